@@ -1,0 +1,67 @@
+import { Temporal } from "temporal-polyfill";
+import type { LocalDay } from "#core/calendar/local-day.ts";
+
+export type InstantReading =
+  | { exists: true; at: number }
+  /** The clocks jumped over this time that night. `next` is the first local time that does exist. */
+  | { exists: false; next: string };
+
+/** Whether the text names a time zone that this machine knows, such as America/New_York. */
+export function isTimeZone(text: string): boolean {
+  try {
+    Temporal.Instant.fromEpochMilliseconds(0).toZonedDateTimeISO(text);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/**
+ * The instant of a local time on a local day.
+ *
+ * Where the clocks go back and a time comes twice, the first of the two is meant.
+ *
+ * @param time `HH:MM`
+ * @returns epoch milliseconds UTC, or that the time does not exist on that day
+ */
+export function instantOf(day: LocalDay, time: string, timeZone: string): InstantReading {
+  const plain = Temporal.PlainDate.from(day).toPlainDateTime(Temporal.PlainTime.from(time));
+  const zoned = plain.toZonedDateTime(timeZone, { disambiguation: "earlier" });
+  if (zoned.toPlainDateTime().equals(plain)) return { exists: true, at: zoned.epochMilliseconds };
+  const transition = zoned.getTimeZoneTransition("next");
+  return { exists: false, next: clockText(transition ?? zoned) };
+}
+
+/** The instant at which a local day begins, epoch milliseconds UTC. */
+export function startOfDay(day: LocalDay, timeZone: string): number {
+  return Temporal.PlainDate.from(day).toZonedDateTime(timeZone).epochMilliseconds;
+}
+
+/** The farm-local day on which an instant falls. */
+export function localDayOf(at: number, timeZone: string): LocalDay {
+  return zonedAt(at, timeZone).toPlainDate().toString();
+}
+
+/** The local clock at an instant, `HH:MM`, minutes cut off. */
+export function localClock(at: number, timeZone: string): string {
+  return clockText(zonedAt(at, timeZone));
+}
+
+/** Every full hour of the local clock between two instants, both included: instant and hour of the day. */
+export function localHours(from: number, to: number, timeZone: string): { at: number; hour: number }[] {
+  const hours: { at: number; hour: number }[] = [];
+  let tick = zonedAt(from, timeZone).round({ smallestUnit: "hour", roundingMode: "ceil" });
+  while (tick.epochMilliseconds <= to) {
+    hours.push({ at: tick.epochMilliseconds, hour: tick.hour });
+    tick = tick.add({ hours: 1 });
+  }
+  return hours;
+}
+
+function zonedAt(at: number, timeZone: string): Temporal.ZonedDateTime {
+  return Temporal.Instant.fromEpochMilliseconds(at).toZonedDateTimeISO(timeZone);
+}
+
+function clockText(zoned: Temporal.ZonedDateTime): string {
+  return zoned.toPlainTime().toString({ smallestUnit: "minute" });
+}

@@ -1,0 +1,46 @@
+/** Heat of carcass and ice, and the margin for spilled and wet ice (choice, 0.10 to 0.30). See docs/sources.md#ice. */
+export const ICE = {
+  carcassJoulePerKilogramKelvin: 3500,
+  latentJoulePerKilogram: 334_000,
+  iceJoulePerKilogramKelvin: 2050,
+  margin: 0.15,
+  carcassStartCelsius: 40,
+  carcassEndCelsius: 4,
+  bathCelsius: 1,
+  iceCelsius: -3,
+} as const;
+
+/** Properties of meat and the slab that stands for a carcass. See docs/sources.md#chill. */
+export const CHILL = {
+  wattPerMetreKelvin: 0.47,
+  kilogramPerCubicMetre: 1060,
+  joulePerKilogramKelvin: 3500,
+  halfThicknessMetres: 0.024,
+  ofKilograms: 2,
+  targetCelsius: 4.4,
+} as const;
+
+export const CHILL_METHODS = ["packed", "still", "agitated"] as const;
+export type ChillMethod = (typeof CHILL_METHODS)[number];
+
+/** Heat taken from the skin, W/m²K: ice packed round it, still slush stirred now and then, pumped or bubbled. See docs/sources.md#chill. */
+export const SURFACE_COEFFICIENT: Readonly<Record<ChillMethod, number>> = {
+  packed: 40,
+  still: 100,
+  agitated: 400,
+};
+
+export const TANK_WALLS = ["insulated", "thick", "bare"] as const;
+export type TankWall = (typeof TANK_WALLS)[number];
+
+/** Heat leaking into the farm's tanks together, W/K: insulated coolers, thick-walled tubs, bare metal. See docs/sources.md#ice. */
+export const TANK_LOSS: Readonly<Record<TankWall, number>> = { insulated: 1.5, thick: 5, bare: 16 };
+
+/** Litres a bird takes in the tank: water and ice by weight of carcass, and headroom (choice). See docs/sources.md#ice. */
+export const TANK = {
+  waterRatio: 0.8,
+  iceRatio: 0.5,
+  headroom: 0.1,
+  carcassKilogramPerLitre: 1.06,
+  iceKilogramPerLitre: 0.917,
+} as const;

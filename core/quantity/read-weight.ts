@@ -29,7 +29,7 @@ const UNITS = {
 } as const;
 
 const NUMBER = String.raw`\d+\s+\d+/\d+|\d+/\d+|[\d.,]+`;
-const UNIT = String.raw`g|grams?|kg|kilos?|lbs?|pounds?|#|oz|ounces?`;
+const UNIT = "g|grams?|kg|kilos?|lbs?|pounds?|#|oz|ounces?";
 const POUNDS_OUNCES = new RegExp(
   String.raw`^([\d.,]+)\s*(?:lbs?|pounds?|#)\.?[\s,]*(${NUMBER})\s*(?:oz|ounces?)?\.?$`,
 );

@@ -12,6 +12,7 @@ export const BATH = {
 
 /** The bad end of the same constants, for the minute at which it is safe to light. See docs/sources.md#bath. */
 export const BATH_AT_WORST = {
+  surfaceOpenWattPerSquareMetreKelvin: 80,
   surfaceLiddedWattPerSquareMetreKelvin: 15,
   wallBareWattPerSquareMetreKelvin: 18,
   wallInsulatedWattPerSquareMetreKelvin: 3,

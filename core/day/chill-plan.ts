@@ -1,0 +1,109 @@
+import { CHILL, ICE, SURFACE_COEFFICIENT, TANK, TANK_LOSS } from "#core/chill/chill-constants.ts";
+import { quotedChillHours } from "#core/chill/chill-deadline.ts";
+import { chillTime } from "#core/chill/chill-time.ts";
+import { iceNeed, tankRoom } from "#core/chill/ice-need.ts";
+import type { LinePlan } from "#core/day/line-plan.ts";
+import type { PlanInput } from "#core/day/plan-input.ts";
+import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import { inputSetting } from "#core/reckoning/setting.ts";
+
+/** A heavy bird of the flock stands this many standard deviations above the mean: about 1 in 40 is heavier. */
+const HEAVY_BIRD_DEVIATIONS = 2;
+const SECONDS_PER_HOUR = 3600;
+
+export interface ChillPlan {
+  readonly ice: Reckoning;
+  readonly bags: Reckoning;
+  /** Hours to 40 °F of a heavy bird, in its deepest part. */
+  readonly hours: Reckoning;
+  readonly quotedHours: number;
+  readonly isWithinQuoted: boolean;
+  readonly tank: { readonly birdsThatFit: Reckoning; readonly fillsNeeded: number };
+}
+
+/** Ice to buy, how long to 40 °F, and whether the tanks hold the birds. */
+export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan): ChillPlan {
+  const mean = flock.dressed.value;
+  const heavy = mean * (1 + HEAVY_BIRD_DEVIATIONS * flock.cv);
+  const chill = chillTime({
+    carcassKilograms: heavy,
+    surfaceCoefficient: SURFACE_COEFFICIENT[means.chillMethod],
+    startCelsius: ICE.carcassStartCelsius,
+    mediumCelsius: ICE.bathCelsius,
+    targetCelsius: CHILL.targetCelsius,
+  }).finish!;
+  const chillHours = chill.seconds / SECONDS_PER_HOUR;
+  const hours = reckoning({
+    value: chillHours,
+    unit: "hours",
+    inputs: [
+      input("a heavy bird of this flock", heavy, "carcass kg", "worked out"),
+      input("carcass from", ICE.carcassStartCelsius, "°C", "our default"),
+      input("slush at", ICE.bathCelsius, "°C", "our default"),
+      input("to", CHILL.targetCelsius, "°C", "our default"),
+    ],
+    rule: "Heat leaving the thickest part on both sides, cavity open to the water. A probe in the breast decides, not the clock.",
+    source: "chill",
+  });
+  const waterKilograms = TANK.waterRatio * choices.birds * mean;
+  const heldHours = line.estimate.lineMinutes / 60 + chillHours;
+  const need = iceNeed({
+    birds: choices.birds,
+    carcassKilograms: mean,
+    carcassStartCelsius: ICE.carcassStartCelsius,
+    carcassEndCelsius: ICE.carcassEndCelsius,
+    waterKilograms,
+    tapCelsius: means.tapCelsius.value,
+    bathCelsius: ICE.bathCelsius,
+    lossWattPerKelvin: TANK_LOSS[means.tankWall],
+    ambientCelsius: means.ambientCelsius.value,
+    hours: heldHours,
+    iceCelsius: ICE.iceCelsius,
+    margin: ICE.margin,
+    bagKilograms: means.bagKilograms.value,
+  });
+  const ice = reckoning({
+    value: need.iceKilograms,
+    unit: "kg",
+    inputs: [
+      input("birds", choices.birds, "birds", "the farm's default"),
+      input("dressed bird", mean, "carcass kg", flock.dressed.provenance),
+      input("ice for the birds", need.carcassJoules / need.coldPerKilogramJoules, "kg", "worked out"),
+      inputSetting("water at", means.tapCelsius, "°C"),
+      input("ice for the water", need.waterJoules / need.coldPerKilogramJoules, "kg", "worked out"),
+      inputSetting("air", means.ambientCelsius, "°C"),
+      input("hours the tanks are held", heldHours, "hours", "worked out"),
+      input("ice for the tanks", need.wallJoules / need.coldPerKilogramJoules, "kg", "worked out"),
+      input("more for spilled and wet ice", ICE.margin, "fraction", "our default"),
+    ],
+    rule: "Heat of the birds, the water and the tanks, over the cold in a pound of ice, and a margin.",
+    source: "ice",
+  });
+  const room = tankRoom(mean, means.tankLitres.value);
+  return {
+    ice,
+    bags: reckoning({
+      value: need.bags,
+      unit: "count",
+      inputs: [input("ice", ice.value, "kg", "worked out"), inputSetting("a bag", means.bagKilograms, "kg")],
+      rule: "Ice over the weight of a bag, whole bags.",
+      source: "ice",
+    }),
+    hours,
+    quotedHours: quotedChillHours(heavy),
+    isWithinQuoted: chillHours <= quotedChillHours(heavy),
+    tank: {
+      birdsThatFit: reckoning({
+        value: room.birdsThatFit,
+        unit: "birds",
+        inputs: [
+          inputSetting("room in the tanks", means.tankLitres, "litres"),
+          input("a bird with its water and ice", room.litresPerBird, "litres", "our default"),
+        ],
+        rule: "Room in the tanks over what a bird takes with its water and ice, and a tenth of headroom.",
+        source: "ice",
+      }),
+      fillsNeeded: room.birdsThatFit > 0 ? Math.ceil(choices.birds / room.birdsThatFit) : Infinity,
+    },
+  };
+}

@@ -1,0 +1,53 @@
+import { dressedWeight, expectedCuts } from "#core/carcass-yield/expected-cuts.ts";
+import { CUT_SHARES, DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
+import { type ChillPlan, chillPlan } from "#core/day/chill-plan.ts";
+import { type LinePlan, linePlan } from "#core/day/line-plan.ts";
+import type { PlanInput } from "#core/day/plan-input.ts";
+import { type ScaldPlan, scaldPlan } from "#core/day/scald-plan.ts";
+import { type WithdrawalPlan, withdrawalPlan } from "#core/day/withdrawal-plan.ts";
+import { liveKilograms } from "#core/quantity/quantity.ts";
+import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+
+export interface DayPlan {
+  readonly withdrawal: WithdrawalPlan;
+  readonly scald: ScaldPlan;
+  readonly line: LinePlan;
+  readonly chill: ChillPlan;
+  /** What the birds to be cut up should come to, cut by cut; empty if none is. */
+  readonly cuts: readonly { readonly cut: string; readonly weight: Reckoning }[];
+}
+
+/** Everything that follows from a choice of birds, hour, people and schools. */
+export function dayPlan(plan: PlanInput): DayPlan {
+  const scald = scaldPlan(plan);
+  const line = linePlan(plan, scald);
+  return {
+    scald,
+    line,
+    withdrawal: withdrawalPlan(plan, line),
+    chill: chillPlan(plan, line),
+    cuts: cutWeights(plan),
+  };
+}
+
+function cutWeights({ kind, flock, choices }: PlanInput): DayPlan["cuts"] {
+  if (choices.cutUp === 0) return [];
+  const live = liveKilograms(flock.live.value);
+  const shares = CUT_SHARES[kind];
+  const { cuts } = expectedCuts(live, DRESSED_FRACTION[kind], shares);
+  const dressed = dressedWeight(live, DRESSED_FRACTION[kind]);
+  return Object.entries(cuts).map(([cut, kilograms]) => ({
+    cut,
+    weight: reckoning({
+      value: kilograms * choices.cutUp,
+      unit: "kg",
+      inputs: [
+        input("birds cut up", choices.cutUp, "birds", "the farm's default"),
+        input("dressed bird", dressed, "carcass kg", "worked out"),
+        input("share of a dressed bird", shares.ofDressed[cut]!, "fraction", "our default"),
+      ],
+      rule: "Birds to be cut up, times a dressed bird, times the share of this cut.",
+      source: "yield",
+    }),
+  }));
+}

@@ -1,0 +1,58 @@
+import type { ChillMethod, TankWall } from "#core/chill/chill-constants.ts";
+import type { BirdKind } from "#core/growth/bird-kind.ts";
+import type { FlockForecast } from "#core/growth/flock.ts";
+import type { Practice } from "#core/processing-line/line-constants.ts";
+import type { Setting } from "#core/reckoning/setting.ts";
+import type { ScaldSchool } from "#core/scald/scald-constants.ts";
+import type { WithdrawalSchool } from "#core/withdrawal/withdrawal-constants.ts";
+
+/** What a person chose for a day. */
+export interface DayChoices {
+  readonly birds: number;
+  /** Of them, to be cut up; the others stay whole. */
+  readonly cutUp: number;
+  /** First kill, epoch milliseconds UTC. */
+  readonly startAt: number;
+  readonly people: number;
+  readonly cones: number;
+  readonly tablePlaces: number;
+  readonly breakMinutes: number;
+  readonly scaldSchool: ScaldSchool;
+  readonly withdrawalSchool: WithdrawalSchool;
+}
+
+export interface Scalder {
+  readonly waterLitres: Setting;
+  readonly powerWatts: Setting;
+  readonly heat: "electric" | "propane";
+  readonly isLidded: boolean;
+  readonly isInsulated: boolean;
+  readonly fillCelsius: Setting;
+  readonly scaldAtOnce: number;
+  /** The circuit of an electric element, where the farm gave it. */
+  readonly circuit: { readonly volts: number; readonly breakerAmps: number } | undefined;
+}
+
+/** What the farm has to work with, each number its own or our default. */
+export interface FarmMeans {
+  readonly scalder: Scalder;
+  readonly pluckAtOnce: number;
+  readonly practice: Practice;
+  readonly ambientCelsius: Setting;
+  readonly tapCelsius: Setting;
+  readonly tankLitres: Setting;
+  readonly tankWall: TankWall;
+  readonly chillMethod: ChillMethod;
+  readonly bagKilograms: Setting;
+  /** Lamps burn in the pens until the feed is pulled, so that dusk does not end the eating. */
+  readonly arePensLit: boolean;
+}
+
+export interface PlanInput {
+  readonly kind: BirdKind;
+  readonly flock: FlockForecast;
+  readonly choices: DayChoices;
+  readonly means: FarmMeans;
+  /** Dusk of the evening before and dawn of the day, epoch milliseconds UTC, where the sun sets at all. */
+  readonly night: { readonly duskAt: number; readonly dawnAt: number } | undefined;
+}

@@ -1,0 +1,157 @@
+import type { CostShare, FeedUsed } from "#core/cost/batch-cost.ts";
+import { splitBatchCost } from "#core/cost/batch-cost.ts";
+import { type KitItem, kitShare } from "#core/cost/kit-share.ts";
+import type { PackTally } from "#core/packing/pack-tally.ts";
+import { type Cents, cents } from "#core/quantity/quantity.ts";
+import { type Input, input, inputFrom, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import { inputSetting, type Setting } from "#core/reckoning/setting.ts";
+
+const MILLIGRAMS_PER_KILOGRAM = 1_000_000;
+
+export interface SettlementInput {
+  /** Mean live weight of the day's birds, measured at the kill or expected. */
+  readonly live: Reckoning;
+  readonly tally: PackTally;
+  readonly batchCost: { readonly chicks: Cents; readonly feed: FeedUsed; readonly other: Cents };
+  /** All shares of the batch; the day's own is the one at `ownShare`. */
+  readonly shares: readonly CostShare[];
+  readonly ownShare: number;
+  readonly dayCosts: readonly { readonly what: string; readonly cents: number }[];
+  readonly kit: readonly KitItem[];
+  readonly birdsAYear: Setting;
+  /** Hours of all people together. */
+  readonly workMinutes: Setting;
+  readonly centsAnHour: Setting;
+}
+
+export const COST_SCHOOLS = ["out of pocket", "with the kit", "with our time"] as const;
+export type CostSchool = (typeof COST_SCHOOLS)[number];
+
+export interface SchoolCost {
+  readonly school: CostSchool;
+  readonly total: Reckoning;
+  readonly perBird: Reckoning;
+  /** Cents per kilogram dressed. */
+  readonly perKilogram: Reckoning;
+}
+
+export interface Settlement {
+  readonly dressedMean: Reckoning;
+  readonly dressedYield: Reckoning;
+  readonly feedPerKilogramDressed: Reckoning | undefined;
+  readonly schools: readonly SchoolCost[];
+}
+
+/** What a day came to. Undefined until a dressed bird has been weighed. See docs/sources.md#cost. */
+export function settlement(of: SettlementInput): Settlement | undefined {
+  const { tally } = of;
+  if (tally.dressedCount === 0 || tally.totalMilligrams === 0) return undefined;
+  const totalKilograms = tally.totalMilligrams / MILLIGRAMS_PER_KILOGRAM;
+  const dressedMean = reckoning({
+    value: totalKilograms / tally.dressedCount,
+    unit: "carcass kg",
+    inputs: [
+      input("birds dressed", tally.dressedCount, "birds", "measured"),
+      input("all of them", totalKilograms, "carcass kg", "measured"),
+    ],
+    rule: "Weight of all dressed birds, as weighed at packing, over their number. Condemned birds are left out.",
+    source: "yield",
+  });
+  const parts = costParts(of);
+  const perUnit = (total: Reckoning, unit: "cents" | "cents per kg") =>
+    reckoning({
+      value: total.value / (unit === "cents" ? tally.dressedCount : totalKilograms),
+      unit,
+      inputs: [
+        inputFrom("cost in all", total),
+        unit === "cents"
+          ? input("birds dressed", tally.dressedCount, "birds", "measured")
+          : input("weight dressed", totalKilograms, "carcass kg", "measured"),
+      ],
+      rule:
+        unit === "cents"
+          ? "Cost in all over birds dressed, the dead and condemned not among them."
+          : "Cost in all over weight dressed.",
+      source: "cost",
+    });
+  const schools = COST_SCHOOLS.map((school, index) => {
+    const included = parts.slice(0, index + 1).flat();
+    const total = reckoning({
+      value: included.reduce((sum, part) => sum + part.value, 0),
+      unit: "cents",
+      inputs: [...included, ...(index === 2 ? timeInputs(of) : [])],
+      rule: SCHOOL_RULES[school],
+      source: "cost",
+    });
+    return { school, total, perBird: perUnit(total, "cents"), perKilogram: perUnit(total, "cents per kg") };
+  });
+  return {
+    dressedMean,
+    dressedYield: reckoning({
+      value: dressedMean.value / of.live.value,
+      unit: "fraction",
+      inputs: [inputFrom("mean dressed", dressedMean), inputFrom("mean live", of.live)],
+      rule: "Mean dressed weight over mean live weight.",
+      source: "yield",
+    }),
+    feedPerKilogramDressed: feedPerKilogram(of, totalKilograms),
+    schools,
+  };
+}
+
+const SCHOOL_RULES: Readonly<Record<CostSchool, string>> = {
+  "out of pocket":
+    "This day's share of the batch's chicks, feed and other cost, and what the day itself cost.",
+  "with the kit": "Out of pocket, and a share of the kit, written off evenly over its life.",
+  "with our time": "With the kit, and everybody's hours at the farm's rate.",
+};
+
+/** The parts of cost in three lots, each school adding one. */
+function costParts(of: SettlementInput): [Input[], Input[], Input[]] {
+  const share = ownShareOf(of);
+  const kit = kitShare(of.kit, of.tally.dressedCount, of.birdsAYear.value);
+  const time = cents(Math.round((of.workMinutes.value / 60) * of.centsAnHour.value));
+  return [
+    [
+      input("chicks", share.chicks, "cents", "worked out"),
+      input("feed", share.feed, "cents", "worked out"),
+      input("other cost of the batch", share.other, "cents", "worked out"),
+      ...of.dayCosts.map((cost) => input(cost.what, cost.cents, "cents", "measured")),
+    ],
+    [input("share of the kit", kit, "cents", "worked out")],
+    [input("our time", time, "cents", "worked out")],
+  ];
+}
+
+function timeInputs({ workMinutes, centsAnHour }: SettlementInput): Input[] {
+  return [
+    input("hours worked, all people together", workMinutes.value / 60, "hours", workMinutes.provenance),
+    inputSetting("an hour", centsAnHour, "cents"),
+  ];
+}
+
+function ownShareOf({ batchCost, shares, ownShare }: SettlementInput) {
+  return splitBatchCost(
+    { chicks: batchCost.chicks, feed: batchCost.feed.cents, other: batchCost.other },
+    shares,
+  )[ownShare]!;
+}
+
+/** Undefined where no feed was written down: nothing is not a small number. */
+function feedPerKilogram(of: SettlementInput, totalKilograms: number): Reckoning | undefined {
+  const { feed } = of.batchCost;
+  if (feed.kilograms === 0) return undefined;
+  const { feedFraction } = ownShareOf(of);
+  return reckoning({
+    value: (feed.kilograms * feedFraction) / totalKilograms,
+    unit: "kg per kg",
+    inputs: [
+      input("feed bought for the batch", feed.boughtKilograms, "kg", "measured"),
+      input("left in the bag", feed.leftKilograms, "kg", "measured"),
+      input("this day's part of it", feedFraction, "fraction", "worked out"),
+      input("weight dressed", totalKilograms, "carcass kg", "measured"),
+    ],
+    rule: "This day's part of the feed that the batch used, over the weight dressed. The part goes by what each bird will have eaten by its age.",
+    source: "cost",
+  });
+}

@@ -1,0 +1,200 @@
+import type { Database } from "better-sqlite3";
+import type { BirdKind } from "#core/growth/bird-kind.ts";
+import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
+
+export interface Batch {
+  readonly id: number;
+  readonly name: string;
+  readonly kind: BirdKind;
+  readonly maleSharePermille: number;
+  readonly hatchedOn: string;
+  readonly orderedCount: number | null;
+  readonly arrivedCount: number;
+  readonly chickCostCents: number;
+  /** Arrived, less losses, less those already dressed. */
+  readonly aliveCount: number;
+  readonly lostCount: number;
+}
+
+export type NewBatch = Omit<Batch, "id" | "aliveCount" | "lostCount">;
+
+interface Fact {
+  readonly entryId: string;
+}
+export interface Loss extends Fact {
+  readonly lostOn: string;
+  readonly birdCount: number;
+  readonly cause: string;
+}
+export interface FeedLot extends Fact {
+  readonly boughtOn: string;
+  readonly bagCount: number;
+  readonly bagMilligrams: number;
+  readonly bagPriceCents: number;
+}
+export interface FeedLeft extends Fact {
+  readonly countedOn: string;
+  readonly leftMilligrams: number;
+}
+export interface BatchCost extends Fact {
+  readonly spentOn: string;
+  readonly what: string;
+  readonly amountCents: number;
+}
+export interface BatchWeighing extends Fact {
+  readonly weighedOn: string;
+  readonly liveWeightMilligrams: number;
+  readonly asTyped: string;
+}
+
+/** Everything written down of a batch, each list in order of time. */
+export interface BatchStory {
+  readonly losses: readonly Loss[];
+  readonly feed: readonly FeedLot[];
+  readonly feedLeft: readonly FeedLeft[];
+  readonly costs: readonly BatchCost[];
+  readonly weighings: readonly BatchWeighing[];
+}
+
+/** Birds of a batch that a day takes: those planned while it is open, those dressed or condemned once it is settled. */
+const TAKEN_BY_DAYS = `
+  SELECT day.batch_id, day.id AS day_id,
+         EXISTS (SELECT 1 FROM day_settlement AS settlement WHERE settlement.day_id = day.id
+                  AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS is_settled,
+         day.bird_count AS planned_count,
+         max(
+           (SELECT count(*) FROM day_event AS event WHERE event.day_id = day.id AND event.kind = 'bird'
+             AND event.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)),
+           (SELECT count(*) FROM carcass WHERE carcass.day_id = day.id
+             AND carcass.entry_id NOT IN (SELECT entry_id FROM entry_taken_back))
+         ) AS dressed_count
+    FROM processing_day AS day`;
+
+/** Prepares every statement of the batches once; call it once per connection. */
+export function batchQueries(database: Database) {
+  const entries = entryQueries(database);
+  const standing = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
+  const selectBatches = database.prepare<[], Batch>(`
+    WITH taken AS (${TAKEN_BY_DAYS}),
+         counted AS (
+           SELECT batch.*,
+                  (SELECT coalesce(sum(bird_count), 0) FROM batch_loss
+                    WHERE batch_id = batch.id AND ${standing}) AS lost_count,
+                  (SELECT coalesce(sum(dressed_count), 0) FROM taken WHERE batch_id = batch.id) AS dressed_count
+             FROM batch WHERE ${standing})
+    SELECT id, name, kind, male_share_permille AS maleSharePermille, hatched_on AS hatchedOn,
+           ordered_count AS orderedCount, arrived_count AS arrivedCount, chick_cost_cents AS chickCostCents,
+           lost_count AS lostCount, arrived_count - lost_count - dressed_count AS aliveCount
+      FROM counted ORDER BY hatched_on, id`);
+  const selectSetAside = database.prepare<[number, number], { setAside: number }>(`
+    WITH taken AS (${TAKEN_BY_DAYS})
+    SELECT coalesce(sum(CASE WHEN is_settled THEN dressed_count ELSE max(planned_count, dressed_count) END), 0) AS setAside
+      FROM taken WHERE batch_id = ? AND day_id <> ?`);
+  const selectLosses = database.prepare<[number], Loss>(`
+    SELECT entry_id AS entryId, lost_on AS lostOn, bird_count AS birdCount, cause
+      FROM batch_loss WHERE batch_id = ? AND ${standing} ORDER BY lost_on, id`);
+  const selectFeed = database.prepare<[number], FeedLot>(`
+    SELECT entry_id AS entryId, bought_on AS boughtOn, bag_count AS bagCount, bag_milligrams AS bagMilligrams,
+           bag_price_cents AS bagPriceCents
+      FROM batch_feed WHERE batch_id = ? AND ${standing} ORDER BY bought_on, id`);
+  const selectFeedLeft = database.prepare<[number], FeedLeft>(`
+    SELECT entry_id AS entryId, counted_on AS countedOn, left_milligrams AS leftMilligrams
+      FROM batch_feed_left WHERE batch_id = ? AND ${standing} ORDER BY counted_on, id`);
+  const selectCosts = database.prepare<[number], BatchCost>(`
+    SELECT entry_id AS entryId, spent_on AS spentOn, what, amount_cents AS amountCents
+      FROM batch_cost WHERE batch_id = ? AND ${standing} ORDER BY spent_on, id`);
+  const selectWeighings = database.prepare<[number], BatchWeighing>(`
+    SELECT entry_id AS entryId, weighed_on AS weighedOn, live_weight_milligrams AS liveWeightMilligrams,
+           as_typed AS asTyped
+      FROM batch_weighing WHERE batch_id = ? AND ${standing} ORDER BY weighed_on, id`);
+  const insertBatch = database.prepare<NewBatch & Fact>(`
+    INSERT INTO batch (entry_id, name, kind, male_share_permille, hatched_on, ordered_count, arrived_count, chick_cost_cents)
+    VALUES (@entryId, @name, @kind, @maleSharePermille, @hatchedOn, @orderedCount, @arrivedCount, @chickCostCents)`);
+  const insertLoss = database.prepare<Loss & { batchId: number }>(`
+    INSERT INTO batch_loss (entry_id, batch_id, lost_on, bird_count, cause)
+    VALUES (@entryId, @batchId, @lostOn, @birdCount, @cause)`);
+  const insertFeed = database.prepare<FeedLot & { batchId: number }>(`
+    INSERT INTO batch_feed (entry_id, batch_id, bought_on, bag_count, bag_milligrams, bag_price_cents)
+    VALUES (@entryId, @batchId, @boughtOn, @bagCount, @bagMilligrams, @bagPriceCents)`);
+  const insertFeedLeft = database.prepare<FeedLeft & { batchId: number }>(`
+    INSERT INTO batch_feed_left (entry_id, batch_id, counted_on, left_milligrams)
+    VALUES (@entryId, @batchId, @countedOn, @leftMilligrams)`);
+  const insertCost = database.prepare<BatchCost & { batchId: number }>(`
+    INSERT INTO batch_cost (entry_id, batch_id, spent_on, what, amount_cents)
+    VALUES (@entryId, @batchId, @spentOn, @what, @amountCents)`);
+  const insertWeighing = database.prepare<BatchWeighing & { batchId: number }>(`
+    INSERT INTO batch_weighing (entry_id, batch_id, weighed_on, live_weight_milligrams, as_typed)
+    VALUES (@entryId, @batchId, @weighedOn, @liveWeightMilligrams, @asTyped)`);
+
+  const batch = (id: number) => selectBatches.all().find((candidate) => candidate.id === id);
+  const freeForDay = (batchId: number, dayId = 0): number => {
+    const flock = batch(batchId);
+    return flock ? flock.arrivedCount - flock.lostCount - selectSetAside.get(batchId, dayId)!.setAside : 0;
+  };
+  const feedStock = (batchId: number): number =>
+    selectFeed.all(batchId).reduce((sum, lot) => sum + lot.bagCount * lot.bagMilligrams, 0);
+
+  return {
+    batches: (): Batch[] => selectBatches.all(),
+    batch,
+    /** Birds of a batch that a day may have: arrived, less losses, less what every other day has set aside or dressed. */
+    freeForDay,
+
+    story: (batchId: number): BatchStory => ({
+      losses: selectLosses.all(batchId),
+      feed: selectFeed.all(batchId),
+      feedLeft: selectFeedLeft.all(batchId),
+      costs: selectCosts.all(batchId),
+      weighings: selectWeighings.all(batchId),
+    }),
+
+    addBatch: (entry: Entry, batch: NewBatch): Recorded<"name-taken"> =>
+      entries.once(entry, ["batch", batch], () => {
+        if (selectBatches.all().some((other) => other.name === batch.name)) return "name-taken";
+        insertBatch.run({ entryId: entry.entryId, ...batch });
+        return undefined;
+      }),
+
+    recordLoss: (entry: Entry, batchId: number, loss: Omit<Loss, "entryId">): Recorded<"more-than-alive"> =>
+      entries.once(entry, ["loss", batchId, loss], () => {
+        if (loss.birdCount > (batch(batchId)?.aliveCount ?? 0)) return "more-than-alive";
+        insertLoss.run({ entryId: entry.entryId, batchId, ...loss });
+        return undefined;
+      }),
+
+    recordFeed: (entry: Entry, batchId: number, lot: Omit<FeedLot, "entryId">): Recorded =>
+      entries.once(entry, ["feed", batchId, lot], () => {
+        insertFeed.run({ entryId: entry.entryId, batchId, ...lot });
+        return undefined;
+      }),
+
+    recordFeedLeft: (
+      entry: Entry,
+      batchId: number,
+      left: Omit<FeedLeft, "entryId">,
+    ): Recorded<"more-than-bought"> =>
+      entries.once(entry, ["feed-left", batchId, left], () => {
+        if (left.leftMilligrams > feedStock(batchId)) return "more-than-bought";
+        insertFeedLeft.run({ entryId: entry.entryId, batchId, ...left });
+        return undefined;
+      }),
+
+    recordCost: (entry: Entry, batchId: number, cost: Omit<BatchCost, "entryId">): Recorded =>
+      entries.once(entry, ["batch-cost", batchId, cost], () => {
+        insertCost.run({ entryId: entry.entryId, batchId, ...cost });
+        return undefined;
+      }),
+
+    /** Records all of them or none. */
+    recordWeighings: (
+      entry: Entry,
+      batchId: number,
+      weighings: readonly Omit<BatchWeighing, "entryId">[],
+    ): Recorded =>
+      entries.once(entry, ["weighings", batchId, weighings], () => {
+        for (const weighing of weighings)
+          insertWeighing.run({ entryId: entry.entryId, batchId, ...weighing });
+        return undefined;
+      }),
+  };
+}

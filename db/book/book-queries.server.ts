@@ -1,0 +1,40 @@
+import type { Database } from "better-sqlite3";
+import type { BirdKind } from "#core/growth/bird-kind.ts";
+import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
+
+/** A batch of before this file, in summary. A null is something that nobody wrote down. */
+export interface PastBatch {
+  readonly entryId: string;
+  readonly name: string;
+  readonly kind: BirdKind;
+  readonly finishedOn: string;
+  readonly dressedCount: number;
+  readonly dressedMilligrams: number;
+  readonly costCents: number;
+  readonly liveMilligrams: number | null;
+  readonly feedMilligrams: number | null;
+}
+
+/** Prepares every statement of the books once; call it once per connection. */
+export function bookQueries(database: Database) {
+  const entries = entryQueries(database);
+  const selectPast = database.prepare<[], PastBatch>(`
+    SELECT entry_id AS entryId, name, kind, finished_on AS finishedOn, dressed_count AS dressedCount,
+           dressed_milligrams AS dressedMilligrams, cost_cents AS costCents,
+           live_milligrams AS liveMilligrams, feed_milligrams AS feedMilligrams
+      FROM past_batch WHERE entry_id NOT IN (SELECT entry_id FROM entry_taken_back) ORDER BY finished_on, id`);
+  const insertPast = database.prepare<PastBatch>(`
+    INSERT INTO past_batch (entry_id, name, kind, finished_on, dressed_count, dressed_milligrams, cost_cents,
+                            live_milligrams, feed_milligrams)
+    VALUES (@entryId, @name, @kind, @finishedOn, @dressedCount, @dressedMilligrams, @costCents,
+            @liveMilligrams, @feedMilligrams)`);
+
+  return {
+    pastBatches: (): PastBatch[] => selectPast.all(),
+    addPastBatch: (entry: Entry, past: Omit<PastBatch, "entryId">): Recorded =>
+      entries.once(entry, ["past", past], () => {
+        insertPast.run({ entryId: entry.entryId, ...past });
+        return undefined;
+      }),
+  };
+}

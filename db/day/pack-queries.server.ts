@@ -1,0 +1,62 @@
+import type { Database } from "better-sqlite3";
+import type { CarcassUse } from "#core/packing/pack-tally.ts";
+import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
+
+export interface Carcass {
+  readonly id: number;
+  readonly entryId: string;
+  readonly birdNumber: number;
+  readonly purpose: CarcassUse;
+  readonly weightMilligrams: number | null;
+  readonly asTyped: string;
+  readonly reason: string;
+  readonly placeId: number | null;
+  readonly packedAt: number;
+}
+
+export type NewCarcass = Omit<Carcass, "id" | "entryId" | "packedAt">;
+export type PackRefusal = "bird-already-packed" | "day-settled" | "place-unknown";
+
+/** Prepares every statement of packing once; call it once per connection. */
+export function packQueries(database: Database) {
+  const entries = entryQueries(database);
+  const selectCarcasses = database.prepare<[number], Carcass>(`
+    SELECT id, entry_id AS entryId, bird_number AS birdNumber, purpose, weight_milligrams AS weightMilligrams,
+           as_typed AS asTyped, reason, place_id AS placeId, packed_at AS packedAt
+      FROM carcass WHERE day_id = ? AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)
+     ORDER BY packed_at, id`);
+  const selectIsSettled = database.prepare<[number], { settled: 0 | 1 }>(`
+    SELECT EXISTS (SELECT 1 FROM day_settlement WHERE day_id = ?
+                      AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS settled`);
+  const selectPlace = database.prepare<[number], { id: number }>(`
+    SELECT id FROM storage_place WHERE id = ? AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)`);
+  const insertCarcass = database.prepare<Omit<Carcass, "id"> & { dayId: number }>(`
+    INSERT INTO carcass (entry_id, day_id, bird_number, purpose, weight_milligrams, as_typed, reason, place_id, packed_at)
+    VALUES (@entryId, @dayId, @birdNumber, @purpose, @weightMilligrams, @asTyped, @reason, @placeId, @packedAt)`);
+
+  return {
+    /** Birds packed and not taken back, in the order they were weighed. */
+    carcasses: (dayId: number): Carcass[] => selectCarcasses.all(dayId),
+
+    recordCarcass: (entry: Entry, dayId: number, carcass: NewCarcass): Recorded<PackRefusal> =>
+      entries.once(entry, ["carcass", dayId, carcass], () => {
+        if (selectIsSettled.get(dayId)!.settled) return "day-settled";
+        if (carcass.placeId !== null && !selectPlace.get(carcass.placeId)) return "place-unknown";
+        if (selectCarcasses.all(dayId).some(({ birdNumber }) => birdNumber === carcass.birdNumber)) {
+          return "bird-already-packed";
+        }
+        insertCarcass.run({ entryId: entry.entryId, packedAt: entry.at, dayId, ...carcass });
+        return undefined;
+      }),
+
+    /** Takes one of the day's own birds back, if the day is open. */
+    takeBack: database.transaction(
+      (dayId: number, entryId: string, at: number): "taken-back" | "day-settled" => {
+        if (selectIsSettled.get(dayId)!.settled) return "day-settled";
+        if (selectCarcasses.all(dayId).some((carcass) => carcass.entryId === entryId))
+          entries.takeBack(entryId, at);
+        return "taken-back";
+      },
+    ).immediate,
+  };
+}

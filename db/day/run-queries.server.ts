@@ -1,0 +1,61 @@
+import type { Database } from "better-sqlite3";
+import type { RunEventKind } from "#core/day/run-progress.ts";
+import type { KeptPlan } from "#db/day/day-queries.server.ts";
+import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
+
+export interface DayEvent {
+  readonly entryId: string;
+  readonly kind: RunEventKind;
+  readonly at: number;
+  readonly note: string;
+}
+
+/** Prepares every statement of running a day once; call it once per connection. */
+export function runQueries(database: Database) {
+  const entries = entryQueries(database);
+  const selectEvents = database.prepare<[number], DayEvent>(`
+    SELECT entry_id AS entryId, kind, at, note FROM day_event
+     WHERE day_id = ? AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back) ORDER BY at, id`);
+  const insertEvent = database.prepare<DayEvent & { dayId: number }>(`
+    INSERT INTO day_event (entry_id, day_id, kind, at, note) VALUES (@entryId, @dayId, @kind, @at, @note)`);
+  const selectIsSettled = database.prepare<[number], { settled: 0 | 1 }>(`
+    SELECT EXISTS (SELECT 1 FROM day_settlement WHERE day_id = ?
+                      AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS settled`);
+  const insertKeptPlan = database.prepare<KeptPlan & { dayId: number }>(`
+    INSERT INTO kept_plan (day_id, kept_at, bird_count, start_at, even_chance_at, whole_day_minutes, feed_off_at,
+                           live_mean_milligrams, dressed_mean_milligrams, ice_bag_count)
+    VALUES (@dayId, @keptAt, @birdCount, @startAt, @evenChanceAt, @wholeDayMinutes, @feedOffAt,
+            @liveMeanMilligrams, @dressedMeanMilligrams, @iceBagCount)
+    ON CONFLICT (day_id) DO NOTHING`);
+
+  const record = (
+    entry: Entry,
+    dayId: number,
+    event: Omit<DayEvent, "entryId">,
+    alongside?: () => void,
+  ): Recorded<"day-settled"> =>
+    // A tap sent again may carry the phone's own later clock: what tells it apart is its kind, not its time.
+    entries.once(entry, ["event", dayId, event.kind, event.note], () => {
+      if (selectIsSettled.get(dayId)!.settled) return "day-settled";
+      insertEvent.run({ entryId: entry.entryId, dayId, ...event });
+      alongside?.();
+      return undefined;
+    });
+
+  return {
+    /** What happened and was not taken back, in order of time. */
+    events: (dayId: number): DayEvent[] => selectEvents.all(dayId),
+    record,
+    /** Starts the day and keeps the plan as it stands at that moment. */
+    start: (entry: Entry, dayId: number, at: number, plan: KeptPlan): Recorded<"day-settled"> =>
+      record(entry, dayId, { kind: "start", at, note: "" }, () => insertKeptPlan.run({ dayId, ...plan })),
+    /** Takes back one of the day's own events, if the day is open. */
+    takeBack: database.transaction(
+      (dayId: number, entryId: string, at: number): "taken-back" | "day-settled" => {
+        if (selectIsSettled.get(dayId)!.settled) return "day-settled";
+        if (selectEvents.all(dayId).some((event) => event.entryId === entryId)) entries.takeBack(entryId, at);
+        return "taken-back";
+      },
+    ).immediate,
+  };
+}

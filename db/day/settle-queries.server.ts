@@ -1,0 +1,66 @@
+import type { Database } from "better-sqlite3";
+import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
+
+export interface DayCost {
+  readonly entryId: string;
+  readonly what: string;
+  readonly amountCents: number;
+}
+
+export interface SettlementRow {
+  readonly entryId: string;
+  readonly settledAt: number;
+  readonly workMinutes: number | null;
+  readonly liveMeanMilligrams: number | null;
+}
+
+/** Prepares every statement of settling a day once; call it once per connection. */
+export function settleQueries(database: Database) {
+  const entries = entryQueries(database);
+  const standing = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
+  const selectCosts = database.prepare<[number], DayCost>(`
+    SELECT entry_id AS entryId, what, amount_cents AS amountCents FROM day_cost
+     WHERE day_id = ? AND ${standing} ORDER BY id`);
+  const insertCost = database.prepare<DayCost & { dayId: number }>(
+    "INSERT INTO day_cost (entry_id, day_id, what, amount_cents) VALUES (@entryId, @dayId, @what, @amountCents)",
+  );
+  const selectSettlement = database.prepare<[number], SettlementRow>(`
+    SELECT entry_id AS entryId, settled_at AS settledAt, work_minutes AS workMinutes,
+           live_mean_milligrams AS liveMeanMilligrams
+      FROM day_settlement WHERE day_id = ? AND ${standing}`);
+  const insertSettlement = database.prepare<SettlementRow & { dayId: number }>(`
+    INSERT INTO day_settlement (entry_id, day_id, settled_at, work_minutes, live_mean_milligrams)
+    VALUES (@entryId, @dayId, @settledAt, @workMinutes, @liveMeanMilligrams)`);
+  const selectPacked = database.prepare<[number], { dressed: number }>(`
+    SELECT count(*) AS dressed FROM carcass WHERE day_id = ? AND purpose <> 'condemned' AND ${standing}`);
+
+  return {
+    costs: (dayId: number): DayCost[] => selectCosts.all(dayId),
+    settlement: (dayId: number): SettlementRow | undefined => selectSettlement.get(dayId),
+
+    addCost: (entry: Entry, dayId: number, cost: Omit<DayCost, "entryId">): Recorded<"day-settled"> =>
+      entries.once(entry, ["day-cost", dayId, cost], () => {
+        if (selectSettlement.get(dayId)) return "day-settled";
+        insertCost.run({ entryId: entry.entryId, dayId, ...cost });
+        return undefined;
+      }),
+
+    settle: (
+      entry: Entry,
+      dayId: number,
+      hours: Pick<SettlementRow, "workMinutes" | "liveMeanMilligrams">,
+    ): Recorded<"day-settled" | "nothing-packed"> =>
+      entries.once(entry, ["settle", dayId, hours], () => {
+        if (selectSettlement.get(dayId)) return "day-settled";
+        if (selectPacked.get(dayId)!.dressed === 0) return "nothing-packed";
+        insertSettlement.run({ entryId: entry.entryId, dayId, settledAt: entry.at, ...hours });
+        return undefined;
+      }),
+
+    /** Opens a settled day again; harmless if it is open. */
+    reopen: database.transaction((dayId: number, at: number): void => {
+      const settled = selectSettlement.get(dayId);
+      if (settled) entries.takeBack(settled.entryId, at);
+    }).immediate,
+  };
+}

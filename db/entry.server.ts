@@ -1,0 +1,73 @@
+import type { Database } from "better-sqlite3";
+
+/** What came of a thing that was sent to be kept. */
+export type Recorded<Reason extends string = never> =
+  | { readonly recorded: true; readonly isRepeat: boolean }
+  /** Something else was already kept under this id: a form sent again after it was changed. */
+  | { readonly recorded: false; readonly reason: Reason | "entry-used" };
+
+/** A thing to be kept: its id, made where it was typed, and when it came in, epoch milliseconds. */
+export interface Entry {
+  readonly entryId: string;
+  readonly at: number;
+}
+
+/** Keeps things once: the same entry again is harmless, another one under its id is refused. */
+export function entryQueries(database: Database) {
+  const selectContent = database.prepare<[string], { content: string }>(
+    "SELECT content FROM entry WHERE id = ?",
+  );
+  const insertEntry = database.prepare<[string, string, number]>(
+    "INSERT INTO entry (id, content, at) VALUES (?, ?, ?)",
+  );
+  const insertTakenBack = database.prepare<[string, number]>(`
+    INSERT INTO entry_taken_back (entry_id, at)
+    SELECT id, ?2 FROM entry WHERE id = ?1
+    ON CONFLICT (entry_id) DO NOTHING`);
+
+  return {
+    /**
+     * Runs a write once for an entry, all of it or nothing.
+     *
+     * @param content what was sent, to tell a repeat from something new
+     * @param write returns a reason to refuse, and then nothing of it is kept; or nothing when it wrote
+     */
+    once<Reason extends string = never>(
+      { entryId, at }: Entry,
+      content: unknown,
+      write: () => NoInfer<Reason> | undefined,
+    ): Recorded<Reason> {
+      const text = JSON.stringify(content);
+      const attempt = database.transaction((): Recorded<Reason> => {
+        const standing = selectContent.get(entryId);
+        if (standing) {
+          return standing.content === text
+            ? { recorded: true, isRepeat: true }
+            : { recorded: false, reason: "entry-used" };
+        }
+        insertEntry.run(entryId, text, at);
+        const reason = write();
+        if (reason !== undefined) throw new Refused(reason);
+        return { recorded: true, isRepeat: false };
+      });
+      try {
+        return attempt.immediate();
+      } catch (error) {
+        if (error instanceof Refused) return { recorded: false, reason: error.reason as Reason };
+        throw error;
+      }
+    },
+
+    /** Leaves an entry out of every sum from now on; doing it again, or for an unknown entry, is harmless. */
+    takeBack(entryId: string, at: number): void {
+      insertTakenBack.run(entryId, at);
+    },
+  };
+}
+
+/** Undoes the transaction that it is thrown in. */
+class Refused extends Error {
+  constructor(readonly reason: string) {
+    super(reason);
+  }
+}

@@ -1,0 +1,31 @@
+import { batchQueries } from "#db/batch/batch-queries.server.ts";
+import { bookQueries } from "#db/book/book-queries.server.ts";
+import { dayQueries } from "#db/day/day-queries.server.ts";
+import { packQueries } from "#db/day/pack-queries.server.ts";
+import { runQueries } from "#db/day/run-queries.server.ts";
+import { settleQueries } from "#db/day/settle-queries.server.ts";
+import { entryQueries } from "#db/entry.server.ts";
+import { farmQueries } from "#db/farm/farm-queries.server.ts";
+import { openFile } from "#db/open-file.server.ts";
+import { storeQueries } from "#db/store/store-queries.server.ts";
+
+export type FarmFile = ReturnType<typeof openFarmFile>;
+
+/** Opens a farm's data file with all its queries; `:memory:` for one that is thrown away. */
+export function openFarmFile(path: string) {
+  const database = openFile(path);
+  return {
+    ...farmQueries(database),
+    ...batchQueries(database),
+    ...dayQueries(database),
+    run: runQueries(database),
+    pack: packQueries(database),
+    settling: settleQueries(database),
+    stores: storeQueries(database),
+    books: bookQueries(database),
+    takeBackEntry: entryQueries(database).takeBack,
+    /** All of what is done inside, or nothing. */
+    together: <Result>(work: () => Result): Result => database.transaction(work).immediate(),
+    close: () => database.close(),
+  };
+}

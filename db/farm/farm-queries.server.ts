@@ -1,0 +1,154 @@
+import type { Database } from "better-sqlite3";
+import type { ChillMethod, TankWall } from "#core/chill/chill-constants.ts";
+import type { KitItem } from "#core/cost/kit-share.ts";
+import type { Practice } from "#core/processing-line/line-constants.ts";
+import type { UnitSystem } from "#core/quantity/read-weight.ts";
+import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
+
+export const CURRENCIES = ["USD", "CAD", "EUR", "GBP", "AUD", "NZD"] as const;
+export type Currency = (typeof CURRENCIES)[number];
+
+/** The farm's own settings. A null means that the farm has not said, and our default stands. */
+export interface Farm {
+  readonly revision: number;
+  readonly name: string;
+  readonly latitudeMicrodegrees: number;
+  readonly longitudeMicrodegrees: number;
+  readonly timeZone: string;
+  readonly unitSystem: UnitSystem;
+  readonly currency: Currency;
+  readonly practice: Practice;
+  readonly arePensLit: 0 | 1;
+  readonly pluckAtOnceCount: number;
+  readonly airMillicelsius: number | null;
+  readonly tapMillicelsius: number | null;
+  readonly hourRateCents: number | null;
+  readonly birdsAYearCount: number | null;
+  readonly tankMillilitres: number | null;
+  readonly tankWall: TankWall;
+  readonly chillMethod: ChillMethod;
+  readonly iceBagMilligrams: number | null;
+  readonly scalderMillilitres: number | null;
+  readonly scalderWatts: number | null;
+  readonly scalderHeat: "electric" | "propane";
+  readonly isScalderLidded: 0 | 1;
+  readonly isScalderInsulated: 0 | 1;
+  readonly scaldAtOnceCount: number;
+  readonly scalderFillMillicelsius: number | null;
+  readonly circuitVolts: number | null;
+  readonly breakerAmps: number | null;
+}
+
+export type FarmSettings = Omit<Farm, "revision">;
+
+/** What stands in a column, for every setting but the revision. The one place where both names meet. */
+const COLUMNS: Readonly<Record<keyof FarmSettings, string>> = {
+  name: "name",
+  latitudeMicrodegrees: "latitude_microdegrees",
+  longitudeMicrodegrees: "longitude_microdegrees",
+  timeZone: "time_zone",
+  unitSystem: "unit_system",
+  currency: "currency",
+  practice: "practice",
+  arePensLit: "are_pens_lit",
+  pluckAtOnceCount: "pluck_at_once_count",
+  airMillicelsius: "air_millicelsius",
+  tapMillicelsius: "tap_millicelsius",
+  hourRateCents: "hour_rate_cents",
+  birdsAYearCount: "birds_a_year_count",
+  tankMillilitres: "tank_millilitres",
+  tankWall: "tank_wall",
+  chillMethod: "chill_method",
+  iceBagMilligrams: "ice_bag_milligrams",
+  scalderMillilitres: "scalder_millilitres",
+  scalderWatts: "scalder_watts",
+  scalderHeat: "scalder_heat",
+  isScalderLidded: "is_scalder_lidded",
+  isScalderInsulated: "is_scalder_insulated",
+  scaldAtOnceCount: "scald_at_once_count",
+  scalderFillMillicelsius: "scalder_fill_millicelsius",
+  circuitVolts: "circuit_volts",
+  breakerAmps: "breaker_amps",
+};
+
+export interface KitRow {
+  readonly entryId: string;
+  readonly name: string;
+  readonly priceCents: number;
+  readonly lifeYears: number | null;
+  readonly lifeBirds: number | null;
+}
+
+export interface StoragePlace {
+  readonly id: number;
+  readonly entryId: string;
+  readonly name: string;
+  readonly kind: "fridge" | "freezer";
+  readonly capacityCount: number;
+}
+
+/** Prepares every statement of the farm once; call it once per connection. */
+export function farmQueries(database: Database) {
+  const entries = entryQueries(database);
+  const settings = Object.entries(COLUMNS);
+  const selectFarm = database.prepare<[], Farm>(
+    `SELECT revision, ${settings.map(([name, column]) => `${column} AS ${name}`).join(", ")} FROM farm`,
+  );
+  const insertFarm = database.prepare<FarmSettings>(
+    `INSERT INTO farm (id, revision, ${settings.map(([, column]) => column).join(", ")})
+     VALUES (1, 1, ${settings.map(([name]) => `@${name}`).join(", ")})`,
+  );
+  const updateFarm = database.prepare<FarmSettings & { revision: number }>(
+    `UPDATE farm SET revision = revision + 1, ${settings.map(([name, column]) => `${column} = @${name}`).join(", ")}
+      WHERE id = 1 AND revision = @revision`,
+  );
+  const selectKit = database.prepare<[], KitRow>(`
+    SELECT entry_id AS entryId, name, price_cents AS priceCents, life_years AS lifeYears, life_birds AS lifeBirds
+      FROM kit_item
+     WHERE entry_id NOT IN (SELECT entry_id FROM entry_taken_back) ORDER BY id`);
+  const insertKit = database.prepare<KitRow>(`
+    INSERT INTO kit_item (entry_id, name, price_cents, life_years, life_birds)
+    VALUES (@entryId, @name, @priceCents, @lifeYears, @lifeBirds)`);
+  const selectPlaces = database.prepare<[], StoragePlace>(`
+    SELECT id, entry_id AS entryId, name, kind, capacity_count AS capacityCount
+      FROM storage_place
+     WHERE entry_id NOT IN (SELECT entry_id FROM entry_taken_back) ORDER BY id`);
+  const insertPlace = database.prepare<Omit<StoragePlace, "id">>(`
+    INSERT INTO storage_place (entry_id, name, kind, capacity_count) VALUES (@entryId, @name, @kind, @capacityCount)`);
+
+  return {
+    /** The farm, or undefined in a new file. */
+    farm: (): Farm | undefined => selectFarm.get(),
+
+    /** Makes the farm, or changes it if nobody else has since the revision that the person saw (0 for a new farm). */
+    saveFarm: database.transaction(
+      (settings: FarmSettings, seenRevision: number): "saved" | "changed-meanwhile" => {
+        const standing = selectFarm.get();
+        if ((standing?.revision ?? 0) !== seenRevision) return "changed-meanwhile";
+        if (standing) updateFarm.run({ ...settings, revision: seenRevision });
+        else insertFarm.run(settings);
+        return "saved";
+      },
+    ).immediate,
+
+    kit: (): KitRow[] => selectKit.all(),
+    addKit: (entry: Entry, item: Omit<KitRow, "entryId">): Recorded =>
+      entries.once(entry, ["kit", item], () => {
+        insertKit.run({ entryId: entry.entryId, ...item });
+        return undefined;
+      }),
+
+    places: (): StoragePlace[] => selectPlaces.all(),
+    addPlace: (entry: Entry, place: Omit<StoragePlace, "id" | "entryId">): Recorded<"name-taken"> =>
+      entries.once(entry, ["place", place], () => {
+        if (selectPlaces.all().some((standing) => standing.name === place.name)) return "name-taken";
+        insertPlace.run({ entryId: entry.entryId, ...place });
+        return undefined;
+      }),
+  };
+}
+
+/** A row of kit as core reckons with it. */
+export function kitItemOf({ priceCents, lifeYears, lifeBirds }: KitRow): KitItem {
+  return { priceCents, life: lifeYears === null ? { birds: lifeBirds! } : { years: lifeYears } };
+}

@@ -1,0 +1,81 @@
+import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+import BetterSqlite3, { type Database } from "better-sqlite3";
+
+interface Migration {
+  readonly number: number;
+  readonly sql: string;
+}
+
+/**
+ * Opens a farm's data file, makes it if it is not there, and brings it up to date.
+ * A file that has to be changed is copied first and the change tried on the copy.
+ *
+ * @param path of the file, or `:memory:`
+ */
+export function openFile(path: string): Database {
+  if (path !== ":memory:") mkdirSync(dirname(path), { recursive: true });
+  const database = new BetterSqlite3(path);
+  database.pragma("journal_mode = WAL");
+  database.pragma("synchronous = FULL");
+  database.pragma("foreign_keys = ON");
+  database.pragma("busy_timeout = 5000");
+  const pending = migrations().filter(({ number }) => number > versionOf(database));
+  if (pending.length > 0 && versionOf(database) > 0) tryOnCopy(database, path, pending);
+  applyAll(database, pending);
+  return database;
+}
+
+function versionOf(database: Database): number {
+  return database.pragma("user_version", { simple: true }) as number;
+}
+
+function applyAll(database: Database, pending: readonly Migration[]): void {
+  for (const { number, sql } of pending) {
+    database
+      .transaction(() => {
+        database.exec(sql);
+        database.pragma(`user_version = ${number}`);
+      })
+      .immediate();
+  }
+}
+
+/** Leaves a backup beside the file, as it was before. */
+function tryOnCopy(database: Database, path: string, pending: readonly Migration[]): void {
+  if (path === ":memory:") return;
+  const backup = `${path}.before-${pending[0]!.number}`;
+  const trial = `${path}.trial`;
+  rmSync(backup, { force: true });
+  database.prepare("VACUUM INTO ?").run(backup);
+  copyFileSync(backup, trial);
+  const copy = new BetterSqlite3(trial);
+  try {
+    applyAll(copy, pending);
+  } finally {
+    copy.close();
+    rmSync(trial, { force: true });
+  }
+}
+
+function migrations(): Migration[] {
+  const folder = migrationsFolder();
+  return readdirSync(folder)
+    .filter((name) => name.endsWith(".sql"))
+    .toSorted()
+    .map((name) => ({ number: Number(name.slice(0, 4)), sql: readFileSync(join(folder, name), "utf8") }));
+}
+
+/** The folder stands in the repository; this code may run from it or from the build below it. */
+function migrationsFolder(): string {
+  for (
+    let folder = dirname(fileURLToPath(import.meta.url));
+    folder !== dirname(folder);
+    folder = dirname(folder)
+  ) {
+    const candidate = join(folder, "db", "migrations");
+    if (existsSync(candidate)) return candidate;
+  }
+  throw new Error("db/migrations was not found above this file");
+}

@@ -65,6 +65,32 @@ export function entryQueries(database: Database) {
   };
 }
 
+/**
+ * Takes back a fact that stands alone: it stays in the file and is left out of every sum.
+ * Batches, days, taps, birds and settlements are not among them; those have rules of their own.
+ */
+export function takeBackFact(database: Database) {
+  const selectIsFact = database.prepare<{ id: string }, { found: 0 | 1 }>(`
+    SELECT EXISTS (SELECT 1 FROM batch_loss WHERE entry_id = @id)
+        OR EXISTS (SELECT 1 FROM batch_feed WHERE entry_id = @id)
+        OR EXISTS (SELECT 1 FROM batch_feed_left WHERE entry_id = @id)
+        OR EXISTS (SELECT 1 FROM batch_cost WHERE entry_id = @id)
+        OR EXISTS (SELECT 1 FROM batch_weighing WHERE entry_id = @id)
+        OR EXISTS (SELECT 1 FROM kit_item WHERE entry_id = @id)
+        OR EXISTS (SELECT 1 FROM storage_place WHERE entry_id = @id)
+        OR EXISTS (SELECT 1 FROM carcass_out WHERE entry_id = @id)
+        OR EXISTS (SELECT 1 FROM past_batch WHERE entry_id = @id)
+        OR EXISTS (SELECT 1 FROM day_cost AS cost WHERE cost.entry_id = @id AND NOT EXISTS (
+             SELECT 1 FROM day_settlement AS settlement WHERE settlement.day_id = cost.day_id
+                AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back))) AS found`);
+  const { takeBack } = entryQueries(database);
+  return database.transaction((entryId: string, at: number): "taken-back" | "not-a-fact" => {
+    if (!selectIsFact.get({ id: entryId })!.found) return "not-a-fact";
+    takeBack(entryId, at);
+    return "taken-back";
+  }).immediate;
+}
+
 /** Undoes the transaction that it is thrown in. */
 class Refused extends Error {
   constructor(readonly reason: string) {

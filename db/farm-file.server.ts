@@ -4,7 +4,7 @@ import { dayQueries } from "#db/day/day-queries.server.ts";
 import { packQueries } from "#db/day/pack-queries.server.ts";
 import { runQueries } from "#db/day/run-queries.server.ts";
 import { settleQueries } from "#db/day/settle-queries.server.ts";
-import { entryQueries } from "#db/entry.server.ts";
+import { takeBackFact } from "#db/entry.server.ts";
 import { farmQueries } from "#db/farm/farm-queries.server.ts";
 import { openFile } from "#db/open-file.server.ts";
 import { storeQueries } from "#db/store/store-queries.server.ts";
@@ -23,7 +23,7 @@ export function openFarmFile(path: string) {
     settling: settleQueries(database),
     stores: storeQueries(database),
     books: bookQueries(database),
-    takeBackEntry: entryQueries(database).takeBack,
+    takeBackFact: takeBackFact(database),
     /** All of what is done inside, or nothing. */
     together: <Result>(work: () => Result): Result => database.transaction(work).immediate(),
     close: () => database.close(),

@@ -1,0 +1,130 @@
+import { Link } from "react-router";
+import { now } from "#app/server/clock.server.ts";
+import { flockOf } from "#app/server/day-reading.server.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { ButtonLink, EmptyPlace, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { KIND_WORDS } from "#app/ui/words.ts";
+import { localDayOf } from "#core/calendar/farm-time.ts";
+import { flockOn } from "#core/growth/flock.ts";
+import type { Route } from "./+types/batches.ts";
+
+export const meta = () => [{ title: "Batches · Pale Morning" }];
+
+export function loader() {
+  const farm = requireFarm();
+  const today = localDayOf(now(), farm.timeZone);
+  const days = farmFile().days();
+  const batches = farmFile()
+    .batches()
+    .map((batch) => {
+      const story = farmFile().story(batch.id);
+      const forecast = flockOn(today, flockOf(batch, story));
+      const next = days.find((day) => day.batchId === batch.id && !day.settledEntryId);
+      return {
+        batch,
+        ageDays: forecast.ageDays,
+        liveKg: forecast.live.value,
+        dressedKg: forecast.dressed.value,
+        nextDay: next?.processedOn,
+        weighed: story.weighings.length,
+      };
+    });
+  return {
+    alive: batches.filter(({ batch }) => batch.aliveCount > 0),
+    gone: batches.filter(({ batch }) => batch.aliveCount <= 0),
+  };
+}
+
+export default function Batches({ loaderData: { alive, gone } }: Route.ComponentProps) {
+  const isEmpty = alive.length + gone.length === 0;
+  return (
+    <div className="grid max-w-page gap-5 p-4 md:p-6">
+      <PageHead title="Batches" line="birds of one hatch, raised together">
+        {!isEmpty && <ButtonLink to="/batches/new">Add a batch</ButtonLink>}
+      </PageHead>
+      {isEmpty && (
+        <EmptyPlace
+          heading="Start with the chicks"
+          action={<ButtonLink to="/batches/new">Add the first batch</ButtonLink>}
+        >
+          <p>A batch is birds of one hatch. Write down how many arrived and when they hatched.</p>
+          <p>
+            From then on you see what they should weigh on any date, and every bag of feed and every loss
+            finds its way into the cost of a bird.
+          </p>
+        </EmptyPlace>
+      )}
+      {alive.length > 0 && <BatchTable heading="Growing" rows={alive} isGrowing />}
+      {gone.length > 0 && <BatchTable heading="Done" rows={gone} />}
+    </div>
+  );
+}
+
+type Row = Route.ComponentProps["loaderData"]["alive"][number];
+
+function BatchTable({
+  heading,
+  rows,
+  isGrowing = false,
+}: {
+  heading: string;
+  rows: readonly Row[];
+  isGrowing?: boolean;
+}) {
+  const show = useShow();
+  return (
+    <Sheet heading={heading} beside={isGrowing ? "expected weights are for today" : undefined}>
+      <ul>
+        {rows.map(({ batch, ageDays, liveKg, dressedKg, nextDay, weighed }) => (
+          <li key={batch.id} className="border-b border-rule last:border-b-0">
+            <Link
+              to={`/batches/${batch.id}`}
+              className="grid gap-x-6 gap-y-1 py-3 sm:grid-cols-4 sm:items-baseline"
+            >
+              <span>
+                <span className="font-display text-xl underline decoration-rule underline-offset-4">
+                  {batch.name}
+                </span>
+                <span className="block text-sm text-soft">{KIND_WORDS[batch.kind]}</span>
+              </span>
+              <span>
+                {isGrowing
+                  ? `${plural(batch.aliveCount, "bird")} alive`
+                  : `${plural(batch.arrivedCount, "bird")} arrived`}
+                <span className="block text-sm text-soft">
+                  {batch.lostCount > 0 ? `${batch.lostCount} lost` : "none lost"}
+                </span>
+              </span>
+              {isGrowing && (
+                <>
+                  <span>
+                    {ageDays < 0 ? `hatch in ${plural(-ageDays, "day")}` : ageInWords(ageDays)}
+                    <span className="block text-sm text-soft">
+                      {nextDay ? `set for ${show.shortDay(nextDay)}` : "no day set"}
+                    </span>
+                  </span>
+                  {ageDays >= 0 && (
+                    <span>
+                      <span className={weighed > 0 ? "is-worked-out" : "is-default"}>
+                        {show.bird(dressedKg * 1e6)} dressed
+                      </span>
+                      <span className="block text-sm text-soft">{show.bird(liveKg * 1e6)} live</span>
+                    </span>
+                  )}
+                </>
+              )}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+function ageInWords(days: number): string {
+  if (days < 14) return `${plural(days, "day")} old`;
+  const rest = days % 7;
+  return `${Math.floor(days / 7)} weeks${rest === 0 ? "" : ` and ${plural(rest, "day")}`} old`;
+}

@@ -1,0 +1,82 @@
+import { redirect } from "react-router";
+import { newBatchForm } from "#app/batches/batch-forms.ts";
+import { now } from "#app/server/clock.server.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { ChoiceField, FarmForm, TextField } from "#app/ui/farm-form.tsx";
+import { PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { KIND_OPTIONS } from "#app/ui/words.ts";
+import { localDayOf } from "#core/calendar/farm-time.ts";
+import type { Route } from "./+types/new-batch.ts";
+
+export const meta = () => [{ title: "A new batch · Pale Morning" }];
+
+export function loader() {
+  const farm = requireFarm();
+  return { entryId: newEntryId(), today: localDayOf(now(), farm.timeZone) };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  requireFarm();
+  const sent = await submitted(request, newBatchForm);
+  if (!sent.ok) return sent.refusal;
+  const { malePercent, chickCost, name, kind, hatchedOn, orderedCount, arrivedCount } = sent.value;
+  const outcome = farmFile().addBatch(sent.entry, {
+    name,
+    kind,
+    hatchedOn,
+    orderedCount,
+    arrivedCount,
+    maleSharePermille: malePercent * 10,
+    chickCostCents: chickCost,
+  });
+  const faults = faultsOf(outcome, {
+    "name-taken": { name: `There is a batch called ${name} already. Give this one another name` },
+  });
+  if (faults) return sent.refuse(faults);
+  const batch = farmFile()
+    .batches()
+    .find((candidate) => candidate.name === name);
+  return redirect(batch ? `/batches/${batch.id}` : "/batches", 303);
+}
+
+export default function NewBatch({ loaderData, actionData }: Route.ComponentProps) {
+  return (
+    <div className="grid max-w-page gap-5 p-4 md:p-6">
+      <PageHead title="A new batch" line="birds of one hatch, raised together" />
+      <Sheet heading="The chicks" className="max-w-prose">
+        <FarmForm
+          schema={newBatchForm}
+          refusal={actionData}
+          entryId={loaderData.entryId}
+          defaults={{ malePercent: "50", hatchedOn: loaderData.today }}
+          submit="Add this batch"
+        >
+          {(fields) => (
+            <>
+              <TextField field={fields.name} label="Name" hint="What you call them, such as White 26-A" />
+              <ChoiceField field={fields.kind} label="Kind" options={KIND_OPTIONS} />
+              <TextField
+                field={fields.malePercent}
+                label="Males of 100"
+                hint="50 for a straight run, 100 for cockerels"
+                inputMode="numeric"
+              />
+              <TextField field={fields.hatchedOn} label="Hatched on" type="date" />
+              <div className="grid gap-5 sm:grid-cols-3">
+                <TextField
+                  field={fields.arrivedCount}
+                  label="Arrived alive"
+                  inputMode="numeric"
+                  unit="birds"
+                />
+                <TextField field={fields.orderedCount} label="Ordered" inputMode="numeric" unit="birds" />
+                <TextField field={fields.chickCost} label="Cost of the chicks, all" inputMode="decimal" />
+              </div>
+            </>
+          )}
+        </FarmForm>
+      </Sheet>
+    </div>
+  );
+}

@@ -1,0 +1,66 @@
+import { plural, type Show } from "#app/ui/show.ts";
+import type { Batch, BatchStory, BatchWeighing } from "#db/batch/batch-queries.server.ts";
+
+/** One line of a batch's story. Lines with an entry can be taken back. */
+export interface StoryLine {
+  readonly day: string;
+  readonly text: string;
+  readonly more?: string;
+  readonly entryId?: string;
+}
+
+/** All that was written down of a batch, the newest first. */
+export function storyLines(batch: Batch, story: BatchStory, show: Show): StoryLine[] {
+  const ordered = batch.orderedCount === null ? "" : ` of ${batch.orderedCount} ordered`;
+  const lines: StoryLine[] = [
+    {
+      day: batch.hatchedOn,
+      text: `Hatched; ${plural(batch.arrivedCount, "bird")} arrived${ordered}`,
+      more: `chicks ${show.money(batch.chickCostCents)}`,
+    },
+    ...story.losses.map((loss) => ({
+      day: loss.lostOn,
+      text: `${plural(loss.birdCount, "bird")} lost`,
+      ...(loss.cause && { more: loss.cause }),
+      entryId: loss.entryId,
+    })),
+    ...story.feed.map((lot) => ({
+      day: lot.boughtOn,
+      text: `${plural(lot.bagCount, "bag")} of feed bought`,
+      more: `${show.bulk(lot.bagMilligrams)} a bag at ${show.money(lot.bagPriceCents)}`,
+      entryId: lot.entryId,
+    })),
+    ...story.feedLeft.map((left) => ({
+      day: left.countedOn,
+      text: `${show.bulk(left.leftMilligrams)} of feed left`,
+      more: "stock, not this batch's cost",
+      entryId: left.entryId,
+    })),
+    ...story.costs.map((cost) => ({
+      day: cost.spentOn,
+      text: `${cost.what}, ${show.money(cost.amountCents)}`,
+      entryId: cost.entryId,
+    })),
+    ...weighIns(story.weighings, show),
+  ];
+  return lines.toSorted((one, other) => (one.day === other.day ? 0 : one.day < other.day ? 1 : -1));
+}
+
+/** Weights that were typed together make one line. */
+function weighIns(weighings: readonly BatchWeighing[], show: Show): StoryLine[] {
+  const entryIds = [...new Set(weighings.map((weighing) => weighing.entryId))];
+  return entryIds.map((entryId) => {
+    const together = weighings.filter((weighing) => weighing.entryId === entryId);
+    const weights = together.map((weighing) => weighing.liveWeightMilligrams);
+    const mean = weights.reduce((sum, weight) => sum + weight, 0) / weights.length;
+    return {
+      day: together[0]!.weighedOn,
+      text: `${plural(weights.length, "bird")} weighed, mean ${show.bird(mean)}`,
+      more:
+        weights.length > 1
+          ? `from ${show.bird(Math.min(...weights))} to ${show.bird(Math.max(...weights))}`
+          : `typed ${together[0]!.asTyped}`,
+      entryId,
+    };
+  });
+}

@@ -1,0 +1,134 @@
+import { redirect } from "react-router";
+import { z } from "zod";
+import { now } from "#app/server/clock.server.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { ChoiceField, FarmForm, TextField } from "#app/ui/farm-form.tsx";
+import { choice, localDay, money, optional, weight, wholeNumber, words } from "#app/ui/read-field.ts";
+import { PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { KIND_OPTIONS } from "#app/ui/words.ts";
+import { localDayOf } from "#core/calendar/farm-time.ts";
+import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
+import type { UnitSystem } from "#core/quantity/read-weight.ts";
+import type { Route } from "./+types/add-past-batch.ts";
+
+export const meta = () => [{ title: "A batch of before · Pale Morning" }];
+
+/** A whole batch together, kg. */
+const LOT_RANGE = [0.1, 1_000_000] as const;
+
+function pastBatchForm(unitSystem: UnitSystem, today: string) {
+  // A bare number here is pounds or kilograms however large it is, so the unit is put behind it.
+  const lot = (ask: string, what: string) => {
+    const read = weight({ unitSystem, ask, range: LOT_RANGE, what });
+    return z
+      .string()
+      .default("")
+      .transform((text) =>
+        /^[\d.,\s]+$/.test(text) && text.trim()
+          ? `${text.trim()} ${unitSystem === "us" ? "lb" : "kg"}`
+          : text,
+      )
+      .pipe(read);
+  };
+  return z
+    .object({
+      name: words(60, "Say what they were called"),
+      kind: choice(BIRD_KINDS, "Choose the kind that is nearest"),
+      finishedOn: localDay({
+        ask: "Say when the last of them was dressed",
+        to: { day: today, problem: `That day is still to come; today is ${today}` },
+      }),
+      dressedCount: wholeNumber({ least: 1, most: 100_000, ask: "Say how many were dressed" }),
+      dressed: lot("Say what all of them weighed dressed", "a batch"),
+      cost: money("Say what they cost in all, out of pocket"),
+      live: optional(lot("", "a batch")),
+      feed: optional(lot("", "a batch's feed")),
+    })
+    .superRefine(({ dressed, live }, context) => {
+      if (live !== null && live <= dressed) {
+        context.addIssue({
+          code: "custom",
+          path: ["live"],
+          message: "Live they must have weighed more than dressed",
+        });
+      }
+    });
+}
+
+export function loader() {
+  const farm = requireFarm();
+  return { entryId: newEntryId(), today: localDayOf(now(), farm.timeZone), unitSystem: farm.unitSystem };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const farm = requireFarm();
+  const sent = await submitted(request, pastBatchForm(farm.unitSystem, localDayOf(now(), farm.timeZone)));
+  if (!sent.ok) return sent.refusal;
+  const { name, kind, finishedOn, dressedCount, dressed, cost, live, feed } = sent.value;
+  const outcome = farmFile().books.addPastBatch(sent.entry, {
+    name,
+    kind,
+    finishedOn,
+    dressedCount,
+    dressedMilligrams: dressed,
+    costCents: cost,
+    liveMilligrams: live,
+    feedMilligrams: feed,
+  });
+  const faults = faultsOf(outcome, {});
+  return faults ? sent.refuse(faults) : redirect("/books", 303);
+}
+
+export default function AddPastBatch({
+  loaderData: { entryId, today, unitSystem },
+  actionData,
+}: Route.ComponentProps) {
+  const show = useShow();
+  return (
+    <div className="grid max-w-page gap-5 p-4 md:p-6">
+      <PageHead title="A batch of before" line="in summary, for comparison" />
+      <Sheet heading="What you know of it" className="max-w-prose">
+        <FarmForm
+          schema={pastBatchForm(unitSystem, today)}
+          refusal={actionData}
+          entryId={entryId}
+          submit="Add it to the books"
+        >
+          {(fields) => (
+            <>
+              <TextField field={fields.name} label="Name" />
+              <ChoiceField field={fields.kind} label="Kind" options={KIND_OPTIONS} />
+              <TextField field={fields.finishedOn} label="Last dressed on" type="date" />
+              <div className="grid gap-4 sm:grid-cols-2">
+                <TextField field={fields.dressedCount} label="Birds dressed" inputMode="numeric" />
+                <TextField
+                  field={fields.dressed}
+                  label="All of them, dressed"
+                  unit={show.weightUnit}
+                  inputMode="decimal"
+                />
+                <TextField field={fields.cost} label="Out of pocket, in all" inputMode="decimal" />
+                <TextField
+                  field={fields.live}
+                  label="All of them, live"
+                  hint="If you know"
+                  unit={show.weightUnit}
+                  inputMode="decimal"
+                />
+                <TextField
+                  field={fields.feed}
+                  label="Feed, in all"
+                  hint="If you know"
+                  unit={show.weightUnit}
+                  inputMode="decimal"
+                />
+              </div>
+            </>
+          )}
+        </FarmForm>
+      </Sheet>
+    </div>
+  );
+}

@@ -1,0 +1,171 @@
+import { sum } from "d3-array";
+import { Form } from "react-router";
+import { settlementOf } from "#app/server/day-reading.server.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { ButtonLink, EmptyPlace, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { KIND_WORDS } from "#app/ui/words.ts";
+import { bookOfBatch, bookOfPast } from "#core/day/batch-book.ts";
+import type { Route } from "./+types/books.ts";
+
+export const meta = () => [{ title: "Books · Pale Morning" }];
+
+export function loader() {
+  const farm = requireFarm();
+  const file = farmFile();
+  const days = file.days();
+  const settled = file.batches().flatMap((batch) => {
+    const settlements = days
+      .filter((day) => day.batchId === batch.id && day.settledEntryId)
+      .flatMap((day) => {
+        const { settlement, live } = settlementOf(farm, batch, day);
+        return settlement ? [{ settlement, liveKilograms: live.value, birds: dressedCount(day.id) }] : [];
+      });
+    if (settlements.length === 0) return [];
+    return [
+      {
+        key: `batch-${batch.id}`,
+        name: batch.name,
+        kind: batch.kind,
+        on: days.findLast((day) => day.batchId === batch.id)!.processedOn,
+        days: settlements.length,
+        isWhole: batch.aliveCount <= 0,
+        entryId: undefined,
+        ...bookOfBatch(settlements),
+      },
+    ];
+  });
+  const past = file.books.pastBatches().map((batch) => ({
+    key: batch.entryId,
+    name: batch.name,
+    kind: batch.kind,
+    on: batch.finishedOn,
+    days: undefined,
+    isWhole: true,
+    entryId: batch.entryId,
+    ...bookOfPast({
+      dressedCount: batch.dressedCount,
+      dressedKilograms: batch.dressedMilligrams / 1e6,
+      costCents: batch.costCents,
+      liveKilograms: batch.liveMilligrams === null ? undefined : batch.liveMilligrams / 1e6,
+      feedKilograms: batch.feedMilligrams === null ? undefined : batch.feedMilligrams / 1e6,
+    }),
+  }));
+  return { rows: [...settled, ...past].toSorted((one, other) => (one.on < other.on ? 1 : -1)) };
+
+  function dressedCount(dayId: number): number {
+    return sum(file.pack.carcasses(dayId), ({ purpose }) => (purpose === "condemned" ? 0 : 1));
+  }
+}
+
+export default function Books({ loaderData: { rows } }: Route.ComponentProps) {
+  return (
+    <div className="grid max-w-page gap-5 p-4 md:p-6">
+      <PageHead title="Books" line="settled batches side by side">
+        <ButtonLink kind="plain" to="/books/past">
+          Add a batch of before
+        </ButtonLink>
+      </PageHead>
+      {rows.length === 0 ? (
+        <EmptyPlace heading="Nothing is settled yet" action={<ButtonLink to="/days">To the days</ButtonLink>}>
+          <p>
+            When a day is settled its batch stands here, beside those before it: what they weighed, what they
+            ate for a pound, what a bird cost.
+          </p>
+          <p>
+            If you have numbers of earlier years, add them in summary, so that there is something to compare
+            with.
+          </p>
+        </EmptyPlace>
+      ) : (
+        <Sheet heading="Batches" beside="the newest first">
+          <BookTable rows={rows} />
+        </Sheet>
+      )}
+    </div>
+  );
+}
+
+type Row = Route.ComponentProps["loaderData"]["rows"][number];
+
+function BookTable({ rows }: { rows: readonly Row[] }) {
+  const show = useShow();
+  const weightUnit = show.isUs ? "pound" : "kilogram";
+  const maybe = (value: number | undefined, words: (value: number) => string) =>
+    value === undefined ? "not known" : words(value);
+  const lines: { name: string; of: (row: Row) => string }[] = [
+    { name: "Birds dressed", of: (row) => show.count(row.dressedCount) },
+    { name: "Dressed, mean", of: (row) => show.value(row.dressedMeanKilograms, "carcass kg") },
+    {
+      name: "Dressed of live",
+      of: (row) => maybe(row.dressedFraction, (value) => show.value(value, "fraction")),
+    },
+    {
+      name: `Feed for a ${weightUnit}`,
+      of: (row) => maybe(row.feedPerKilogram, (value) => show.value(value, "kg per kg")),
+    },
+    { name: "A bird, out of pocket", of: (row) => show.money(row.centsPerBird[0]!) },
+    { name: "with the kit", of: (row) => maybe(row.centsPerBird[1], show.money) },
+    { name: "with our time", of: (row) => maybe(row.centsPerBird[2], show.money) },
+    { name: `A ${weightUnit}, out of pocket`, of: (row) => show.moneyPerWeight(row.centsPerKilogram[0]!) },
+    { name: "with the kit", of: (row) => maybe(row.centsPerKilogram[1], show.moneyPerWeight) },
+    { name: "with our time", of: (row) => maybe(row.centsPerKilogram[2], show.moneyPerWeight) },
+  ];
+  return (
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: a table wider than the screen is scrolled with the keys
+    <div className="overflow-x-auto" role="region" aria-label="Batches side by side" tabIndex={0}>
+      <table className="w-full">
+        <thead>
+          <tr className="align-bottom">
+            <td />
+            {rows.map((row) => (
+              <th key={row.key} scope="col" className="min-w-36 px-3 pb-2 text-right font-normal">
+                <span className="block font-display text-lg">{row.name}</span>
+                <span className="block text-sm text-soft">{KIND_WORDS[row.kind]}</span>
+                <span className="block text-sm text-soft">
+                  {show.dayWithYear(row.on)}
+                  {!row.isWhole && ", some alive"}
+                </span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map(({ name, of }, index) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: the lines never change their order
+            <tr key={index} className="border-t border-rule">
+              <th scope="row" className="min-w-40 py-2 text-left font-normal text-soft">
+                {name}
+              </th>
+              {rows.map((row) => (
+                <td key={row.key} className="px-3 text-right font-mono">
+                  {of(row)}
+                </td>
+              ))}
+            </tr>
+          ))}
+          <tr className="border-t border-rule">
+            <td />
+            {rows.map((row) => (
+              <td key={row.key} className="px-3 text-right">
+                {row.entryId && (
+                  <Form method="post" action="/take-back">
+                    <input type="hidden" name="entryId" value={row.entryId} />
+                    <input type="hidden" name="back" value="/books" />
+                    <button
+                      type="submit"
+                      className="min-h-8 text-sm text-soft underline"
+                      aria-label={`Take back: ${row.name}`}
+                    >
+                      take back
+                    </button>
+                  </Form>
+                )}
+              </td>
+            ))}
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  );
+}

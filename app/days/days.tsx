@@ -1,0 +1,105 @@
+import { Link } from "react-router";
+import { planOf, progressOf } from "#app/server/day-reading.server.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { ButtonLink, EmptyPlace, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import type { Route } from "./+types/days.ts";
+
+export const meta = () => [{ title: "Days · Pale Morning" }];
+
+export function loader() {
+  const farm = requireFarm();
+  const file = farmFile();
+  const rows = file.days().map((day) => {
+    const batch = file.batch(day.batchId)!;
+    const { plan } = planOf(farm, batch, day);
+    const { state, done, lastBirdAt } = progressOf(day);
+    return {
+      day,
+      batchName: batch.name,
+      state,
+      done,
+      lastBirdAt,
+      packed: file.pack.carcasses(day.id).length,
+      feedOffAt: plan.withdrawal.feedOffAt.value,
+      evenChanceAt: plan.line.evenChanceAt.value,
+      iceBags: plan.chill.bags.value,
+    };
+  });
+  return {
+    hasBatches: file.batches().length > 0,
+    open: rows.filter(({ day }) => !day.settledEntryId),
+    settled: rows.filter(({ day }) => day.settledEntryId).toReversed(),
+  };
+}
+
+export default function Days({ loaderData: { open, settled, hasBatches } }: Route.ComponentProps) {
+  const isEmpty = open.length + settled.length === 0;
+  return (
+    <div className="grid max-w-page gap-5 p-4 md:p-6">
+      <PageHead title="Days" line="each from plan to settlement">
+        {!isEmpty && <ButtonLink to="/days/new">Set a day</ButtonLink>}
+      </PageHead>
+      {isEmpty && (
+        <EmptyPlace
+          heading="No day is set yet"
+          action={
+            hasBatches ? (
+              <ButtonLink to="/days/new">Set the first day</ButtonLink>
+            ) : (
+              <ButtonLink to="/batches/new">Add a batch first</ButtonLink>
+            )
+          }
+        >
+          <p>
+            Give a date, an hour and who is there. You see at once when to pull the feed, when to light the
+            burner, how much ice to buy and when you will be done.
+          </p>
+        </EmptyPlace>
+      )}
+      {open.length > 0 && <DayTable heading="To come" rows={open} />}
+      {settled.length > 0 && <DayTable heading="Settled" rows={settled} />}
+    </div>
+  );
+}
+
+type Row = Route.ComponentProps["loaderData"]["open"][number];
+
+function DayTable({ heading, rows }: { heading: string; rows: readonly Row[] }) {
+  const show = useShow();
+  return (
+    <Sheet heading={heading}>
+      <ul>
+        {rows.map((row) => (
+          <li key={row.day.id} className="border-b border-rule last:border-b-0">
+            <Link
+              to={`/days/${row.day.id}`}
+              className="grid gap-x-6 gap-y-1 py-3 sm:grid-cols-3 sm:items-baseline"
+            >
+              <span className="font-display text-xl underline decoration-rule underline-offset-4">
+                {show.longDay(row.day.processedOn)}
+              </span>
+              <span>
+                {plural(row.day.birdCount, "bird")} of {row.batchName}
+              </span>
+              <span className="text-soft">{whereItStands(row, show)}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+function whereItStands(
+  { day, state, done, packed, feedOffAt, evenChanceAt, iceBags, lastBirdAt }: Row,
+  show: ReturnType<typeof useShow>,
+): string {
+  if (day.settledEntryId)
+    return `${packed} weighed${lastBirdAt ? `, last chilled at ${show.time(lastBirdAt)}` : ""}`;
+  if (packed > 0) return `${packed} weighed so far`;
+  if (state === "not started")
+    return `feed off ${show.dayTime(feedOffAt)}, done about ${show.time(evenChanceAt)}, ${plural(iceBags, "bag")} of ice`;
+  return state === "finished" ? `${done} resting` : `${done} in the chill`;
+}

@@ -1,0 +1,63 @@
+import { extent, group } from "d3-array";
+import { scaleLinear } from "d3-scale";
+import { useId } from "react";
+import { useShow } from "#app/ui/use-show.tsx";
+import {
+  MILLIGRAMS_PER_KILOGRAM,
+  MILLIGRAMS_PER_OUNCE,
+  MILLIGRAMS_PER_POUND,
+} from "#core/quantity/conversion.ts";
+
+interface DotPlotProps {
+  /** In the order they were weighed; the last one is marked. */
+  weights: readonly number[];
+  /** Said above it, in a sentence. */
+  sentence: string;
+}
+
+const WIDTH = 720;
+const DOT = 6;
+const AXIS = 22;
+
+/** Each bird a dot over its weight, stacked where birds weigh alike; the last one stands out by colour and ring. */
+export function DotPlot({ weights, sentence }: DotPlotProps) {
+  const show = useShow();
+  const titleId = useId();
+  const step = show.isUs ? MILLIGRAMS_PER_OUNCE * 1.6 : MILLIGRAMS_PER_KILOGRAM / 20;
+  const [low, high] = extent(weights);
+  if (low === undefined || high === undefined) return null;
+  const x = scaleLinear([low - 3 * step, high + 3 * step], [DOT, WIDTH - DOT]);
+  const stacks = group(
+    weights.map((weight, index) => ({ weight, index })),
+    ({ weight }) => Math.round(weight / step),
+  );
+  const tallest = Math.max(...[...stacks.values()].map((stack) => stack.length));
+  const height = Math.max(5, tallest) * DOT * 2 + DOT;
+  const unit = show.isUs ? MILLIGRAMS_PER_POUND : MILLIGRAMS_PER_KILOGRAM;
+  const ticks = scaleLinear([x.domain()[0]! / unit, x.domain()[1]! / unit], [0, 1]).ticks(6);
+  return (
+    <svg viewBox={`0 0 ${WIDTH} ${height + AXIS}`} role="img" aria-labelledby={titleId} className="w-full">
+      <title id={titleId}>{sentence}</title>
+      <line x2={WIDTH} y1={height} y2={height} className="stroke-ink" />
+      {ticks.map((tick) => (
+        <text key={tick} x={x(tick * unit)} y={height + 16} textAnchor="middle" className="fill-soft text-sm">
+          {tick} {show.weightUnit}
+        </text>
+      ))}
+      {[...stacks].flatMap(([bin, stack]) =>
+        stack.map(({ index }, place) => {
+          const isLast = index === weights.length - 1;
+          return (
+            <circle
+              key={index}
+              cx={x(bin * step)}
+              cy={height - DOT - place * DOT * 2}
+              r={isLast ? DOT : DOT - 1}
+              className={isLast ? "fill-dawn stroke-ink" : "fill-pine"}
+            />
+          );
+        }),
+      )}
+    </svg>
+  );
+}

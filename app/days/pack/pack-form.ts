@@ -1,0 +1,45 @@
+import { z } from "zod";
+import { choice, optional, weight, wholeNumber, words } from "#app/ui/read-field.ts";
+import { CARCASS_RANGE_KILOGRAMS } from "#core/packing/carcass-range.ts";
+import { CARCASS_USES } from "#core/packing/pack-tally.ts";
+import type { UnitSystem } from "#core/quantity/read-weight.ts";
+
+/** One bird on the scale. A condemned one needs a reason and no weight; every other one a weight. */
+export function packForm(unitSystem: UnitSystem) {
+  const carcass = weight({
+    unitSystem,
+    ask: "Put the bird on the scale and type its weight",
+    range: CARCASS_RANGE_KILOGRAMS,
+    what: "a dressed chicken",
+  });
+  return z
+    .object({
+      birdNumber: wholeNumber({ least: 1, most: 100_000, ask: "Say which bird this is" }),
+      weight: z.string().trim().default(""),
+      purpose: choice(CARCASS_USES, "Choose what it is for"),
+      reason: optional(words(200, "")),
+      placeId: optional(wholeNumber({ least: 1, most: 1_000_000_000, ask: "" })),
+    })
+    .transform(({ weight: asTyped, ...bird }, context) => {
+      const mayBeEmpty = bird.purpose === "condemned" && asTyped === "";
+      const read = mayBeEmpty ? undefined : carcass.safeParse(asTyped);
+      if (read && !read.success) {
+        context.addIssue({ code: "custom", path: ["weight"], message: read.error.issues[0]!.message });
+      }
+      if (bird.purpose === "condemned" && !bird.reason) {
+        context.addIssue({
+          code: "custom",
+          path: ["reason"],
+          message: "Say why it is condemned: yellow fluid, sores, smell",
+        });
+      }
+      return {
+        birdNumber: bird.birdNumber,
+        purpose: bird.purpose,
+        placeId: bird.purpose === "condemned" ? null : bird.placeId,
+        reason: bird.purpose === "condemned" ? (bird.reason ?? "") : "",
+        weightMilligrams: read?.data ?? null,
+        asTyped: asTyped.slice(0, 40),
+      };
+    });
+}

@@ -1,0 +1,303 @@
+import { useState } from "react";
+import { Form, Link, redirect } from "react-router";
+import { DayHead } from "#app/days/leaves.tsx";
+import { DotPlot } from "#app/days/pack/dot-plot.tsx";
+import { packForm } from "#app/days/pack/pack-form.ts";
+import { progressOf, requireDay } from "#app/server/day-reading.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { ChoiceField, FarmForm, SelectField, TextField } from "#app/ui/farm-form.tsx";
+import { ButtonLink, Notice, Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { USE_WORDS } from "#app/ui/words.ts";
+import { packTally } from "#core/packing/pack-tally.ts";
+import type { Carcass } from "#db/day/pack-queries.server.ts";
+import type { StoragePlace } from "#db/farm/farm-queries.server.ts";
+import type { Route } from "./+types/pack.ts";
+
+export const meta = () => [{ title: "Pack · Pale Morning" }];
+
+export function loader({ params }: Route.LoaderArgs) {
+  const { farm, day, batch } = requireDay(params.dayId);
+  const carcasses = farmFile().pack.carcasses(day.id);
+  const stored = farmFile().stores.stored();
+  const places = farmFile()
+    .places()
+    .map((place) => ({
+      ...place,
+      room: place.capacityCount - stored.filter((bird) => bird.placeId === place.id).length,
+    }));
+  const tally = packTally(
+    carcasses.map(({ purpose, weightMilligrams }) => ({
+      use: purpose,
+      weightMilligrams: weightMilligrams ?? undefined,
+    })),
+  );
+  const numbers = new Set(carcasses.map((carcass) => carcass.birdNumber));
+  let next = 1;
+  while (numbers.has(next)) next += 1;
+  const expected = progressOf(day).done || day.birdCount;
+  return {
+    day,
+    batchName: batch.name,
+    unitSystem: farm.unitSystem,
+    carcasses,
+    places,
+    tally,
+    next,
+    toGo: Math.max(0, expected - carcasses.length),
+    entryId: newEntryId(),
+  };
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const { farm, day } = requireDay(params.dayId);
+  const sent = await submitted(request, packForm(farm.unitSystem));
+  if (!sent.ok) return sent.refusal;
+  const outcome = farmFile().pack.recordCarcass(sent.entry, day.id, sent.value);
+  const faults = faultsOf(outcome, {
+    "bird-already-packed": {
+      birdNumber: `Bird ${sent.value.birdNumber} has been weighed already. Give this one another number, or take the other back first`,
+    },
+    "day-settled": { "": "This day is settled. Open it again on its Settle leaf first" },
+    "place-unknown": { placeId: "That place was taken away meanwhile. Choose another" },
+  });
+  return faults ? sent.refuse(faults) : redirect(`/days/${day.id}/pack`, 303);
+}
+
+const PURPOSES = [
+  { value: "sale", label: "For sale" },
+  { value: "own", label: "Own table" },
+  { value: "cut", label: "Cut up" },
+  { value: "pets", label: "Pets" },
+  { value: "condemned", label: "Condemned", line: "say why" },
+] as const;
+
+export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
+  const { day, batchName, carcasses, places, tally, toGo } = loaderData;
+  const last = carcasses.at(-1);
+  return (
+    <div className="grid gap-5 p-4 md:p-6">
+      <DayHead
+        dayId={day.id}
+        processedOn={day.processedOn}
+        line={`${batchName} · ${carcasses.length} weighed, ${toGo} to go`}
+      />
+      <div className="grid gap-5 lg:grid-cols-3">
+        <div className="grid content-start gap-5 lg:col-span-2">
+          {day.settledEntryId ? (
+            <Notice tone="plain">
+              This day is settled.{" "}
+              <Link to={`/days/${day.id}/settle`} className="underline">
+                Open it again
+              </Link>{" "}
+              to weigh another.
+            </Notice>
+          ) : (
+            <WeighOne key={last?.entryId ?? "first"} {...loaderData} refusal={actionData} last={last} />
+          )}
+          {carcasses.length > 0 && <Weights carcasses={carcasses} tally={tally} />}
+        </div>
+        <div className="grid content-start gap-5">
+          <Tally {...loaderData} />
+          <Places places={places} />
+        </div>
+      </div>
+    </div>
+  );
+}
+
+type Loaded = Route.ComponentProps["loaderData"];
+
+function WeighOne({
+  unitSystem,
+  next,
+  places,
+  entryId,
+  refusal,
+  last,
+  day,
+}: Loaded & { refusal: Route.ComponentProps["actionData"]; last: Carcass | undefined }) {
+  const show = useShow();
+  const [understood, setUnderstood] = useState<number | null>(null);
+  const firstWithRoom = places.find((place) => place.room > 0);
+  return (
+    <Sheet
+      heading={`Bird ${next}`}
+      beside={
+        last
+          ? `last: bird ${last.birdNumber}, ${last.weightMilligrams === null ? "not weighed" : show.exactBird(last.weightMilligrams)}`
+          : "the first"
+      }
+    >
+      <FarmForm
+        schema={packForm(unitSystem)}
+        refusal={refusal}
+        entryId={entryId}
+        defaults={{
+          birdNumber: String(next),
+          purpose: last && last.purpose !== "condemned" ? last.purpose : "sale",
+          placeId: String(last?.placeId ?? firstWithRoom?.id ?? ""),
+        }}
+        submit="Keep this weight"
+        onRead={(value) => setUnderstood(value?.weightMilligrams ?? null)}
+      >
+        {(fields) => (
+          <>
+            <p aria-live="polite" className="font-display text-hero leading-none">
+              {understood === null ? <span className="text-rule">–</span> : show.exactBird(understood)}
+            </p>
+            <div className="grid gap-4 sm:grid-cols-3">
+              <div className="sm:col-span-2">
+                <TextField
+                  field={fields.weight}
+                  label="Weight"
+                  hint={
+                    show.isUs
+                      ? "As you say it: 4 9.2, 4lb9.2oz, 4-9 1/4, 4.58, 2080g"
+                      : "As you say it: 2.08, 2,08 kg, 2080g, 4 9.2"
+                  }
+                  autoFocus
+                />
+              </div>
+              <TextField field={fields.birdNumber} label="Bird" hint="Its number today" inputMode="numeric" />
+            </div>
+            <ChoiceField field={fields.purpose} label="For" options={PURPOSES} />
+            <div className="grid gap-4 sm:grid-cols-2">
+              <TextField field={fields.reason} label="Why, if condemned" />
+              {places.length > 0 && (
+                <SelectField
+                  field={fields.placeId}
+                  label="Where it goes"
+                  options={[
+                    { value: "", label: "nowhere yet" },
+                    ...places.map((place) => ({
+                      value: String(place.id),
+                      label: `${place.name}, room for ${Math.max(0, place.room)}`,
+                    })),
+                  ]}
+                />
+              )}
+            </div>
+          </>
+        )}
+      </FarmForm>
+      {last && (
+        <Form method="post" action={`/days/${day.id}/pack/take-back`} className="pt-3">
+          <input type="hidden" name="entryId" value={last.entryId} />
+          <button type="submit" className="min-h-12 rounded-sheet border border-soft px-5 font-semibold">
+            Take back the last
+          </button>
+        </Form>
+      )}
+    </Sheet>
+  );
+}
+
+function Weights({ carcasses, tally }: Pick<Loaded, "carcasses" | "tally">) {
+  const show = useShow();
+  const weighed = carcasses.flatMap(({ purpose, weightMilligrams }) =>
+    purpose === "condemned" || weightMilligrams === null ? [] : [weightMilligrams],
+  );
+  const sentence =
+    tally.meanMilligrams === undefined
+      ? ""
+      : `${plural(tally.dressedCount, "bird")} about ${show.bird(tally.meanMilligrams)}, from ${show.bird(tally.smallestMilligrams!)} to ${show.bird(tally.biggestMilligrams!)}.`;
+  return (
+    <Sheet heading="The weights as they came" beside="the last one is ringed">
+      {sentence && <p className="pb-2">{sentence}</p>}
+      <DotPlot weights={weighed} sentence={sentence} />
+      <details>
+        <summary className="min-h-10 text-sm text-soft underline">All of them as a table</summary>
+        <table className="w-full text-sm">
+          <thead>
+            <tr className="text-left text-soft">
+              <th scope="col">Bird</th>
+              <th scope="col">For</th>
+              <th scope="col" className="text-right">
+                Weight
+              </th>
+              <th scope="col" className="text-right">
+                As typed
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {carcasses.toReversed().map((carcass) => (
+              <tr key={carcass.entryId} className="border-t border-rule">
+                <td className="py-1">{carcass.birdNumber}</td>
+                <td>
+                  {USE_WORDS[carcass.purpose]}
+                  {carcass.reason && `: ${carcass.reason}`}
+                </td>
+                <td className="text-right font-mono">
+                  {carcass.weightMilligrams === null ? "–" : show.exactBird(carcass.weightMilligrams)}
+                </td>
+                <td className="text-right font-mono">{carcass.asTyped || "–"}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+    </Sheet>
+  );
+}
+
+function Tally({ tally, toGo, day }: Loaded) {
+  const show = useShow();
+  const weight = (milligrams: number | undefined) => (milligrams === undefined ? "–" : show.bird(milligrams));
+  const rows = [
+    ["Mean", weight(tally.meanMilligrams)],
+    ["Smallest", weight(tally.smallestMilligrams)],
+    ["Biggest", weight(tally.biggestMilligrams)],
+    ["All together", show.bulk(tally.totalMilligrams)],
+    ...Object.entries(tally.countByUse)
+      .filter(([, count]) => count > 0)
+      .map(([use, count]) => [USE_WORDS[use as keyof typeof USE_WORDS], plural(count, "bird")]),
+  ];
+  return (
+    <Sheet heading="So far" beside={`${plural(tally.dressedCount, "bird")} dressed`}>
+      <dl>
+        {rows.map(([name, value]) => (
+          <div key={name} className="flex justify-between gap-4 border-b border-rule py-2 last:border-b-0">
+            <dt className="text-soft">{name}</dt>
+            <dd className="font-mono">{value}</dd>
+          </div>
+        ))}
+      </dl>
+      {toGo === 0 && tally.dressedCount > 0 && !day.settledEntryId && (
+        <ButtonLink to={`/days/${day.id}/settle`} className="mt-3">
+          All weighed: settle the day
+        </ButtonLink>
+      )}
+    </Sheet>
+  );
+}
+
+function Places({ places }: { places: readonly (StoragePlace & { room: number })[] }) {
+  return (
+    <Sheet heading="Where it goes">
+      {places.length === 0 && <p>Name your fridge and freezers, and each bird finds its place.</p>}
+      <ul>
+        {places.map((place) => (
+          <li key={place.id} className="border-b border-rule py-2">
+            <span className="flex justify-between gap-4">
+              <span>{place.name}</span>
+              <span className={place.room <= 0 ? "font-semibold text-barn" : "text-soft"}>
+                {place.room > 0
+                  ? `room for ${place.room} more`
+                  : place.room === 0
+                    ? "full"
+                    : `${-place.room} too many`}
+              </span>
+            </span>
+          </li>
+        ))}
+      </ul>
+      <ButtonLink kind="plain" to="/stores/place" className="mt-3">
+        Add a fridge or freezer
+      </ButtonLink>
+    </Sheet>
+  );
+}

@@ -1,0 +1,54 @@
+import { z } from "zod";
+import { choice, clockTime, localDay, wholeNumber } from "#app/ui/read-field.ts";
+import { instantOf } from "#core/calendar/farm-time.ts";
+import { SCALD_SCHOOLS } from "#core/scald/scald-constants.ts";
+import { WITHDRAWAL_SCHOOLS } from "#core/withdrawal/withdrawal-constants.ts";
+
+export interface DayFormSetting {
+  readonly timeZone: string;
+  readonly hatchedOn: string;
+  /** Birds alive that no other day has taken. */
+  readonly freeCount: number;
+}
+
+/** What is chosen for a day; reads into the choices with the first bird as an instant. */
+export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
+  return z
+    .object({
+      processedOn: localDay({
+        ask: "Say on which day",
+        from: { day: hatchedOn, problem: `They hatch on ${hatchedOn}; choose a day after that` },
+      }),
+      startTime: clockTime,
+      birdCount: wholeNumber({ least: 1, most: 100_000, ask: "Say how many birds" }),
+      cutUpCount: wholeNumber({ most: 100_000, ask: "Say how many will be cut up; 0 if all stay whole" }),
+      peopleCount: wholeNumber({ least: 1, most: 100, ask: "Say how many people work" }),
+      coneCount: wholeNumber({ least: 1, most: 100, ask: "Say how many cones" }),
+      tablePlaceCount: wholeNumber({ least: 1, most: 100, ask: "Say how many can stand at the gut table" }),
+      breakMinutes: wholeNumber({ most: 600, ask: "Say how long the breaks are in all; 0 for none" }),
+      scaldSchool: choice(SCALD_SCHOOLS, "Choose how you scald"),
+      withdrawalSchool: choice(WITHDRAWAL_SCHOOLS, "Choose how you pull the feed"),
+    })
+    .transform(({ startTime, ...choices }, context) => {
+      const fault = (field: string, message: string) =>
+        context.addIssue({ code: "custom", path: [field], message });
+      const start = instantOf(choices.processedOn, startTime, timeZone);
+      if (choices.birdCount > freeCount) fault("birdCount", tooManyBirds(freeCount));
+      if (choices.cutUpCount > choices.birdCount)
+        fault("cutUpCount", `There are only ${choices.birdCount} birds to cut up`);
+      if (!start.exists) {
+        fault(
+          "startTime",
+          `The clocks change that night and ${startTime} does not come. Choose ${start.next} or later`,
+        );
+        return z.NEVER;
+      }
+      return { ...choices, startAt: start.at };
+    });
+}
+
+export function tooManyBirds(freeCount: number): string {
+  return freeCount <= 0
+    ? "All birds of this batch are dressed, lost or set for another day"
+    : `Only ${freeCount} are alive and not set for another day`;
+}

@@ -1,0 +1,93 @@
+import { redirect } from "react-router";
+import { dayForm, tooManyBirds } from "#app/days/plan/day-form.ts";
+import { PlanPage } from "#app/days/plan/plan-page.tsx";
+import { proposedChoices } from "#app/days/plan/proposed-choices.server.ts";
+import { planBasis, requireBatch } from "#app/server/day-reading.server.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { ButtonLink, EmptyPlace, PageHead } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+import type { Route } from "./+types/new-day.ts";
+
+export const meta = () => [{ title: "A new day · Pale Morning" }];
+
+function asked(request: Request, farm: Farm) {
+  const batch = requireBatch(new URL(request.url).searchParams.get("batch") ?? undefined);
+  const freeCount = farmFile().freeForDay(batch.id);
+  return { batch, setting: { timeZone: farm.timeZone, hatchedOn: batch.hatchedOn, freeCount } };
+}
+
+export function loader({ request }: Route.LoaderArgs) {
+  const farm = requireFarm();
+  const { searchParams } = new URL(request.url);
+  if (!searchParams.has("batch")) {
+    const choices = farmFile()
+      .batches()
+      .map(({ id, name }) => ({ id, name, freeCount: farmFile().freeForDay(id) }));
+    return { chooseFrom: choices.filter(({ freeCount }) => freeCount > 0) };
+  }
+  const { batch, setting } = asked(request, farm);
+  if (setting.freeCount <= 0) return { chooseFrom: [], noneFree: batch.name };
+  const standing = proposedChoices(farm, batch, setting.freeCount, searchParams.get("on"));
+  return {
+    chooseFrom: undefined,
+    batch,
+    setting,
+    standing,
+    basis: planBasis(farm, batch),
+    entryId: newEntryId(),
+  };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const farm = requireFarm();
+  const { batch, setting } = asked(request, farm);
+  const sent = await submitted(request, dayForm(setting));
+  if (!sent.ok) return sent.refusal;
+  const outcome = farmFile().addDay(sent.entry, batch.id, farm.timeZone, sent.value);
+  const faults = faultsOf(outcome, { "more-than-alive": { birdCount: tooManyBirds(setting.freeCount) } });
+  if (faults) return sent.refuse(faults);
+  return redirect(`/days/${farmFile().dayOfEntry(sent.entry.entryId)}/plan`, 303);
+}
+
+export default function NewDay({ loaderData, actionData }: Route.ComponentProps) {
+  if (loaderData.chooseFrom) {
+    return (
+      <div className="grid gap-5 p-4 md:p-6">
+        <PageHead title="Set a day" />
+        <EmptyPlace
+          heading={loaderData.chooseFrom.length > 0 ? "For which birds?" : "No bird is free"}
+          action={
+            <div className="flex flex-wrap gap-2">
+              {loaderData.chooseFrom.map(({ id, name, freeCount }) => (
+                <ButtonLink key={id} to={`/days/new?batch=${id}`}>
+                  {name}, {plural(freeCount, "bird")}
+                </ButtonLink>
+              ))}
+              {loaderData.chooseFrom.length === 0 && <ButtonLink to="/batches">To the batches</ButtonLink>}
+            </div>
+          }
+        >
+          <p>
+            {loaderData.chooseFrom.length > 0
+              ? "A day takes birds of one batch."
+              : `${loaderData.noneFree ? `All of ${loaderData.noneFree}` : "Every bird"} is dressed, lost or set for a day already. Add a batch, or change a day that is set.`}
+          </p>
+        </EmptyPlace>
+      </div>
+    );
+  }
+  const { batch, setting, standing, basis, entryId } = loaderData;
+  return (
+    <PlanPage
+      head={<PageHead title="A new day" line={`${batch.name}, ${plural(setting.freeCount, "bird")} free`} />}
+      basis={basis}
+      setting={setting}
+      standing={standing}
+      refusal={actionData}
+      entryId={entryId}
+      submit="Set this day"
+    />
+  );
+}

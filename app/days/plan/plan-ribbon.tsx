@@ -1,0 +1,48 @@
+import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { startOfDay } from "#core/calendar/farm-time.ts";
+import type { PlanForDate } from "#core/day/plan-for-date.ts";
+import { skyBetween } from "#core/sky/farm-sky.ts";
+import type { Place } from "#core/sky/sun.ts";
+
+const HOUR = 3_600_000;
+
+interface PlanRibbonProps {
+  planned: PlanForDate;
+  processedOn: string;
+  startAt: number;
+  place: Place;
+}
+
+/** The day on its sky, from the evening before to bedtime. */
+export function PlanRibbon({ planned: { plan, sun }, processedOn, startAt, place }: PlanRibbonProps) {
+  const show = useShow();
+  const { line, withdrawal, scald } = plan;
+  const midnight = startOfDay(processedOn, show.timeZone);
+  const feedOff = withdrawal.feedOffAt.value;
+  const from = Math.min(midnight - 6 * HOUR, feedOff - HOUR);
+  const to = Math.max(midnight + 22 * HOUR, line.nineInTenAt.value + 2 * HOUR);
+  const marks = [
+    { at: feedOff, label: "Feed off" },
+    ...(scald.burner.possible ? [{ at: scald.burner.safeAt.value, label: "Light burner" }] : []),
+    { at: startAt, label: "First bird" },
+    { at: line.evenChanceAt.value, label: "Even chance done" },
+    { at: line.nineInTenAt.value, label: "9 in 10" },
+    ...(sun.sunrise === undefined ? [] : [{ at: sun.sunrise, label: "sunrise" }]),
+    ...(sun.sunset === undefined ? [] : [{ at: sun.sunset, label: "sunset" }]),
+  ];
+  return (
+    <SkyRibbon
+      sky={skyBetween(from, to, place)}
+      marks={marks}
+      spans={[
+        { from: startAt, to: line.evenChanceAt.value, strength: "full" },
+        { from: line.evenChanceAt.value, to: line.nineInTenAt.value, strength: "half" },
+      ]}
+      sentence={`${show.longDay(processedOn)}: ${marks
+        .toSorted((one, other) => one.at - other.at)
+        .map((mark) => `${mark.label} ${show.dayTime(mark.at)}`)
+        .join(", ")}.`}
+    />
+  );
+}

@@ -1,0 +1,95 @@
+import { redirect } from "react-router";
+import { DayHead } from "#app/days/leaves.tsx";
+import { dayForm, tooManyBirds } from "#app/days/plan/day-form.ts";
+import { PlanPage } from "#app/days/plan/plan-page.tsx";
+import { planBasis, progressOf, requireDay } from "#app/server/day-reading.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { ButtonLink, Notice } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import type { Route } from "./+types/plan.ts";
+
+export const meta = () => [{ title: "Plan · Pale Morning" }];
+
+export function loader({ params }: Route.LoaderArgs) {
+  const { farm, day, batch } = requireDay(params.dayId);
+  const setting = {
+    timeZone: day.timeZone,
+    hatchedOn: batch.hatchedOn,
+    freeCount: farmFile().freeForDay(batch.id, day.id),
+  };
+  return {
+    day,
+    batchName: batch.name,
+    setting,
+    basis: planBasis(farm, batch),
+    entryId: newEntryId(),
+    kept: farmFile().keptPlan(day.id),
+    progress: progressOf(day),
+  };
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const { day, batch } = requireDay(params.dayId);
+  const freeCount = farmFile().freeForDay(batch.id, day.id);
+  const seen = Number(new URL(request.url).searchParams.get("seen"));
+  const sent = await submitted(
+    request,
+    dayForm({ timeZone: day.timeZone, hatchedOn: batch.hatchedOn, freeCount }),
+  );
+  if (!sent.ok) return sent.refusal;
+  const outcome = farmFile().changeDay(day.id, seen, day.timeZone, sent.value);
+  if (outcome === "saved") return redirect(`/days/${day.id}/plan`, 303);
+  const faults = {
+    "changed-meanwhile": {
+      "": "This plan was changed meanwhile, in another window or by somebody else. What you typed is still here; save it again if it should stand",
+    },
+    "day-settled": { "": "This day is settled. Open it again on its Settle leaf before you change its plan" },
+    "more-than-alive": { birdCount: tooManyBirds(freeCount) },
+  };
+  return sent.refuse(faults[outcome]);
+}
+
+export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
+  const { day, batchName, basis, setting, entryId, kept, progress } = loaderData;
+  const show = useShow();
+  const isOver = setting.freeCount < day.birdCount;
+  return (
+    <PlanPage
+      key={day.revision}
+      head={
+        <DayHead
+          dayId={day.id}
+          processedOn={day.processedOn}
+          line={`${plural(day.birdCount, "bird")} of ${batchName}`}
+        />
+      }
+      basis={basis}
+      setting={setting}
+      standing={day}
+      refusal={actionData}
+      action={`/days/${day.id}/plan?seen=${day.revision}`}
+      entryId={entryId}
+      submit="Save these choices"
+      beside={
+        <ButtonLink kind="plain" to={`/days/${day.id}/sheet`}>
+          Run sheet to print
+        </ButtonLink>
+      }
+    >
+      {isOver && (
+        <Notice tone="stop">
+          {day.birdCount} are planned and only {setting.freeCount} are left. Take fewer.
+        </Notice>
+      )}
+      {kept && (
+        <Notice tone="plain">
+          The plan as it stood when the day was started: {plural(kept.birdCount, "bird")}, done at even chance
+          by {show.time(kept.evenChanceAt)}, a whole day of {show.minutes(kept.wholeDayMinutes)}.
+          {progress.lastBirdAt && ` The last bird went into the chill at ${show.time(progress.lastBirdAt)}.`}
+        </Notice>
+      )}
+    </PlanPage>
+  );
+}

@@ -1,0 +1,107 @@
+import { Link } from "react-router";
+import { PlanRibbon } from "#app/days/plan/plan-ribbon.tsx";
+import { planBasis, requireDay } from "#app/server/day-reading.server.ts";
+import { choicesOf } from "#app/ui/day-choices.ts";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { planForDate } from "#core/day/plan-for-date.ts";
+import type { Route } from "./+types/run-sheet.ts";
+
+export const meta = () => [{ title: "Run sheet · Pale Morning" }];
+
+export function loader({ params }: Route.LoaderArgs) {
+  const { farm, day, batch } = requireDay(params.dayId);
+  return { day, batchName: batch.name, farmName: farm.name, basis: planBasis(farm, batch) };
+}
+
+/** The day on one page, to be taped to a wall and read with wet hands. */
+export default function RunSheet({ loaderData: { day, batchName, farmName, basis } }: Route.ComponentProps) {
+  const show = useShow();
+  const planned = planForDate(basis, day.processedOn, choicesOf(day));
+  const { plan, sun } = planned;
+  const { scald, line, withdrawal, chill } = plan;
+  const [least, most] = withdrawal.windowHours;
+  const seconds = (value: number) => show.value(value, "seconds");
+  const hours = [
+    { at: withdrawal.feedOffAt.value, what: "Pull the feed", more: "Leave the water until catching" },
+    ...(scald.burner.possible
+      ? [
+          {
+            at: scald.burner.safeAt.value,
+            what: "Light the burner",
+            more: `To ${show.temperature(scald.bath.value)}. Never a dry element; gas outdoors only`,
+          },
+        ]
+      : []),
+    { at: line.setUpAt, what: "Set up", more: "Knives, tables, water, ice; try every machine" },
+    ...(sun.sunrise === undefined ? [] : [{ at: sun.sunrise, what: "Sunrise", more: "" }]),
+    {
+      at: day.startAt,
+      what: "First bird",
+      more: `Off feed ${show.value(withdrawal.firstBirdHours.value, "hours")}; aim ${least} to ${most} h`,
+    },
+    {
+      at: line.evenChanceAt.value,
+      what: "Last bird in the chill, even chance",
+      more: `9 in 10 by ${show.time(line.nineInTenAt.value)}`,
+    },
+    { at: line.cleanAt.value, what: "Clean", more: "" },
+    ...(sun.sunset === undefined ? [] : [{ at: sun.sunset, what: "Sunset", more: "" }]),
+  ].toSorted((one, other) => one.at - other.at);
+  return (
+    <article className="grid max-w-page gap-5 bg-white p-4 md:p-8">
+      <p className="flex gap-4 print:hidden">
+        <Link to={`/days/${day.id}/plan`} className="underline">
+          Back to the plan
+        </Link>
+        <span className="text-soft">Print this page with your browser.</span>
+      </p>
+      <header>
+        <h1 className="text-4xl">{show.longDay(day.processedOn)}</h1>
+        <p className="text-xl">
+          {farmName}: {plural(day.birdCount, "bird")} of {batchName},{" "}
+          {day.cutUpCount === 0 ? "all whole" : `${day.cutUpCount} cut up`}.{" "}
+          {plural(day.peopleCount, "person", "people")}.
+        </p>
+      </header>
+      <PlanRibbon planned={planned} processedOn={day.processedOn} startAt={day.startAt} place={basis.place} />
+      <table className="w-full text-xl">
+        <caption className="pb-2 text-left font-display text-2xl">The hours</caption>
+        <tbody>
+          {hours.map(({ at, what, more }) => (
+            <tr key={what} className="border-t border-ink align-baseline">
+              <th scope="row" className="w-1/5 py-2 text-left font-mono font-semibold">
+                {show.dayTime(at)}
+              </th>
+              <td className="py-2 font-semibold">{what}</td>
+              <td className="py-2">{more}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="grid gap-4 text-xl sm:grid-cols-2">
+        <section>
+          <h2 className="text-2xl">Scald</h2>
+          <p>
+            <b className="font-mono">{show.temperature(scald.bath.value)}</b> for{" "}
+            <b className="font-mono">{seconds(scald.seconds.value)}</b>. Try from{" "}
+            {seconds(scald.secondsRange[0])}; not past {seconds(scald.secondsRange[1])}; never{" "}
+            {show.temperature(scald.skinCeilingCelsius)}. Wing feathers that slip out decide.
+          </p>
+        </section>
+        <section>
+          <h2 className="text-2xl">Chill</h2>
+          <p>
+            <b className="font-mono">{plural(chill.bags.value, "bag")}</b> of ice. Under{" "}
+            {show.temperature(4.4)} in {show.value(chill.hours.value, "hours")}; commonly quoted limit{" "}
+            {chill.quotedHours} h, your local rule decides. Probe the breast.
+          </p>
+        </section>
+      </div>
+      <p className="border-t border-ink pt-3 text-lg">
+        Scalding water, blades, drum, wet wires: know the breaker; children keep away from all four. A bird is
+        dead and still before the scald. A sick flock is not killed: stop, isolate, call a vet.
+      </p>
+    </article>
+  );
+}

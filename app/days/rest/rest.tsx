@@ -1,0 +1,139 @@
+import { DayHead } from "#app/days/leaves.tsx";
+import { now } from "#app/server/clock.server.ts";
+import { planOf, progressOf, requireDay } from "#app/server/day-reading.server.ts";
+import { Figure } from "#app/ui/figure.tsx";
+import { ButtonLink, EmptyPlace, Notice, Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { type RestStage, RIGOR_ONSET_HOURS, RIGOR_OVER_HOURS, restStage } from "#core/aging/rest.ts";
+import { input, reckoning } from "#core/reckoning/reckoning.ts";
+import { skyBetween } from "#core/sky/farm-sky.ts";
+import type { Route } from "./+types/rest.ts";
+
+export const meta = () => [{ title: "Rest · Pale Morning" }];
+
+const HOUR = 3_600_000;
+
+export function loader({ params }: Route.LoaderArgs) {
+  const { farm, day, batch } = requireDay(params.dayId);
+  const { firstBirdAt, lastBirdAt, done } = progressOf(day);
+  const at = now();
+  const head = {
+    dayId: day.id,
+    processedOn: day.processedOn,
+    line: `${plural(done, "bird")} of ${batch.name}`,
+  };
+  if (firstBirdAt === undefined || lastBirdAt === undefined) return { head, resting: undefined };
+  const overHours = RIGOR_OVER_HOURS[batch.kind];
+  const chillHours = planOf(farm, batch, day).plan.chill.hours;
+  const since = (from: number, which: string) =>
+    reckoning({
+      value: Math.max(0, at - from) / HOUR,
+      unit: "hours",
+      provenance: "measured",
+      inputs: [
+        input(`${which} bird into the chill`, from, "instant", "measured"),
+        input("now", at, "instant", "measured"),
+      ],
+      rule: `From the ${which} bird's tap until now.`,
+      source: "rest",
+    });
+  const readyAt = reckoning({
+    value: lastBirdAt + overHours * HOUR,
+    unit: "instant",
+    inputs: [
+      input("last bird into the chill", lastBirdAt, "instant", "measured"),
+      input("until rigor lets go", overHours, "hours", "our default"),
+    ],
+    rule: "Last bird into the chill, plus the time rigor takes to come and go. Old birds take longer. Our guess until your farm knows better: a leg that bends freely decides.",
+    source: "rest",
+  });
+  const place = { latitude: farm.latitudeMicrodegrees / 1e6, longitude: farm.longitudeMicrodegrees / 1e6 };
+  return {
+    head,
+    resting: {
+      at,
+      firstHours: since(firstBirdAt, "first"),
+      lastHours: since(lastBirdAt, "last"),
+      stage: restStage((at - lastBirdAt) / HOUR, batch.kind),
+      readyAt,
+      chillHours,
+      coldAt: lastBirdAt + chillHours.value * HOUR,
+      lastBirdAt,
+      rigorAt: firstBirdAt + RIGOR_ONSET_HOURS * HOUR,
+      sky: skyBetween(
+        firstBirdAt - HOUR,
+        Math.max(readyAt.value + 4 * HOUR, Math.min(at, readyAt.value + 24 * HOUR) + HOUR),
+        place,
+      ),
+    },
+  };
+}
+
+const SAYS: Readonly<Record<RestStage, string>> = {
+  "before-rigor": "They may be cooked this very hour, before they stiffen. After that, wait.",
+  "in-rigor": "Not yet: frozen or cooked now, they will be tough. Keep them cold and leave them.",
+  rested: "They have rested. They may be frozen, cooked or cut up.",
+};
+
+export default function Rest({ loaderData: { head, resting } }: Route.ComponentProps) {
+  const show = useShow();
+  return (
+    <div className="grid max-w-page gap-5 p-4 md:p-6">
+      <DayHead {...head} />
+      {!resting && (
+        <EmptyPlace
+          heading="No bird is resting yet"
+          action={<ButtonLink to={`/days/${head.dayId}/run`}>To the run</ButtonLink>}
+        >
+          <p>
+            Each bird that is tapped into the chill begins its rest. Here you see how long they have had and
+            when they may be frozen or cooked.
+          </p>
+          <p>
+            If you worked without tapping, rest them about a day from the last bird, two days for old ones,
+            and go on to Pack.
+          </p>
+        </EmptyPlace>
+      )}
+      {resting && (
+        <>
+          <SkyRibbon
+            sky={resting.sky}
+            marks={[
+              { at: resting.rigorAt, label: "stiffening" },
+              { at: resting.coldAt, label: `under ${show.temperature(4.4)}` },
+              { at: resting.readyAt.value, label: "rested" },
+              { at: resting.at, label: "now", tone: "now" },
+            ]}
+            spans={[{ from: resting.lastBirdAt, to: resting.readyAt.value, strength: "half" }]}
+            sentence={`Resting until ${show.dayTime(resting.readyAt.value)}.`}
+          />
+          <Notice tone={resting.stage === "rested" ? "plain" : "heed"}>
+            <p className="font-display text-xl">{SAYS[resting.stage]}</p>
+          </Notice>
+          <Sheet heading="Their rest" className="max-w-prose">
+            <Figure
+              label="Rested so far, last bird to first"
+              reckoning={resting.lastHours}
+              to={resting.firstHours}
+            />
+            <Figure label="May be frozen or cooked from" reckoning={resting.readyAt} />
+            <Figure
+              label={`A heavy bird takes this long to ${show.temperature(4.4)}`}
+              reckoning={resting.chillHours}
+              size="small"
+              note={
+                <p className="text-soft">
+                  The last went in at {show.dayTime(resting.lastBirdAt)}, so look with a probe at{" "}
+                  {show.dayTime(resting.coldAt)}. Your local rule decides.
+                </p>
+              }
+            />
+          </Sheet>
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,116 @@
+import { Form } from "react-router";
+import type { Tap, TapKind } from "#app/days/run/use-taps.ts";
+import { Figure } from "#app/ui/figure.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import type { RunProgress } from "#core/day/run-progress.ts";
+
+interface TapButtonProps {
+  dayId: number;
+  kind: TapKind;
+  /** Made by the page that shows it, so that this very button pressed twice without JavaScript counts once. */
+  entryId: string;
+  onTap: ((kind: TapKind) => void) | undefined;
+  className: string;
+  children: string;
+}
+
+/** One tap: at once with JavaScript, a plain form without. */
+export function TapButton({ dayId, kind, entryId, onTap, className, children }: TapButtonProps) {
+  return (
+    <Form
+      method="post"
+      action={`/days/${dayId}/run/tap`}
+      onSubmit={(event) => {
+        if (!onTap) return;
+        event.preventDefault();
+        onTap(kind);
+      }}
+    >
+      <input type="hidden" name="entryId" value={entryId} />
+      <input type="hidden" name="kind" value={kind} />
+      <button type="submit" className={`w-full rounded-sheet font-semibold ${className}`}>
+        {children}
+      </button>
+    </Form>
+  );
+}
+
+/** Every bird of the day as a mark: filled when it is in the chill. */
+export function BirdStrip({ done, planned }: { done: number; planned: number }) {
+  const all = Math.max(done, planned);
+  return (
+    <div className="flex h-10 gap-px" role="img" aria-label={`${done} of ${all} in the chill`}>
+      {Array.from({ length: all }, (_, index) => (
+        <span
+          // biome-ignore lint/suspicious/noArrayIndexKey: a bird is its place in the row
+          key={index}
+          className="grow"
+          style={{
+            background: index < done ? "var(--yard-text)" : "var(--yard-card)",
+            border: "1px solid var(--yard-edge)",
+          }}
+        />
+      ))}
+    </div>
+  );
+}
+
+/** When the day will be done at its present pace, with its working. */
+export function DoneAbout({
+  progress,
+  keptEvenChanceAt,
+}: {
+  progress: RunProgress;
+  keptEvenChanceAt: number | undefined;
+}) {
+  const show = useShow();
+  if (!progress.doneAt) return null;
+  const behind =
+    keptEvenChanceAt === undefined ? 0 : Math.round((progress.doneAt.value - keptEvenChanceAt) / 60_000);
+  return (
+    <div className="rounded-sheet bg-leaf px-4 text-ink">
+      <Figure
+        label="Done about, at the pace of the last birds"
+        reckoning={progress.doneAt}
+        beside={
+          Math.abs(behind) < 5 || keptEvenChanceAt === undefined
+            ? "as planned"
+            : `${show.minutes(Math.abs(behind))} ${behind > 0 ? "behind" : "ahead of"} plan`
+        }
+      />
+    </div>
+  );
+}
+
+/** The last few things that happened, so that a slip is seen. */
+export function Lately({ taps }: { taps: readonly Tap[] }) {
+  const show = useShow();
+  const words: Record<TapKind, string> = {
+    start: "Started",
+    bird: "Bird into the chill",
+    pause: "Pause",
+    resume: "On again",
+    note: "",
+    finish: "Finished",
+  };
+  if (taps.length === 0) return null;
+  return (
+    <section aria-label="Lately">
+      <h2 className="text-lg">Lately</h2>
+      <ol className="pt-1">
+        {taps
+          .slice(-6)
+          .toReversed()
+          .map((tap) => (
+            <li key={tap.entryId} className="flex gap-4 py-1">
+              <span className="yard-soft font-mono">{show.time(tap.at)}</span>
+              <span>
+                {tap.kind === "note" ? tap.note : words[tap.kind]}
+                {tap.isWaiting && <span className="yard-soft"> · kept on this phone, not sent yet</span>}
+              </span>
+            </li>
+          ))}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,281 @@
+import { useEffect, useState } from "react";
+import { Form, Link } from "react-router";
+import { BirdStrip, DoneAbout, Lately, TapButton } from "#app/days/run/run-yard.tsx";
+import { type TapKind, useTaps } from "#app/days/run/use-taps.ts";
+import { now } from "#app/server/clock.server.ts";
+import { requireDay } from "#app/server/day-reading.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { newEntryId } from "#app/server/submitted.server.ts";
+import { plural } from "#app/ui/show.ts";
+import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { runProgress } from "#core/day/run-progress.ts";
+import { skyBetween } from "#core/sky/farm-sky.ts";
+import type { Route } from "./+types/run.ts";
+
+export const meta = () => [{ title: "Run · Pale Morning" }];
+
+export function loader({ params }: Route.LoaderArgs) {
+  const { farm, day, batch } = requireDay(params.dayId);
+  const events = farmFile().run.events(day.id);
+  const at = now();
+  const from = Math.min(day.startAt, events[0]?.at ?? at, at) - HOUR;
+  const place = { latitude: farm.latitudeMicrodegrees / 1e6, longitude: farm.longitudeMicrodegrees / 1e6 };
+  return {
+    day,
+    batchName: batch.name,
+    events,
+    now: at,
+    kept: farmFile().keptPlan(day.id),
+    sky: skyBetween(from, Math.max(from + 12 * HOUR, at + 2 * HOUR), place),
+    ids: {
+      start: newEntryId(),
+      bird: newEntryId(),
+      pause: newEntryId(),
+      note: newEntryId(),
+      finish: newEntryId(),
+    },
+  };
+}
+
+const HOUR = 3_600_000;
+const TICK_MILLISECONDS = 1000;
+
+export default function Run({ loaderData }: Route.ComponentProps) {
+  const { day, events, kept, sky, ids, batchName } = loaderData;
+  const show = useShow();
+  const isReady = useIsReady();
+  const clock = useClock(loaderData.now);
+  const { taps, tap, takeBack, refusal } = useTaps(day.id, events);
+  const [light, setLight] = useState<"night" | "sun">("night");
+  const progress = runProgress(taps, day.birdCount, clock);
+  const { state, done, toGo } = progress;
+  const lastTap = taps.at(-1);
+  const onTap = isReady ? (kind: TapKind) => tap(kind, clock) : undefined;
+  const undo = () => lastTap && takeBack(lastTap, clock);
+  const isOpen = state === "running" || state === "paused";
+  useKeys(isOpen, {
+    " ": () => onTap?.("bird"),
+    u: undo,
+    p: () => onTap?.(state === "paused" ? "resume" : "pause"),
+  });
+  const plainButton = "yard-card min-h-16 px-5 text-lg";
+  return (
+    <div className="yard grid min-h-dvh content-start gap-4 p-4 md:p-6" data-light={light}>
+      <header className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
+        <h1 className="text-2xl">
+          {state === "not started" ? show.longDay(day.processedOn) : `${done} in the chill, ${toGo} to go`}
+        </h1>
+        <p className="yard-soft">
+          {plural(day.birdCount, "bird")} of {batchName} ·{" "}
+          <Link to={`/days/${day.id}/plan`} className="underline">
+            plan
+          </Link>{" "}
+          ·{" "}
+          <Link to={`/days/${day.id}/rest`} className="underline">
+            rest
+          </Link>{" "}
+          ·{" "}
+          <button
+            type="button"
+            className="underline"
+            onClick={() => setLight(light === "night" ? "sun" : "night")}
+          >
+            {light === "night" ? "full sun" : "dark"}
+          </button>
+        </p>
+      </header>
+      <BirdStrip done={done} planned={day.birdCount} />
+      {refusal && (
+        <p role="alert" className="border-l-4 border-barn bg-blush px-4 py-2 text-ink">
+          {refusal}
+        </p>
+      )}
+      {state === "not started" && (
+        <TapButton
+          dayId={day.id}
+          kind="start"
+          entryId={ids.start}
+          onTap={onTap}
+          className="yard-do min-h-32 text-2xl"
+        >
+          Start the day
+        </TapButton>
+      )}
+      {isOpen && (
+        <>
+          <TapButton
+            dayId={day.id}
+            kind="bird"
+            entryId={ids.bird}
+            onTap={onTap}
+            className="yard-do min-h-40 text-3xl"
+          >
+            Bird into the chill
+          </TapButton>
+          <div className="grid grid-cols-2 gap-3">
+            {lastTap && (
+              <Form
+                method="post"
+                action={`/days/${day.id}/run/undo`}
+                onSubmit={(event) => {
+                  if (!isReady) return;
+                  event.preventDefault();
+                  undo();
+                }}
+              >
+                <input type="hidden" name="entryId" value={lastTap.entryId} />
+                <button type="submit" className={`w-full rounded-sheet font-semibold ${plainButton}`}>
+                  Undo
+                </button>
+              </Form>
+            )}
+            <TapButton
+              dayId={day.id}
+              kind={state === "paused" ? "resume" : "pause"}
+              entryId={ids.pause}
+              onTap={onTap}
+              className={plainButton}
+            >
+              {state === "paused" ? "Go on" : "Pause"}
+            </TapButton>
+          </div>
+          {state === "paused" && <p className="text-lg">Paused. The pace leaves pauses out.</p>}
+          <DoneAbout progress={progress} keptEvenChanceAt={kept?.evenChanceAt} />
+          {toGo === 0 && (
+            <p className="text-lg">All {day.birdCount} are in. Tap on if there are more, or finish.</p>
+          )}
+        </>
+      )}
+      {state === "finished" && (
+        <p className="text-lg">
+          Finished at {show.time(progress.finishedAt!)}, {plural(done, "bird")} in the chill.{" "}
+          <Link to={`/days/${day.id}/rest`} className="underline">
+            See how long they must rest
+          </Link>
+          .
+        </p>
+      )}
+      {state !== "not started" && (
+        <SkyRibbon
+          sky={sky}
+          marks={[
+            { at: clock, label: "now", tone: "now" },
+            ...(progress.doneAt ? [{ at: progress.doneAt.value, label: "done about" }] : []),
+          ]}
+          spans={
+            progress.firstBirdAt
+              ? [
+                  {
+                    from: progress.startedAt ?? progress.firstBirdAt,
+                    to: progress.lastBirdAt ?? clock,
+                    strength: "full" as const,
+                  },
+                ]
+              : []
+          }
+          sentence={`The day so far: ${done} in the chill.`}
+        />
+      )}
+      <Note
+        dayId={day.id}
+        entryId={ids.note}
+        onNote={isReady ? (note) => tap("note", clock, note) : undefined}
+      />
+      <Lately taps={taps} />
+      {isOpen && (
+        <TapButton dayId={day.id} kind="finish" entryId={ids.finish} onTap={onTap} className={plainButton}>
+          Finish the day
+        </TapButton>
+      )}
+      {state === "finished" && lastTap?.kind === "finish" && (
+        <Form method="post" action={`/days/${day.id}/run/undo`}>
+          <input type="hidden" name="entryId" value={lastTap.entryId} />
+          <button type="submit" className={`w-full rounded-sheet font-semibold ${plainButton}`}>
+            Not finished after all
+          </button>
+        </Form>
+      )}
+      <p className="yard-soft text-sm">
+        Scalding water, blades, drum and wet wires: everyone knows where the breaker is, and children keep
+        away from all four. A sick flock is not killed: stop, isolate, call a vet.
+      </p>
+    </div>
+  );
+}
+
+function Note({
+  dayId,
+  entryId,
+  onNote,
+}: {
+  dayId: number;
+  entryId: string;
+  onNote: ((note: string) => void) | undefined;
+}) {
+  return (
+    <Form
+      method="post"
+      action={`/days/${dayId}/run/tap`}
+      className="grid grid-cols-3 gap-3"
+      onSubmit={(event) => {
+        if (!onNote) return;
+        event.preventDefault();
+        const form = event.currentTarget;
+        const note = String(new FormData(form).get("note") ?? "").trim();
+        if (note) onNote(note);
+        form.reset();
+      }}
+    >
+      <input type="hidden" name="entryId" value={entryId} />
+      <input type="hidden" name="kind" value="note" />
+      <input
+        name="note"
+        aria-label="Note"
+        placeholder="A note, such as: skin tore, too hot"
+        maxLength={1000}
+        autoComplete="off"
+        className="yard-card col-span-2 min-h-16 rounded-sheet px-4 text-lg placeholder:text-fog"
+      />
+      <button type="submit" className="yard-card min-h-16 rounded-sheet text-lg font-semibold">
+        Write down
+      </button>
+    </Form>
+  );
+}
+
+/** Whether JavaScript has taken over. */
+function useIsReady(): boolean {
+  const [isReady, setIsReady] = useState(false);
+  useEffect(() => setIsReady(true), []);
+  return isReady;
+}
+
+/** The server's clock, ticking here. */
+function useClock(serverNow: number): number {
+  const [clock, setClock] = useState(serverNow);
+  useEffect(() => {
+    const offset = serverNow - Date.now();
+    setClock(Date.now() + offset);
+    const timer = setInterval(() => setClock(Date.now() + offset), TICK_MILLISECONDS);
+    return () => clearInterval(timer);
+  }, [serverNow]);
+  return clock;
+}
+
+/** One key for each one-tap action, so that a pedal can drive it. */
+function useKeys(isOn: boolean, actions: Readonly<Record<string, () => void>>) {
+  useEffect(() => {
+    if (!isOn) return;
+    const onKey = (event: KeyboardEvent) => {
+      const isElsewhere =
+        event.target instanceof HTMLElement && event.target.matches("input, textarea, button, a, summary");
+      const action = isElsewhere || event.repeat ? undefined : actions[event.key];
+      if (!action) return;
+      event.preventDefault();
+      action();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  });
+}

@@ -1,0 +1,66 @@
+import { data, redirect } from "react-router";
+import { z } from "zod";
+import { refuseSettled } from "#app/days/run/refuse-settled.ts";
+import { now } from "#app/server/clock.server.ts";
+import { planOf, progressOf, requireDay } from "#app/server/day-reading.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { formFields } from "#app/server/submitted.server.ts";
+import { entryId } from "#app/ui/read-field.ts";
+import { milligramsFromKilograms } from "#core/quantity/conversion.ts";
+import type { KeptPlan } from "#db/day/day-queries.server.ts";
+import type { Route } from "./+types/tap.ts";
+
+const Tap = z.object({
+  entryId,
+  kind: z.enum(["start", "bird", "pause", "resume", "note", "finish"]),
+  note: z.string().trim().max(1000).default(""),
+  at: z
+    .string()
+    .regex(/^\d{12,14}$/)
+    .transform(Number)
+    .optional(),
+  answer: z.enum(["json"]).optional(),
+});
+
+/** A phone's clock may be ahead by this much; past it the tap counts as of now. */
+const CLOCK_SLACK_MILLISECONDS = 60_000;
+
+/** One thing that happened on the day. The same tap sent again is counted once. */
+export async function action({ request, params }: Route.ActionArgs) {
+  const { farm, day, batch } = requireDay(params.dayId);
+  const tap = Tap.safeParse(Object.fromEntries(await formFields(request)));
+  if (!tap.success) throw data("That tap can't be read. Load the page again.", { status: 400 });
+  const { kind, note, answer } = tap.data;
+  if (kind === "note" && note === "") {
+    return answer
+      ? new Response("A note needs a word.", { status: 422 })
+      : redirect(`/days/${day.id}/run`, 303);
+  }
+  const at = Math.min(tap.data.at ?? now(), now() + CLOCK_SLACK_MILLISECONDS);
+  const entry = { entryId: tap.data.entryId, at: now() };
+  const { run } = farmFile();
+  const isFirst = kind === "start" || (kind === "bird" && progressOf(day).state === "not started");
+  if (isFirst && kind === "bird")
+    run.start({ ...entry, entryId: `${entry.entryId.slice(0, 58)}-start` }, day.id, at, keptPlan());
+  const outcome =
+    kind === "start"
+      ? run.start(entry, day.id, at, keptPlan())
+      : run.record(entry, day.id, { kind, at, note });
+  if (!outcome.recorded && outcome.reason === "day-settled") return refuseSettled(answer !== undefined);
+  return answer ? new Response("kept") : redirect(`/days/${day.id}/run`, 303);
+
+  function keptPlan(): KeptPlan {
+    const { plan, forecast } = planOf(farm, batch, day);
+    return {
+      keptAt: at,
+      birdCount: day.birdCount,
+      startAt: day.startAt,
+      evenChanceAt: Math.round(plan.line.evenChanceAt.value),
+      wholeDayMinutes: Math.round(plan.line.wholeDayMinutes.value),
+      feedOffAt: Math.round(plan.withdrawal.feedOffAt.value),
+      liveMeanMilligrams: milligramsFromKilograms(forecast.live.value),
+      dressedMeanMilligrams: milligramsFromKilograms(forecast.dressed.value),
+      iceBagCount: plan.chill.bags.value,
+    };
+  }
+}

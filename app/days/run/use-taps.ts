@@ -1,0 +1,140 @@
+import { useCallback, useEffect, useRef, useState } from "react";
+import { useRevalidator } from "react-router";
+import { z } from "zod";
+import type { RunEventKind } from "#core/day/run-progress.ts";
+
+export type TapKind = RunEventKind;
+
+/** Something that was tapped; waiting as long as the farm's machine has not answered for it. */
+export interface Tap {
+  readonly entryId: string;
+  readonly kind: TapKind;
+  readonly at: number;
+  readonly note: string;
+  readonly isWaiting?: boolean;
+}
+
+const RETRY_MILLISECONDS = 3000;
+const Waiting = z.array(
+  z.object({
+    entryId: z.string(),
+    kind: z.enum(["start", "bird", "pause", "resume", "note", "finish"]),
+    at: z.number(),
+    note: z.string(),
+    undoes: z.string().optional(),
+  }),
+);
+/** What waits to be sent: a tap, or with `undoes` the taking back of one. */
+type Waiting = z.output<typeof Waiting>[number];
+
+/**
+ * Taps that answer at once and are sent one after another, kept on the phone until each was answered.
+ * Each has its id from here, so a tap sent again is counted once.
+ */
+export function useTaps(dayId: number, recorded: readonly Tap[]) {
+  const key = `pale-morning-taps-${dayId}`;
+  const [waiting, setWaiting] = useState<readonly Waiting[]>([]);
+  const [refusal, setRefusal] = useState<string>();
+  const { revalidate } = useRevalidator();
+  const isSending = useRef(false);
+
+  const keep = useCallback(
+    (change: (taps: readonly Waiting[]) => readonly Waiting[]) => {
+      const next = change(readWaiting(key));
+      localStorage.setItem(key, JSON.stringify(next));
+      setWaiting(next);
+    },
+    [key],
+  );
+
+  const send = useCallback(async () => {
+    if (isSending.current) return;
+    isSending.current = true;
+    try {
+      for (let next = readWaiting(key)[0]; next; next = readWaiting(key)[0]) {
+        const { entryId } = next;
+        const answer = await post(dayId, next);
+        if (answer.isAnswered) keep((taps) => taps.filter((tap) => tap.entryId !== entryId));
+        setRefusal(answer.refusal);
+        if (!answer.isAnswered) break;
+      }
+    } finally {
+      isSending.current = false;
+      revalidate();
+    }
+  }, [dayId, key, keep, revalidate]);
+
+  useEffect(() => {
+    setWaiting(readWaiting(key));
+    const retry = () => {
+      if (readWaiting(key).length > 0) send();
+    };
+    retry();
+    const timer = setInterval(retry, RETRY_MILLISECONDS);
+    window.addEventListener("online", retry);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener("online", retry);
+    };
+  }, [key, send]);
+
+  const tap = useCallback(
+    (kind: TapKind, at: number, note = "") => {
+      keep((taps) => [...taps, { entryId: newId(), kind, at, note }]);
+      navigator.vibrate?.(30);
+      send();
+    },
+    [keep, send],
+  );
+
+  /** Takes a tap back. It waits its turn behind the tap itself, so that the two can't cross. */
+  const takeBack = useCallback(
+    ({ entryId, kind }: Tap, at: number) => {
+      keep((taps) => [...taps, { entryId: newId(), kind, at, note: "", undoes: entryId }]);
+      send();
+    },
+    [keep, send],
+  );
+
+  const known = new Set(recorded.map((one) => one.entryId));
+  const undone = new Set(waiting.map((one) => one.undoes));
+  const unsent = waiting
+    .filter((one) => one.undoes === undefined && !known.has(one.entryId))
+    .map((one) => ({ ...one, isWaiting: true }));
+  return { taps: [...recorded, ...unsent].filter((one) => !undone.has(one.entryId)), tap, takeBack, refusal };
+}
+
+/** randomUUID is only there on secure pages; a phone on the farm's own network may have none. */
+function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  return Array.from(bytes, (byte) => byte.toString(16).padStart(2, "0")).join("");
+}
+
+function readWaiting(key: string): readonly Waiting[] {
+  try {
+    return Waiting.parse(JSON.parse(localStorage.getItem(key) ?? "[]"));
+  } catch {
+    return [];
+  }
+}
+
+/** Sends one thing that waits. Not answered means to try again; a refusal is an answer too. */
+async function post(
+  dayId: number,
+  { undoes, entryId, kind, at, note }: Waiting,
+): Promise<{ isAnswered: boolean; refusal: string | undefined }> {
+  const body = new FormData();
+  const fields = undoes === undefined ? { entryId, kind, at, note } : { entryId: undoes };
+  for (const [name, value] of Object.entries({ ...fields, answer: "json" })) body.set(name, String(value));
+  try {
+    const response = await fetch(`/days/${dayId}/run/${undoes === undefined ? "tap" : "undo"}`, {
+      method: "POST",
+      body,
+    });
+    if (response.ok) return { isAnswered: true, refusal: undefined };
+    if (response.status >= 500) return { isAnswered: false, refusal: undefined };
+    return { isAnswered: true, refusal: await response.text() };
+  } catch {
+    return { isAnswered: false, refusal: undefined };
+  }
+}

@@ -1,0 +1,61 @@
+import { redirect } from "react-router";
+import { z } from "zod";
+import { DayHead } from "#app/days/leaves.tsx";
+import { requireDay } from "#app/server/day-reading.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { FarmForm, TextField } from "#app/ui/farm-form.tsx";
+import { money, words } from "#app/ui/read-field.ts";
+import { Sheet } from "#app/ui/sheet.tsx";
+import type { Route } from "./+types/add-cost.ts";
+
+export const meta = () => [{ title: "A cost of the day · Pale Morning" }];
+
+const dayCostForm = z.object({
+  what: words(200, "Say what it was for, such as ice"),
+  amount: money("Say how much it was"),
+});
+
+export function loader({ params }: Route.LoaderArgs) {
+  const { day, batch } = requireDay(params.dayId);
+  return { day, batchName: batch.name, entryId: newEntryId() };
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const { day } = requireDay(params.dayId);
+  const sent = await submitted(request, dayCostForm);
+  if (!sent.ok) return sent.refusal;
+  const outcome = farmFile().settling.addCost(sent.entry, day.id, {
+    what: sent.value.what,
+    amountCents: sent.value.amount,
+  });
+  const faults = faultsOf(outcome, {
+    "day-settled": { "": "This day is settled. Open it again on its Settle leaf first" },
+  });
+  return faults ? sent.refuse(faults) : redirect(`/days/${day.id}/settle`, 303);
+}
+
+export default function AddCost({
+  loaderData: { day, batchName, entryId },
+  actionData,
+}: Route.ComponentProps) {
+  return (
+    <div className="grid max-w-page gap-5 p-4 md:p-6">
+      <DayHead dayId={day.id} processedOn={day.processedOn} line={batchName} />
+      <Sheet heading="A cost of this day alone" className="max-w-prose">
+        <FarmForm schema={dayCostForm} refusal={actionData} entryId={entryId} submit="Write it down">
+          {(fields) => (
+            <>
+              <TextField
+                field={fields.what}
+                label="What for"
+                hint="Ice, propane, shrink bags, hire of the plucker"
+              />
+              <TextField field={fields.amount} label="How much" inputMode="decimal" />
+            </>
+          )}
+        </FarmForm>
+      </Sheet>
+    </div>
+  );
+}

@@ -1,0 +1,28 @@
+import { planOf, requireDay, settlementOf } from "#app/server/day-reading.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import type { Route } from "./+types/day-json.ts";
+
+/** All of a day: what was chosen, what happened, what was weighed, and what was worked out from it with its working. */
+export function loader({ params }: Route.LoaderArgs) {
+  const { farm, day, batch } = requireDay(params.dayId);
+  const file = farmFile();
+  const whole = {
+    format: "pale-morning-day",
+    version: 1,
+    farm: { name: farm.name, time_zone: farm.timeZone, currency: farm.currency },
+    batch,
+    day,
+    plan: planOf(farm, batch, day).plan,
+    kept_plan: file.keptPlan(day.id) ?? null,
+    events: file.run.events(day.id),
+    carcasses: file.pack.carcasses(day.id),
+    costs: file.settling.costs(day.id),
+    settlement: settlementOf(farm, batch, day).settlement ?? null,
+  };
+  return new Response(JSON.stringify(whole, null, 2), {
+    headers: {
+      "Content-Type": "application/json; charset=utf-8",
+      "Content-Disposition": `attachment; filename="day-${day.processedOn}.json"`,
+    },
+  });
+}

@@ -1,0 +1,240 @@
+import { Form, redirect } from "react-router";
+import { DayHead } from "#app/days/leaves.tsx";
+import { CostTable } from "#app/days/settle/cost-table.tsx";
+import { settleForm } from "#app/days/settle/settle-form.ts";
+import { requireDay, settlementOf } from "#app/server/day-reading.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { FarmForm, TextField } from "#app/ui/farm-form.tsx";
+import { Figure } from "#app/ui/figure.tsx";
+import { Button, ButtonLink, EmptyPlace, Notice, Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import type { Route } from "./+types/settle.ts";
+
+export const meta = () => [{ title: "Settle · Pale Morning" }];
+
+export function loader({ params }: Route.LoaderArgs) {
+  const { farm, day, batch } = requireDay(params.dayId);
+  return {
+    day,
+    batch,
+    unitSystem: farm.unitSystem,
+    costs: farmFile().settling.costs(day.id),
+    kept: farmFile().keptPlan(day.id),
+    hasKit: farmFile().kit().length > 0,
+    entryId: newEntryId(),
+    ...settlementOf(farm, batch, day),
+  };
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const { farm, day } = requireDay(params.dayId);
+  const sent = await submitted(request, settleForm(farm.unitSystem));
+  if (!sent.ok) return sent.refusal;
+  const { workHours, liveMean } = sent.value;
+  const outcome = farmFile().settling.settle(sent.entry, day.id, {
+    workMinutes: workHours === null ? null : Math.round(workHours * 60),
+    liveMeanMilligrams: liveMean,
+  });
+  const faults = faultsOf(outcome, {
+    "day-settled": { "": "This day is settled already. Load the page again to see it" },
+    "nothing-packed": { "": "No bird has been weighed yet. Weigh them on the Pack leaf first" },
+  });
+  return faults ? sent.refuse(faults) : redirect(`/days/${day.id}/settle`, 303);
+}
+
+export default function Settle({ loaderData, actionData }: Route.ComponentProps) {
+  const { day, batch, settlement, stillAlive, live, costs } = loaderData;
+  const head = (
+    <DayHead
+      dayId={day.id}
+      processedOn={day.processedOn}
+      line={`${batch.name}${day.settledEntryId ? " · settled" : ""}`}
+    />
+  );
+  if (!settlement) {
+    return (
+      <div className="grid max-w-page gap-5 p-4 md:p-6">
+        {head}
+        <EmptyPlace
+          heading="Nothing to settle yet"
+          action={<ButtonLink to={`/days/${day.id}/pack`}>Weigh the birds</ButtonLink>}
+        >
+          <p>
+            When the birds are weighed, this leaf says what they yielded and what a bird and a pound cost, in
+            three ways of counting.
+          </p>
+        </EmptyPlace>
+      </div>
+    );
+  }
+  return (
+    <div className="grid gap-5 p-4 md:p-6">
+      {head}
+      <div className="grid gap-5 lg:grid-cols-3">
+        <div className="grid content-start gap-5 lg:col-span-2">
+          <CostTable settlement={settlement} hasKit={loaderData.hasKit} />
+          {stillAlive > 0 && (
+            <Notice>
+              {plural(stillAlive, "bird")} of {batch.name} {stillAlive === 1 ? "is" : "are"} still alive and{" "}
+              {stillAlive === 1 ? "bears its" : "bear their"} share, so this day's part moves a little with
+              every bag of feed until the last one is dressed.
+            </Notice>
+          )}
+          <Close {...loaderData} refusal={actionData} />
+        </div>
+        <div className="grid content-start gap-5">
+          <Sheet heading="What they yielded">
+            <Figure label="Dressed, mean, as packed" reckoning={settlement.dressedMean} />
+            <Figure label="Live, mean" reckoning={live} />
+            <Figure label="Dressed of live" reckoning={settlement.dressedYield} />
+            {settlement.feedPerKilogramDressed ? (
+              <Figure
+                label="Feed for each pound or kilogram dressed"
+                reckoning={settlement.feedPerKilogramDressed}
+              />
+            ) : (
+              <p className="py-3 text-sm">
+                No feed is written down for {batch.name}, so feed for a pound dressed can't be told.{" "}
+              </p>
+            )}
+          </Sheet>
+          <DayCosts day={day} costs={costs} />
+          <Kept {...loaderData} />
+          <Sheet heading="Take it with you">
+            <div className="flex flex-wrap gap-3">
+              <a
+                className="inline-flex min-h-12 items-center underline"
+                href={`/days/${day.id}/day.csv`}
+                download
+              >
+                The birds as CSV
+              </a>
+              <a
+                className="inline-flex min-h-12 items-center underline"
+                href={`/days/${day.id}/day.json`}
+                download
+              >
+                The whole day as JSON
+              </a>
+            </div>
+          </Sheet>
+        </div>
+      </div>
+    </div>
+  );
+}
+
+type Loaded = Route.ComponentProps["loaderData"];
+
+function Close({
+  day,
+  unitSystem,
+  entryId,
+  loggedMinutes,
+  live,
+  refusal,
+}: Loaded & { refusal: Route.ComponentProps["actionData"] }) {
+  const show = useShow();
+  if (day.settledEntryId) {
+    return (
+      <Sheet heading="Settled">
+        <p className="pb-3">Its birds, weights and costs stand. Open it again to mend something.</p>
+        <Form method="post" action={`/days/${day.id}/settle/reopen`}>
+          <Button kind="plain">Open this day again</Button>
+        </Form>
+      </Sheet>
+    );
+  }
+  return (
+    <Sheet heading="Close the day">
+      <FarmForm schema={settleForm(unitSystem)} refusal={refusal} entryId={entryId} submit="Settle this day">
+        {(fields) => (
+          <div className="grid gap-4 sm:grid-cols-2">
+            <TextField
+              field={fields.workHours}
+              label="Hours worked, all people together"
+              hint={`Left empty: ${show.value(loggedMinutes.value, "minutes")}, from ${loggedMinutes.inputs[1]?.provenance === "measured" ? "the day's log" : "the plan"}`}
+              unit="h"
+              inputMode="decimal"
+            />
+            <TextField
+              field={fields.liveMean}
+              label="Live mean that morning, if weighed"
+              hint={`Left empty: ${show.value(live.value, "live kg")}, as expected`}
+            />
+          </div>
+        )}
+      </FarmForm>
+    </Sheet>
+  );
+}
+
+function DayCosts({ day, costs }: Pick<Loaded, "day" | "costs">) {
+  const show = useShow();
+  return (
+    <Sheet heading="What the day itself cost">
+      {costs.length === 0 && (
+        <p className="pb-3">Ice, propane, bags, the plucker's hire: what was bought for this day alone.</p>
+      )}
+      <ul>
+        {costs.map((cost) => (
+          <li
+            key={cost.entryId}
+            className="flex items-baseline justify-between gap-3 border-b border-rule py-2"
+          >
+            <span>{cost.what}</span>
+            <span className="flex items-baseline gap-3">
+              <span className="font-mono">{show.money(cost.amountCents)}</span>
+              {!day.settledEntryId && (
+                <Form method="post" action="/take-back">
+                  <input type="hidden" name="entryId" value={cost.entryId} />
+                  <input type="hidden" name="back" value={`/days/${day.id}/settle`} />
+                  <button
+                    type="submit"
+                    className="min-h-8 text-sm text-soft underline"
+                    aria-label={`Take back: ${cost.what}`}
+                  >
+                    take back
+                  </button>
+                </Form>
+              )}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {!day.settledEntryId && (
+        <ButtonLink kind="plain" to={`/days/${day.id}/settle/cost`} className="mt-3">
+          Add a cost
+        </ButtonLink>
+      )}
+    </Sheet>
+  );
+}
+
+function Kept({ kept, settlement, loggedMinutes, day }: Loaded) {
+  const show = useShow();
+  if (!kept || !settlement) return null;
+  const took = loggedMinutes.value / day.peopleCount;
+  return (
+    <Sheet heading="Against the plan">
+      <dl>
+        {[
+          ["Whole day", show.minutes(kept.wholeDayMinutes), show.minutes(took)],
+          [
+            "Dressed mean",
+            show.bird(kept.dressedMeanMilligrams),
+            show.value(settlement.dressedMean.value, "carcass kg"),
+          ],
+        ].map(([name, planned, came]) => (
+          <div key={name} className="grid grid-cols-3 gap-2 border-b border-rule py-2 last:border-b-0">
+            <dt className="text-soft">{name}</dt>
+            <dd>planned {planned}</dd>
+            <dd>came to {came}</dd>
+          </div>
+        ))}
+      </dl>
+    </Sheet>
+  );
+}

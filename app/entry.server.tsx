@@ -1,0 +1,37 @@
+import { PassThrough } from "node:stream";
+import { createReadableStreamFromReadable } from "@react-router/node";
+import { renderToPipeableStream } from "react-dom/server";
+import { type EntryContext, type HandleErrorFunction, ServerRouter } from "react-router";
+import { log } from "#app/server/log.server.ts";
+
+const ABORT_MILLISECONDS = 5_000;
+
+/** Sends a page when all of it is ready: it works before JavaScript arrives, and nothing of it is waited for later. */
+export default function handleRequest(
+  request: Request,
+  status: number,
+  headers: Headers,
+  context: EntryContext,
+) {
+  return new Promise<Response>((resolve, reject) => {
+    const { pipe, abort } = renderToPipeableStream(<ServerRouter context={context} url={request.url} />, {
+      onAllReady() {
+        clearTimeout(timer);
+        const body = new PassThrough();
+        headers.set("Content-Type", "text/html; charset=utf-8");
+        headers.set("Referrer-Policy", "same-origin");
+        headers.set("X-Content-Type-Options", "nosniff");
+        headers.set("X-Frame-Options", "DENY");
+        resolve(new Response(createReadableStreamFromReadable(body), { status, headers }));
+        pipe(body);
+      },
+      onShellError: reject,
+      onError: (error) => log.error({ error, url: request.url }, "page failed"),
+    });
+    const timer = setTimeout(abort, ABORT_MILLISECONDS);
+  });
+}
+
+export const handleError: HandleErrorFunction = (error, { request }) => {
+  if (!request.signal.aborted) log.error({ err: error, url: request.url }, "request failed");
+};

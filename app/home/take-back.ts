@@ -1,0 +1,19 @@
+import { data, redirect } from "react-router";
+import { now } from "#app/server/clock.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { formFields } from "#app/server/submitted.server.ts";
+import type { Route } from "./+types/take-back.ts";
+
+/** Takes one written-down thing back: it stays in the file and is left out of every sum. Taps and birds have ways of their own. */
+export async function action({ request }: Route.ActionArgs) {
+  const fields = await formFields(request);
+  const back = String(fields.get("back") ?? "/");
+  // Only a path of this application: `//elsewhere` would leave it.
+  if (!/^\/(?![/\\])/.test(back)) throw data("That is no place to go back to.", { status: 400 });
+  if (farmFile().takeBackFact(String(fields.get("entryId") ?? ""), now()) === "not-a-fact") {
+    throw data("That can't be taken back here. If it belongs to a settled day, open the day again first.", {
+      status: 409,
+    });
+  }
+  return redirect(back, 303);
+}

@@ -1,0 +1,91 @@
+import "#app/app.css";
+import type { ReactNode } from "react";
+import {
+  isRouteErrorResponse,
+  Links,
+  Meta,
+  Outlet,
+  Scripts,
+  ScrollRestoration,
+  useRouteError,
+  useRouteLoaderData,
+} from "react-router";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { spineWords } from "#app/server/spine.server.ts";
+import { KeyList } from "#app/ui/key-list.tsx";
+import { ButtonLink } from "#app/ui/sheet.tsx";
+import { Spine } from "#app/ui/spine.tsx";
+import { ShowProvider } from "#app/ui/use-show.tsx";
+import type { Route } from "./+types/root.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Pale Morning" }];
+
+export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/icon.svg", type: "image/svg+xml" }];
+
+export function loader() {
+  const farm = farmFile().farm();
+  if (!farm) return { farm: undefined };
+  const { name, unitSystem, currency, timeZone } = farm;
+  return { farm: { name, reading: { unitSystem, currency, timeZone }, words: spineWords(farm) } };
+}
+
+export function Layout({ children }: { children: ReactNode }) {
+  const loaded = useRouteLoaderData<typeof loader>("root");
+  const farm = loaded?.farm;
+  const reading = farm?.reading ?? { unitSystem: "us" as const, currency: "USD", timeZone: "UTC" };
+  const units = reading.unitSystem === "us" ? "lb · °F" : "kg · °C";
+  return (
+    <html lang="en">
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <Meta />
+        <Links />
+      </head>
+      <body className="md:flex">
+        <a
+          href="#main"
+          className="sr-only focus:not-sr-only focus:absolute focus:z-20 focus:bg-leaf focus:p-3"
+        >
+          To the page
+        </a>
+        <Spine
+          farmName={farm?.name ?? "A new farm"}
+          words={farm?.words ?? { batches: "", season: "", days: "", stores: "", books: "" }}
+          units={`${units} · ${reading.currency}`}
+        />
+        <main id="main" className="min-w-0 grow pb-20 md:pb-0">
+          <ShowProvider reading={reading}>{children}</ShowProvider>
+        </main>
+        <KeyList />
+        <ScrollRestoration />
+        <Scripts />
+      </body>
+    </html>
+  );
+}
+
+export default function App() {
+  return <Outlet />;
+}
+
+/** A plain page for what can't be shown: what happened, and where to go. Never a stack trace. */
+export function ErrorBoundary() {
+  const error = useRouteError();
+  const known = isRouteErrorResponse(error);
+  const said = known && typeof error.data === "string" ? error.data : undefined;
+  const notFound = known && error.status === 404;
+  return (
+    <div className="grid max-w-prose gap-4 p-6">
+      <h1 className="text-3xl">{notFound ? "There is nothing here" : "This could not be done"}</h1>
+      <p>
+        {known
+          ? (said ?? "The address may be mistyped, or what it showed is gone.")
+          : "Something went wrong on our side. What was saved before is safe; go back, and what you typed should still be there."}
+      </p>
+      <div>
+        <ButtonLink to="/">To the day's work</ButtonLink>
+      </div>
+    </div>
+  );
+}

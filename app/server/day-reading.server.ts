@@ -1,0 +1,208 @@
+import { data } from "react-router";
+import { now } from "#app/server/clock.server.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { birdsAYear, farmMeans, hourRate } from "#app/server/farm-means.server.ts";
+import { choicesOf } from "#app/ui/day-choices.ts";
+import { localDayOf } from "#core/calendar/farm-time.ts";
+import { type CostShare, feedUsed } from "#core/cost/batch-cost.ts";
+import { type PlanBasis, planForDate } from "#core/day/plan-for-date.ts";
+import { type RunProgress, runProgress } from "#core/day/run-progress.ts";
+import { type Settlement, settlement } from "#core/day/settlement.ts";
+import { type Flock, feedEatenBy, flockOn } from "#core/growth/flock.ts";
+import { packTally } from "#core/packing/pack-tally.ts";
+import { MILLIGRAMS_PER_KILOGRAM } from "#core/quantity/conversion.ts";
+import { cents } from "#core/quantity/quantity.ts";
+import { type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import type { Setting } from "#core/reckoning/setting.ts";
+import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
+import type { ProcessingDay } from "#db/day/day-queries.server.ts";
+import { type Farm, kitItemOf } from "#db/farm/farm-queries.server.ts";
+
+/** Reads an id out of an address. @throws a 404 page if there is no such thing. */
+export function idFrom(text: string | undefined, what: string): number {
+  const id = /^\d{1,9}$/.test(text ?? "") ? Number(text) : 0;
+  if (id === 0) throw data(`There is no such ${what}.`, { status: 404 });
+  return id;
+}
+
+/** @throws a 404 page if there is no such batch */
+export function requireBatch(text: string | undefined): Batch {
+  const batch = farmFile().batch(idFrom(text, "batch"));
+  if (!batch) throw data("There is no such batch.", { status: 404 });
+  return batch;
+}
+
+/** @throws a 404 page if there is no such day */
+export function requireDay(text: string | undefined): { farm: Farm; day: ProcessingDay; batch: Batch } {
+  const farm = requireFarm();
+  const day = farmFile().day(idFrom(text, "day"));
+  const batch = day && farmFile().batch(day.batchId);
+  if (!day || !batch) throw data("There is no such day.", { status: 404 });
+  return { farm, day, batch };
+}
+
+export function flockOf(batch: Batch, { weighings }: Pick<BatchStory, "weighings">): Flock {
+  return {
+    kind: batch.kind,
+    maleShare: batch.maleSharePermille / 1000,
+    hatchedOn: batch.hatchedOn,
+    weighings: weighings.map(({ weighedOn, liveWeightMilligrams }) => ({
+      weighedOn,
+      kilograms: liveWeightMilligrams / MILLIGRAMS_PER_KILOGRAM,
+    })),
+  };
+}
+
+/** What the batch, the farm and its place say, whatever is chosen. */
+export function planBasis(farm: Farm, batch: Batch): PlanBasis {
+  return {
+    flock: flockOf(batch, farmFile().story(batch.id)),
+    means: farmMeans(farm),
+    place: { latitude: farm.latitudeMicrodegrees / 1e6, longitude: farm.longitudeMicrodegrees / 1e6 },
+    timeZone: farm.timeZone,
+  };
+}
+
+export function planOf(farm: Farm, batch: Batch, day: ProcessingDay) {
+  return planForDate(planBasis(farm, batch), day.processedOn, choicesOf(day));
+}
+
+export function progressOf(day: ProcessingDay): RunProgress {
+  return runProgress(farmFile().run.events(day.id), day.birdCount, now());
+}
+
+export interface DaySettlement {
+  readonly settlement: Settlement | undefined;
+  /** Hours that the day's log gives, to be corrected by the farm. */
+  readonly loggedMinutes: Reckoning;
+  readonly live: Reckoning;
+  readonly workMinutes: Setting;
+  /** Birds of the batch that are still alive and share its cost. */
+  readonly stillAlive: number;
+}
+
+/** What a day came to, worked out from all that was written down of it and its batch. */
+export function settlementOf(farm: Farm, batch: Batch, day: ProcessingDay): DaySettlement {
+  const file = farmFile();
+  const story = file.story(batch.id);
+  const settled = file.settling.settlement(day.id);
+  const live = liveMean(batch, story, day, settled?.liveMeanMilligrams ?? null);
+  const loggedMinutes = minutesWorked(farm, batch, day);
+  const workMinutes: Setting =
+    settled?.workMinutes === null || settled?.workMinutes === undefined
+      ? { value: loggedMinutes.value, provenance: "worked out" }
+      : { value: settled.workMinutes, provenance: "measured" };
+  const { shares, ownShare, stillAlive } = sharesOf(farm, batch, story, day);
+  const tally = packTally(
+    file.pack.carcasses(day.id).map(({ purpose, weightMilligrams }) => ({
+      use: purpose,
+      weightMilligrams: weightMilligrams ?? undefined,
+    })),
+  );
+  return {
+    live,
+    loggedMinutes,
+    workMinutes,
+    stillAlive,
+    settlement:
+      ownShare === -1
+        ? undefined
+        : settlement({
+            live,
+            tally,
+            batchCost: batchCostOf(batch, story),
+            shares,
+            ownShare,
+            dayCosts: file.settling
+              .costs(day.id)
+              .map(({ what, amountCents }) => ({ what, cents: amountCents })),
+            kit: file.kit().map(kitItemOf),
+            birdsAYear: birdsAYear(farm),
+            workMinutes,
+            centsAnHour: hourRate(farm),
+          }),
+  };
+}
+
+function batchCostOf(batch: Batch, story: BatchStory) {
+  const bought = story.feed.map((lot) => ({
+    bags: lot.bagCount,
+    bagKilograms: lot.bagMilligrams / MILLIGRAMS_PER_KILOGRAM,
+    bagPriceCents: lot.bagPriceCents,
+  }));
+  const boughtKilograms = bought.reduce((sum, lot) => sum + lot.bags * lot.bagKilograms, 0);
+  const left = (story.feedLeft.at(-1)?.leftMilligrams ?? 0) / MILLIGRAMS_PER_KILOGRAM;
+  // A lot that was taken back after the count may leave less bought than was counted.
+  const feed = feedUsed(bought, Math.min(left, boughtKilograms));
+  const other = story.costs.reduce((sum, cost) => sum + cost.amountCents, 0);
+  return { chicks: cents(batch.chickCostCents), feed, other: cents(other) };
+}
+
+/** Every processing day of the batch with dressed birds shares its cost, and so do the birds still alive. */
+function sharesOf(farm: Farm, batch: Batch, story: BatchStory, day: ProcessingDay) {
+  const file = farmFile();
+  const flock = flockOf(batch, story);
+  const days = file
+    .days()
+    .filter((other) => other.batchId === batch.id)
+    .map((other) => ({
+      id: other.id,
+      birds: file.pack.carcasses(other.id).filter(({ purpose }) => purpose !== "condemned").length,
+      feedKilogramsEach: feedEatenBy(other.processedOn, flock),
+    }))
+    .filter(({ birds }) => birds > 0);
+  const stillAlive = Math.max(0, batch.aliveCount);
+  const living: CostShare = {
+    birds: stillAlive,
+    feedKilogramsEach: feedEatenBy(localDayOf(now(), farm.timeZone), flock),
+  };
+  const shares = stillAlive > 0 ? [...days, living] : days;
+  return { shares, ownShare: days.findIndex(({ id }) => id === day.id), stillAlive };
+}
+
+function liveMean(
+  batch: Batch,
+  story: BatchStory,
+  day: ProcessingDay,
+  measuredMilligrams: number | null,
+): Reckoning {
+  if (measuredMilligrams === null) return flockOn(day.processedOn, flockOf(batch, story)).live;
+  return reckoning({
+    value: measuredMilligrams / MILLIGRAMS_PER_KILOGRAM,
+    unit: "live kg",
+    provenance: "measured",
+    inputs: [],
+    rule: "Mean live weight of the day's birds, as weighed before the kill.",
+    source: "yield",
+  });
+}
+
+/** People planned, times the length of the day by its log, or by its plan where nobody tapped. */
+function minutesWorked(farm: Farm, batch: Batch, day: ProcessingDay): Reckoning {
+  const { plan } = planOf(farm, batch, day);
+  const { startedAt, finishedAt, lastBirdAt } = progressOf(day);
+  const end = finishedAt ?? lastBirdAt;
+  const isLogged = startedAt !== undefined && end !== undefined;
+  const onTheLine = isLogged
+    ? (end - startedAt) / 60_000
+    : (plan.line.evenChanceAt.value - day.startAt) / 60_000;
+  const around = plan.line.wholeDayMinutes.value - (plan.line.evenChanceAt.value - day.startAt) / 60_000;
+  return reckoning({
+    value: day.peopleCount * (onTheLine + around),
+    unit: "minutes",
+    inputs: [
+      { name: "people", value: day.peopleCount, unit: "people", provenance: "the farm's default" },
+      {
+        name: "from start to finish",
+        value: onTheLine,
+        unit: "minutes",
+        provenance: isLogged ? "measured" : "worked out",
+      },
+      { name: "set-up and clean-up", value: around, unit: "minutes", provenance: "our default" },
+    ],
+    rule: isLogged
+      ? "People, times the day's log from start to finish with set-up and clean-up."
+      : "People, times the planned length of the day; nobody tapped its start and finish.",
+    source: "line",
+  });
+}

@@ -1,0 +1,55 @@
+import type { FarmMeans } from "#core/day/plan-input.ts";
+import { MILLIGRAMS_PER_KILOGRAM, milligramsFromPounds } from "#core/quantity/conversion.ts";
+import { type Setting, settingOr } from "#core/reckoning/setting.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+/** What stands where a farm has said nothing: our guess of a small farm's kit. See docs/sources.md#farm. */
+export const OURS = {
+  airCelsius: 18,
+  tapCelsius: 12,
+  tankLitres: 230,
+  bagKilograms: milligramsFromPounds(20) / MILLIGRAMS_PER_KILOGRAM,
+  scalderLitres: 57,
+  scalderWatts: { electric: 2000, propane: 16_000 },
+  centsAnHour: 1500,
+  birdsAYear: 100,
+} as const;
+
+const thousandth = (value: number | null) => (value === null ? null : value / 1000);
+
+/** The farm's kit, each number its own or ours. */
+export function farmMeans(farm: Farm): FarmMeans {
+  const tapCelsius = settingOr(thousandth(farm.tapMillicelsius), OURS.tapCelsius);
+  const { circuitVolts, breakerAmps } = farm;
+  return {
+    scalder: {
+      waterLitres: settingOr(thousandth(farm.scalderMillilitres), OURS.scalderLitres),
+      powerWatts: settingOr(farm.scalderWatts, OURS.scalderWatts[farm.scalderHeat]),
+      heat: farm.scalderHeat,
+      isLidded: farm.isScalderLidded === 1,
+      isInsulated: farm.isScalderInsulated === 1,
+      fillCelsius:
+        farm.scalderFillMillicelsius === null
+          ? tapCelsius
+          : settingOr(farm.scalderFillMillicelsius / 1000, 0),
+      scaldAtOnce: farm.scaldAtOnceCount,
+      circuit:
+        circuitVolts === null || breakerAmps === null ? undefined : { volts: circuitVolts, breakerAmps },
+    },
+    pluckAtOnce: farm.pluckAtOnceCount,
+    practice: farm.practice,
+    ambientCelsius: settingOr(thousandth(farm.airMillicelsius), OURS.airCelsius),
+    tapCelsius,
+    tankLitres: settingOr(thousandth(farm.tankMillilitres), OURS.tankLitres),
+    tankWall: farm.tankWall,
+    chillMethod: farm.chillMethod,
+    bagKilograms: settingOr(
+      farm.iceBagMilligrams === null ? null : farm.iceBagMilligrams / MILLIGRAMS_PER_KILOGRAM,
+      OURS.bagKilograms,
+    ),
+    arePensLit: farm.arePensLit === 1,
+  };
+}
+
+export const hourRate = (farm: Farm): Setting => settingOr(farm.hourRateCents, OURS.centsAnHour);
+export const birdsAYear = (farm: Farm): Setting => settingOr(farm.birdsAYearCount, OURS.birdsAYear);

@@ -1,0 +1,42 @@
+import { now } from "#app/server/clock.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { localDayOf } from "#core/calendar/farm-time.ts";
+import { daysBetween } from "#core/calendar/local-day.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+/** One live word for each section of the work. */
+export interface SpineWords {
+  readonly batches: string;
+  readonly season: string;
+  readonly days: string;
+  readonly stores: string;
+  readonly books: string;
+}
+
+export function spineWords(farm: Farm): SpineWords {
+  const file = farmFile();
+  const today = localDayOf(now(), farm.timeZone);
+  const days = file.days();
+  const open = days.filter((day) => !day.settledEntryId);
+  const living = file.batches().filter((batch) => batch.aliveCount > 0 && batch.hatchedOn <= today);
+  const stored = file.stores.stored().length;
+  const settled = days.length - open.length;
+  return {
+    batches: String(living.length || ""),
+    season: open.length > 0 ? `${open.length} set` : "",
+    days: open[0] ? dayWord(today, open[0].processedOn) : "",
+    stores: stored > 0 ? `${stored} in` : "",
+    books: settled > 0 ? `${settled} settled` : "",
+  };
+}
+
+function dayWord(today: string, day: string): string {
+  const away = daysBetween(today, day);
+  if (away === 0) return "today";
+  const date = new Date(`${day}T12:00:00Z`);
+  const isNear = away > 0 && away < 7;
+  return new Intl.DateTimeFormat("en-GB", {
+    timeZone: "UTC",
+    ...(isNear ? { weekday: "short" } : { day: "numeric", month: "short" }),
+  }).format(date);
+}

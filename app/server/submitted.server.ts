@@ -1,0 +1,98 @@
+import { randomUUID } from "node:crypto";
+import type { Submission } from "@conform-to/react";
+import { parseWithZod } from "@conform-to/zod/v4";
+import { data } from "react-router";
+import type { z } from "zod";
+import { now } from "#app/server/clock.server.ts";
+import type { Refusal } from "#app/ui/farm-form.tsx";
+import type { Entry, Recorded } from "#db/entry.server.ts";
+
+/** No form of ours is larger, notes and a page of weights included. */
+const MOST_BYTES = 64 * 1024;
+
+/** An id for a form that is about to be shown. */
+export const newEntryId = (): string => randomUUID();
+
+/** The fields of a form. @throws a 413 page if it is too large, or a 400 page if it is no form. */
+export async function formFields(request: Request): Promise<FormData> {
+  const bytes = await readAtMost(request, MOST_BYTES);
+  try {
+    return await new Response(bytes, {
+      headers: { "content-type": request.headers.get("content-type") ?? "" },
+    }).formData();
+  } catch {
+    throw data("What was sent is not a form.", { status: 400 });
+  }
+}
+
+async function readAtMost(request: Request, most: number): Promise<Uint8Array<ArrayBuffer>> {
+  const tooLarge = () => data("What was sent is too large. Nothing of it was kept.", { status: 413 });
+  if (Number(request.headers.get("content-length") ?? 0) > most) throw tooLarge();
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  for await (const chunk of request.body ?? []) {
+    size += chunk.length;
+    if (size > most) throw tooLarge();
+    chunks.push(chunk);
+  }
+  return new Uint8Array(Buffer.concat(chunks));
+}
+
+type Entered = Record<string, unknown>;
+
+export type Submitted<Value> =
+  | {
+      readonly ok: true;
+      readonly value: Value;
+      readonly entry: Entry;
+      refuse: (faults: Faults) => ReturnType<typeof refusalPage>;
+    }
+  | { readonly ok: false; readonly refusal: ReturnType<typeof refusalPage> };
+
+/** What is wrong, by the name of the field; under "" what concerns the whole form. */
+export type Faults = Readonly<Record<string, string>>;
+
+/** Reads a form by its schema; what can't be read is answered with what was typed and what is wrong with it. */
+export async function submitted<Schema extends z.ZodType<Entered, Entered>>(
+  request: Request,
+  schema: Schema,
+): Promise<Submitted<z.output<Schema>>> {
+  const fields = await formFields(request);
+  const submission = parseWithZod(fields, { schema, disableAutoCoercion: true });
+  if (submission.status !== "success") return { ok: false, refusal: refusalPage(submission, {}) };
+  const entryId = String(fields.get("entryId") ?? "");
+  if (entryId.length < 8 || entryId.length > 64) {
+    return {
+      ok: false,
+      refusal: refusalPage(submission, { "": "This form has lost its number. Send it once more" }),
+    };
+  }
+  return {
+    ok: true,
+    value: submission.value as z.output<Schema>,
+    entry: { entryId, at: now() },
+    refuse: (faults) => refusalPage(submission, faults),
+  };
+}
+
+function refusalPage(submission: Submission<Entered, string[], unknown>, faults: Faults) {
+  const fieldErrors = Object.fromEntries(
+    Object.entries(faults)
+      .filter(([name]) => name !== "")
+      .map(([name, fault]) => [name, [fault]]),
+  );
+  const result = submission.reply({ fieldErrors, formErrors: faults[""] ? [faults[""]] : [] });
+  return data<Refusal>({ result, entryId: newEntryId() }, { status: 422 });
+}
+
+export const ENTRY_USED =
+  "This form was already sent once, with something else in it. That was kept; what is below was not. Send it again if it is to be kept too";
+
+/** The faults to show where something was not recorded; undefined where it was. */
+export function faultsOf<Reason extends string>(
+  outcome: Recorded<Reason>,
+  faults: Readonly<Record<Reason, Faults>>,
+): Faults | undefined {
+  if (outcome.recorded) return undefined;
+  return outcome.reason === "entry-used" ? { "": ENTRY_USED } : faults[outcome.reason];
+}

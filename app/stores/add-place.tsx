@@ -1,0 +1,63 @@
+import { redirect } from "react-router";
+import { z } from "zod";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { ChoiceField, FarmForm, TextField } from "#app/ui/farm-form.tsx";
+import { choice, wholeNumber, words } from "#app/ui/read-field.ts";
+import { PageHead, Sheet } from "#app/ui/sheet.tsx";
+import type { Route } from "./+types/add-place.ts";
+
+export const meta = () => [{ title: "A fridge or freezer · Pale Morning" }];
+
+const placeForm = z.object({
+  name: words(80, "Give it a name, such as barn chest"),
+  kind: choice(["fridge", "freezer"], "Say which it is"),
+  capacityCount: wholeNumber({ least: 1, most: 100_000, ask: "Say how many birds it holds" }),
+});
+
+export function loader() {
+  requireFarm();
+  return { entryId: newEntryId() };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  requireFarm();
+  const sent = await submitted(request, placeForm);
+  if (!sent.ok) return sent.refusal;
+  const faults = faultsOf(farmFile().addPlace(sent.entry, sent.value), {
+    "name-taken": { name: "There is one of that name already. Give this one another" },
+  });
+  return faults ? sent.refuse(faults) : redirect("/stores", 303);
+}
+
+export default function AddPlace({ loaderData, actionData }: Route.ComponentProps) {
+  return (
+    <div className="grid max-w-page gap-5 p-4 md:p-6">
+      <PageHead title="A fridge or freezer" />
+      <Sheet heading="Where birds lie" className="max-w-prose">
+        <FarmForm
+          schema={placeForm}
+          refusal={actionData}
+          entryId={loaderData.entryId}
+          defaults={{ kind: "freezer" }}
+          submit="Add it"
+        >
+          {(fields) => (
+            <>
+              <TextField field={fields.name} label="Name" />
+              <ChoiceField
+                field={fields.kind}
+                label="It is a"
+                options={[
+                  { value: "freezer", label: "Freezer" },
+                  { value: "fridge", label: "Fridge" },
+                ]}
+              />
+              <TextField field={fields.capacityCount} label="Holds" unit="birds" inputMode="numeric" />
+            </>
+          )}
+        </FarmForm>
+      </Sheet>
+    </div>
+  );
+}

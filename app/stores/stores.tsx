@@ -1,0 +1,169 @@
+import { group } from "d3-array";
+import { Form, Link } from "react-router";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { newEntryId } from "#app/server/submitted.server.ts";
+import { ButtonLink, EmptyPlace, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { USE_WORDS } from "#app/ui/words.ts";
+import type { StoredBird } from "#db/store/store-queries.server.ts";
+import type { Route } from "./+types/stores.ts";
+
+export const meta = () => [{ title: "Stores · Pale Morning" }];
+
+/** How many birds that left lately are shown. */
+const LATELY = 10;
+
+export function loader() {
+  requireFarm();
+  const { stored, lately } = farmFile().stores;
+  const birds = stored();
+  const places = farmFile().places();
+  const known = new Set(places.map((place) => place.id));
+  return {
+    places: places.map((place) => ({ ...place, birds: birds.filter((bird) => bird.placeId === place.id) })),
+    elsewhere: birds.filter((bird) => bird.placeId === null || !known.has(bird.placeId)),
+    lately: lately(LATELY),
+    entryId: newEntryId(),
+  };
+}
+
+export default function Stores({ loaderData: { places, elsewhere, lately, entryId } }: Route.ComponentProps) {
+  const show = useShow();
+  const isEmpty = places.length === 0 && elsewhere.length === 0;
+  return (
+    <div className="grid max-w-page gap-5 p-4 md:p-6">
+      <PageHead title="Stores" line="what was packed, where it lies, what is left">
+        {!isEmpty && <ButtonLink to="/stores/place">Add a fridge or freezer</ButtonLink>}
+      </PageHead>
+      {isEmpty && (
+        <EmptyPlace
+          heading="Nothing lies here yet"
+          action={<ButtonLink to="/stores/place">Add a fridge or freezer</ButtonLink>}
+        >
+          <p>
+            Name your fridge and freezers and how many birds each holds. When you weigh a bird you say where
+            it goes, and here you see what is left and how much room there is.
+          </p>
+        </EmptyPlace>
+      )}
+      <div className="grid gap-5 lg:grid-cols-2">
+        {places.map((place) => (
+          <Sheet
+            key={place.id}
+            heading={place.name}
+            beside={`${place.kind}, ${place.birds.length} of ${place.capacityCount} places taken`}
+          >
+            <Fill taken={place.birds.length} capacity={place.capacityCount} />
+            <Birds birds={place.birds} entryId={entryId} />
+          </Sheet>
+        ))}
+        {elsewhere.length > 0 && (
+          <Sheet heading="Nobody said where" beside={plural(elsewhere.length, "bird")}>
+            <Birds birds={elsewhere} entryId={entryId} />
+          </Sheet>
+        )}
+        {lately.length > 0 && (
+          <Sheet heading="Left lately">
+            <ul>
+              {lately.map((bird) => (
+                <li
+                  key={bird.entryId}
+                  className="flex items-baseline justify-between gap-3 border-b border-rule py-1"
+                >
+                  <span>
+                    {bird.batchName}, bird {bird.birdNumber}, {show.bird(bird.weightMilligrams)}: {bird.how}{" "}
+                    {show.shortDay(bird.outOn)}
+                  </span>
+                  <Form method="post" action="/take-back">
+                    <input type="hidden" name="entryId" value={bird.entryId} />
+                    <input type="hidden" name="back" value="/stores" />
+                    <button
+                      type="submit"
+                      className="min-h-8 text-sm text-soft underline"
+                      aria-label={`Take back: bird ${bird.birdNumber} of ${bird.batchName}`}
+                    >
+                      take back
+                    </button>
+                  </Form>
+                </li>
+              ))}
+            </ul>
+          </Sheet>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function Fill({ taken, capacity }: { taken: number; capacity: number }) {
+  const isFull = taken >= capacity;
+  return (
+    <div className="pb-3">
+      <svg aria-hidden="true" viewBox="0 0 100 6" preserveAspectRatio="none" className="h-2 w-full">
+        <rect width="100" height="6" className="fill-rule" />
+        <rect
+          width={Math.min(100, (100 * taken) / capacity)}
+          height="6"
+          className={isFull ? "fill-barn" : "fill-pine"}
+        />
+      </svg>
+      <p className={isFull ? "font-semibold text-barn" : "text-soft"}>
+        {isFull
+          ? `full${taken > capacity ? `, ${taken - capacity} too many` : ""}`
+          : `room for ${capacity - taken} more`}
+      </p>
+    </div>
+  );
+}
+
+/** Birds by the day they were dressed and what they are for. */
+function Birds({ birds, entryId }: { birds: readonly StoredBird[]; entryId: string }) {
+  const show = useShow();
+  if (birds.length === 0) return <p className="text-soft">Empty.</p>;
+  return (
+    <ul>
+      {[...group(birds, (bird) => `${bird.dayId}-${bird.purpose}`).values()].map((lot) => {
+        const first = lot[0]!;
+        return (
+          <li key={`${first.dayId}-${first.purpose}`} className="border-t border-rule py-2">
+            <p>
+              <Link to={`/days/${first.dayId}/pack`} className="underline">
+                {first.batchName}, {show.shortDay(first.processedOn)}
+              </Link>
+              : {plural(lot.length, "bird")} {USE_WORDS[first.purpose]},{" "}
+              {show.bulk(lot.reduce((sum, bird) => sum + bird.weightMilligrams, 0))}
+            </p>
+            <Form method="post" action="/stores/out" className="flex flex-wrap items-end gap-2 pt-1">
+              <input type="hidden" name="entryId" value={`${entryId}-${first.dayId}-${first.purpose}`} />
+              <label className="grid text-sm text-soft">
+                Take out
+                <select
+                  name="carcassId"
+                  className="min-h-12 rounded-sheet border border-soft bg-white px-2 text-base text-ink"
+                >
+                  {lot.map((bird) => (
+                    <option key={bird.carcassId} value={bird.carcassId}>
+                      bird {bird.birdNumber}, {show.bird(bird.weightMilligrams)}
+                    </option>
+                  ))}
+                </select>
+              </label>
+              {(["sold", "eaten", "given", "spoiled"] as const).map((how) => (
+                <button
+                  key={how}
+                  type="submit"
+                  name="how"
+                  value={how}
+                  className="min-h-12 rounded-sheet border border-soft px-3"
+                >
+                  {how}
+                </button>
+              ))}
+            </Form>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

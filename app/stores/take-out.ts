@@ -1,0 +1,31 @@
+import { data, redirect } from "react-router";
+import { z } from "zod";
+import { now } from "#app/server/clock.server.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { formFields } from "#app/server/submitted.server.ts";
+import { entryId } from "#app/ui/read-field.ts";
+import { localDayOf } from "#core/calendar/farm-time.ts";
+import { WAYS_OUT } from "#db/store/store-queries.server.ts";
+import type { Route } from "./+types/take-out.ts";
+
+const Out = z.object({
+  entryId,
+  carcassId: z
+    .string()
+    .regex(/^\d{1,9}$/)
+    .transform(Number),
+  how: z.enum(WAYS_OUT),
+});
+
+/** One bird leaves the fridge or freezer today. */
+export async function action({ request }: Route.ActionArgs) {
+  const farm = requireFarm();
+  const out = Out.safeParse(Object.fromEntries(await formFields(request)));
+  if (!out.success) throw data("Choose a bird and how it left.", { status: 400 });
+  const outcome = farmFile().stores.takeOut({ entryId: out.data.entryId, at: now() }, out.data.carcassId, {
+    outOn: localDayOf(now(), farm.timeZone),
+    how: out.data.how,
+  });
+  if (!outcome.recorded) throw data("That bird has left already. Load the stores again.", { status: 409 });
+  return redirect("/stores", 303);
+}

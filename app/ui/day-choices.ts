@@ -1,0 +1,17 @@
+import type { DayChoices } from "#core/day/plan-input.ts";
+import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
+
+/** What was chosen for a day, as core reckons with it. */
+export function choicesOf(row: Omit<DayChoiceRow, "processedOn">): DayChoices {
+  return {
+    birds: row.birdCount,
+    cutUp: row.cutUpCount,
+    startAt: row.startAt,
+    people: row.peopleCount,
+    cones: row.coneCount,
+    tablePlaces: row.tablePlaceCount,
+    breakMinutes: row.breakMinutes,
+    scaldSchool: row.scaldSchool,
+    withdrawalSchool: row.withdrawalSchool,
+  };
+}

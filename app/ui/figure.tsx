@@ -1,0 +1,99 @@
+import { type ReactNode, useId } from "react";
+import { useShow } from "#app/ui/use-show.tsx";
+import type { Input, Provenance, Reckoning } from "#core/reckoning/reckoning.ts";
+
+const PROVENANCE_CLASS: Readonly<Record<Provenance, string>> = {
+  measured: "",
+  "worked out": "is-worked-out",
+  "the farm's default": "",
+  "our default": "is-default",
+};
+
+interface FigureProps {
+  /** What it is, above it. */
+  label: string;
+  reckoning: Reckoning;
+  /** A second one that belongs to it: from the first bird to the last. */
+  to?: Reckoning;
+  /** Said beside it: a limit, an aim. */
+  beside?: ReactNode;
+  /** Said below it, always in view. */
+  note?: ReactNode;
+  size?: "large" | "small";
+  /** Words for the value where the unit's own are not enough. */
+  children?: ReactNode;
+}
+
+/** A figure that shows its working: the sum in words with this farm's numbers, opened by click, Enter or tap. */
+export function Figure({ label, reckoning, to, beside, note, size = "large", children }: FigureProps) {
+  const show = useShow();
+  const labelId = useId();
+  const large = size === "large" ? "text-3xl" : "text-xl";
+  return (
+    <details className="figure group border-b border-rule py-3 last:border-b-0">
+      <summary className="grid gap-1" aria-labelledby={labelId}>
+        <span id={labelId} className="contents">
+          <span className="flex items-baseline justify-between gap-3 text-sm text-soft">
+            <span>{label}</span>
+            {beside && <span>{beside}</span>}
+          </span>
+          <span className="flex items-baseline justify-between gap-3">
+            <span className={PROVENANCE_CLASS[reckoning.provenance]}>
+              <span className={`font-display ${large}`}>{show.value(reckoning.value, reckoning.unit)}</span>
+              {to && (
+                <>
+                  <span className="px-2 text-soft">to</span>
+                  <span className={`font-display ${large}`}>{show.value(to.value, to.unit)}</span>
+                </>
+              )}
+              {children && <span className="pl-2">{children}</span>}
+            </span>
+            <span
+              aria-hidden="true"
+              className="shrink-0 text-sm text-soft underline group-open:hidden print:hidden"
+            >
+              how?
+            </span>
+          </span>
+        </span>
+      </summary>
+      {note && <div className="pt-1 text-sm">{note}</div>}
+      <div className="working mt-3 grid gap-3 bg-paper p-3 text-sm">
+        <Working reckoning={reckoning} />
+        {to && to.rule !== reckoning.rule && <Working reckoning={to} />}
+      </div>
+    </details>
+  );
+}
+
+/** The sum in words, and each number that went in, with where it came from. */
+export function Working({ reckoning }: { reckoning: Reckoning }) {
+  return (
+    <div className="grid gap-2">
+      <p>{reckoning.rule}</p>
+      <table className="w-full">
+        <caption className="sr-only">Numbers that went in</caption>
+        <tbody>
+          {reckoning.inputs.map((one) => (
+            <InputRow key={one.name} input={one} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function InputRow({ input }: { input: Input }) {
+  const show = useShow();
+  return (
+    <tr className="border-t border-rule align-baseline">
+      <th scope="row" className="py-1 pr-2 text-left font-normal">
+        {input.name}
+      </th>
+      <td className="py-1 pr-2 text-right font-mono">{show.value(input.value, input.unit)}</td>
+      <td className="w-1/4 py-1 text-right text-soft">
+        {input.provenance === "the farm's default" ? "you said" : input.provenance}
+      </td>
+    </tr>
+  );
+}

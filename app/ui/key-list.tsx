@@ -1,0 +1,62 @@
+import { Dialog } from "radix-ui";
+import { useEffect, useState } from "react";
+import { useNavigate } from "react-router";
+
+const PLACES: Readonly<Record<string, { to: string; name: string }>> = {
+  b: { to: "/batches", name: "Batches" },
+  e: { to: "/season", name: "Season" },
+  d: { to: "/days", name: "Days" },
+  o: { to: "/stores", name: "Stores" },
+  k: { to: "/books", name: "Books" },
+  y: { to: "/yard", name: "Yard" },
+};
+
+/** Keys that work on one screen only, listed with the others by `?`. */
+const ON_SCREENS = [
+  { where: "Run", keys: "space: bird into the chill · u: undo · p: pause or go on" },
+  { where: "Pack", keys: "Enter: keep this weight · Alt and s, t, c, p or x: what it is for" },
+];
+
+/** `g` and a letter goes to a section; `?` lists the keys. */
+export function KeyList() {
+  const [isOpen, setIsOpen] = useState(false);
+  const navigate = useNavigate();
+  useEffect(() => {
+    let isGoing = false;
+    const onKey = (event: KeyboardEvent) => {
+      const isTyping = event.target instanceof HTMLElement && event.target.matches("input, textarea, select");
+      if (isTyping || event.ctrlKey || event.metaKey || event.altKey) return;
+      const place = isGoing ? PLACES[event.key] : undefined;
+      isGoing = event.key === "g";
+      if (place) navigate(place.to);
+      if (event.key === "?") setIsOpen(true);
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [navigate]);
+  return (
+    <Dialog.Root open={isOpen} onOpenChange={setIsOpen}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-20 bg-night opacity-70" />
+        <Dialog.Content className="fixed inset-x-4 top-16 z-30 mx-auto grid max-w-prose gap-3 bg-leaf p-6 text-ink">
+          <Dialog.Title className="text-2xl">Keys</Dialog.Title>
+          <Dialog.Description>Press g and then a letter to go to a section.</Dialog.Description>
+          <dl className="grid grid-cols-2 gap-x-6 gap-y-1">
+            {Object.entries(PLACES).map(([key, { name }]) => (
+              <div key={key} className="flex gap-3">
+                <dt className="w-10 font-mono">g {key}</dt>
+                <dd>{name}</dd>
+              </div>
+            ))}
+          </dl>
+          {ON_SCREENS.map(({ where, keys }) => (
+            <p key={where}>
+              <b>{where}</b> {keys}
+            </p>
+          ))}
+          <Dialog.Close className="min-h-12 border border-soft px-5 font-semibold">Close</Dialog.Close>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,245 @@
+import { z } from "zod";
+import { showFor } from "#app/ui/show.ts";
+import { isTimeZone } from "#core/calendar/farm-time.ts";
+import { isLocalDay } from "#core/calendar/local-day.ts";
+import { rangeVerdict } from "#core/packing/carcass-range.ts";
+import { MILLILITRES_PER_GALLON, millicelsiusFromFahrenheit } from "#core/quantity/conversion.ts";
+import { readMoney } from "#core/quantity/read-money.ts";
+import { readNumber } from "#core/quantity/read-number.ts";
+import { readWeight, type UnitSystem } from "#core/quantity/read-weight.ts";
+
+/** What a reader makes of the text of one field: a value, or a sentence that says what to do. */
+type Read<Value> = { value: Value } | { problem: string };
+
+function field<Value>(read: (text: string) => Read<Value>) {
+  return z
+    .string()
+    .default("")
+    .transform((text, context): Value => {
+      const answer = read(text.trim());
+      if ("value" in answer) return answer.value;
+      context.addIssue({ code: "custom", message: answer.problem });
+      return z.NEVER;
+    });
+}
+
+/** A field that may be left empty, which then reads as null. */
+export function optional<Value>(reader: z.ZodType<Value, string | undefined>) {
+  return z
+    .string()
+    .default("")
+    .transform((text, context): Value | null => {
+      if (text.trim() === "") return null;
+      const answer = reader.safeParse(text);
+      if (answer.success) return answer.data;
+      for (const { message } of answer.error.issues) context.addIssue({ code: "custom", message });
+      return z.NEVER;
+    });
+}
+
+export function words(most: number, ask: string) {
+  return field((text) => {
+    if (text === "") return { problem: ask };
+    return text.length > most
+      ? { problem: `Keep it to ${most} letters; it has ${text.length}` }
+      : { value: text };
+  });
+}
+
+export function wholeNumber({ least = 0, most, ask }: { least?: number; most: number; ask: string }) {
+  return field((text) => {
+    if (text === "") return { problem: ask };
+    if (/^[-−]\s*\d/.test(text)) return { problem: `A number below 0 can't be right here. ${ask}` };
+    if (!/^\d{1,9}$/.test(text)) return { problem: "Use digits only, a whole number such as 31" };
+    const value = Number(text);
+    if (value < least) return { problem: `It must be at least ${least}` };
+    return value > most
+      ? { problem: `That is more than this can be: at most ${most.toLocaleString("en-US")}` }
+      : { value };
+  });
+}
+
+export function money(ask: string, most = 100_000_000) {
+  return field((text) => {
+    const reading = readMoney(text);
+    if (reading.readable) {
+      return reading.amount > most
+        ? { problem: "That is too much money to be true; check the decimal point" }
+        : { value: reading.amount };
+    }
+    const problems = {
+      empty: ask,
+      negative: "A price can't be below 0. Leave out the minus",
+      "not-an-amount": "Enter an amount of money, such as 18.50",
+      "parts-of-a-cent": "Use at most two digits after the point",
+    };
+    return { problem: problems[reading.reason] };
+  });
+}
+
+export interface WeightField {
+  readonly unitSystem: UnitSystem;
+  readonly ask: string;
+  /** Least and most that make sense, kg. */
+  readonly range: readonly [number, number];
+  /** What is weighed, for the message: "a dressed chicken". */
+  readonly what: string;
+}
+
+export function weight({ unitSystem, ask, range, what }: WeightField) {
+  const { bird } = showFor({ unitSystem, currency: "USD", timeZone: "UTC" });
+  const example = unitSystem === "us" ? "4 9.2 for 4 lb 9.2 oz, or 4.58" : "2.08 for 2.08 kg, or 2080g";
+  return field((text) => {
+    const reading = readWeight(text, unitSystem);
+    if (reading.readable) {
+      const verdict = rangeVerdict(reading.weight / 1e6, range);
+      if (verdict === "zero")
+        return { problem: "0 is no weight. Put the bird on the scale and read it again" };
+      if (verdict === "too-light")
+        return { problem: `${bird(reading.weight)} is too light for ${what}. Check the point and the unit` };
+      if (verdict === "too-heavy")
+        return { problem: `${bird(reading.weight)} is too heavy for ${what}. Check the point and the unit` };
+      return { value: reading.weight };
+    }
+    const problems = {
+      empty: ask,
+      negative: "A weight can't be below 0. Leave out the minus",
+      "not-a-weight": `Can't read this as a weight. Type it like ${example}`,
+      "ounces-past-fifteen": "Ounces go from 0 to 15.9; 16 make a pound. Check the second number",
+    };
+    return { problem: problems[reading.reason] };
+  });
+}
+
+/** Millidegrees Celsius, typed in the farm's unit or with °C or °F behind. */
+export function temperature({
+  unitSystem,
+  least,
+  most,
+  ask,
+}: {
+  unitSystem: UnitSystem;
+  least: number;
+  most: number;
+  ask: string;
+}) {
+  const show = showFor({ unitSystem, currency: "USD", timeZone: "UTC" });
+  return field((text) => {
+    if (text === "") return { problem: ask };
+    const match = /^([-−]?)\s*([\d.,]+)\s*°?\s*([cf]?)$/i.exec(text);
+    const number = match && readNumber(match[2]!, { commaGroups: false });
+    if (!match || number === undefined || number === null)
+      return { problem: `Enter a temperature, such as ${show.temperature(15)}` };
+    const signed = match[1] ? -number : number;
+    const unit = match[3]?.toLowerCase() || (unitSystem === "us" ? "f" : "c");
+    const millicelsius = unit === "f" ? millicelsiusFromFahrenheit(signed) : Math.round(signed * 1000);
+    if (millicelsius < least * 1000 || millicelsius > most * 1000) {
+      return { problem: `It must lie between ${show.temperature(least)} and ${show.temperature(most)}` };
+    }
+    return { value: millicelsius };
+  });
+}
+
+/** Millilitres, typed in gallons or litres as the farm uses, or with l or gal behind. */
+export function volume({
+  unitSystem,
+  least,
+  most,
+  ask,
+}: {
+  unitSystem: UnitSystem;
+  least: number;
+  most: number;
+  ask: string;
+}) {
+  const show = showFor({ unitSystem, currency: "USD", timeZone: "UTC" });
+  return field((text) => {
+    if (text === "") return { problem: ask };
+    const match = /^([\d.,\s/]+?)\s*(l|litres?|liters?|gal|gallons?)?$/i.exec(text);
+    const number = match && readNumber(match[1]!, { commaGroups: false });
+    if (!match || number === undefined || number === null)
+      return { problem: `Enter how much it holds, such as ${show.volume(60)}` };
+    const unit = match[2]?.toLowerCase() ?? (unitSystem === "us" ? "gal" : "l");
+    const millilitres = Math.round(number * (unit.startsWith("g") ? MILLILITRES_PER_GALLON : 1000));
+    if (millilitres < least * 1000 || millilitres > most * 1000) {
+      return { problem: `It must lie between ${show.volume(least)} and ${show.volume(most)}` };
+    }
+    return { value: millilitres };
+  });
+}
+
+/** A positive number that need not be whole: bags left, hours worked. */
+export function amount({ most, ask }: { most: number; ask: string }) {
+  return field((text) => {
+    if (text === "") return { problem: ask };
+    if (/^[-−]/.test(text)) return { problem: "A number below 0 can't be right here" };
+    const value = readNumber(text, { commaGroups: false });
+    if (value === undefined) return { problem: "Enter a number, such as 1.5 or 1 1/2" };
+    return value > most
+      ? { problem: `That is more than this can be: at most ${most.toLocaleString("en-US")}` }
+      : { value };
+  });
+}
+
+/** A day, `YYYY-MM-DD`, between two others, both included. */
+export function localDay({
+  ask,
+  from,
+  to,
+}: {
+  ask: string;
+  from?: { day: string; problem: string };
+  to?: { day: string; problem: string };
+}) {
+  return field((text) => {
+    if (text === "") return { problem: ask };
+    if (!isLocalDay(text))
+      return { problem: "There is no such day. Write it as year-month-day, such as 2026-09-19" };
+    if (from && text < from.day) return { problem: from.problem };
+    if (to && text > to.day) return { problem: to.problem };
+    return text < "1990-01-01" || text > "2099-12-31"
+      ? { problem: "That year can't be right" }
+      : { value: text };
+  });
+}
+
+/** A clock time, `HH:MM`. */
+export const clockTime = field((text) => {
+  const match = /^(\d{1,2})[:.](\d{2})$/.exec(text);
+  if (!match || Number(match[1]) > 23 || Number(match[2]) > 59)
+    return { problem: "Enter a time between 00:00 and 23:59, such as 07:00" };
+  return { value: `${match[1]!.padStart(2, "0")}:${match[2]}` };
+});
+
+export const timeZone = field((text) =>
+  isTimeZone(text) && text.length <= 64
+    ? { value: text }
+    : { problem: "Name a time zone as Continent/City, such as America/New_York" },
+);
+
+/** Degrees north or east, to a millionth. */
+export function degrees(most: number, ask: string) {
+  return field((text) => {
+    if (text === "") return { problem: ask };
+    const match = /^([-−]?)(\d{1,3}(?:[.,]\d+)?)\s*°?\s*([nsew]?)$/i.exec(text);
+    if (!match) return { problem: "Enter degrees with a point, such as 43.9 or -71.6" };
+    const size = Number(match[2]!.replace(",", "."));
+    const isNegative = match[1] !== "" || /[sw]/i.test(match[3]!);
+    if (size > most) return { problem: `Degrees here go from -${most} to ${most}` };
+    return { value: Math.round((isNegative ? -size : size) * 1e6) };
+  });
+}
+
+/** One of several; anything else means that nothing was chosen. */
+export function choice<const Options extends readonly [string, ...string[]]>(options: Options, ask: string) {
+  return z.enum(options, { error: ask });
+}
+
+/** A box that is ticked or not. */
+export const tick = z
+  .string()
+  .optional()
+  .transform((value): 0 | 1 => (value === undefined ? 0 : 1));
+
+/** The id that a form carries so that sending it twice keeps it once. */
+export const entryId = z.string().min(8).max(64);

@@ -1,0 +1,97 @@
+import type { ComponentProps, ReactNode } from "react";
+import { Link } from "react-router";
+
+interface SheetProps extends Omit<ComponentProps<"section">, "title"> {
+  heading: string;
+  beside?: ReactNode;
+}
+
+/** A sheet of paper with a ruled heading. */
+export function Sheet({ heading, beside, children, className = "", ...rest }: SheetProps) {
+  return (
+    <section
+      className={`rounded-sheet border border-rule bg-leaf ${className}`}
+      aria-label={heading}
+      {...rest}
+    >
+      <header className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1 border-b border-rule px-4 py-2">
+        <h2 className="text-lg">{heading}</h2>
+        {beside && <div className="text-sm text-soft">{beside}</div>}
+      </header>
+      <div className="px-4 py-3">{children}</div>
+    </section>
+  );
+}
+
+/** The top of a page: what it is, and a line about it. */
+export function PageHead({
+  title,
+  line,
+  children,
+}: {
+  title: string;
+  line?: ReactNode;
+  children?: ReactNode;
+}) {
+  return (
+    <header className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h1 className="text-3xl">{title}</h1>
+        {line && <p>{line}</p>}
+      </div>
+      {children}
+    </header>
+  );
+}
+
+const TONES = {
+  heed: "border-straw bg-wheat",
+  stop: "border-barn bg-blush",
+  plain: "border-rule bg-leaf",
+};
+
+/** Something to heed, in words, where it matters. Barn red only for what must be looked at now. */
+export function Notice({ tone = "heed", children }: { tone?: keyof typeof TONES; children: ReactNode }) {
+  return <div className={`rounded-sheet border-l-4 px-4 py-2 ${TONES[tone]}`}>{children}</div>;
+}
+
+const BUTTON = "inline-flex min-h-12 items-center justify-center gap-2 rounded-sheet px-5 font-semibold";
+const BUTTON_KINDS = {
+  main: `${BUTTON} bg-pine text-white`,
+  plain: `${BUTTON} border border-soft bg-leaf text-ink`,
+};
+
+export function Button({
+  kind = "main",
+  className = "",
+  ...rest
+}: ComponentProps<"button"> & { kind?: keyof typeof BUTTON_KINDS }) {
+  return <button type="submit" className={`${BUTTON_KINDS[kind]} ${className}`} {...rest} />;
+}
+
+export function ButtonLink({
+  kind = "main",
+  className = "",
+  ...rest
+}: ComponentProps<typeof Link> & { kind?: keyof typeof BUTTON_KINDS }) {
+  return <Link className={`${BUTTON_KINDS[kind]} ${className}`} {...rest} />;
+}
+
+/** An empty place teaches: what goes here, why it helps, and the first button. */
+export function EmptyPlace({
+  heading,
+  children,
+  action,
+}: {
+  heading: string;
+  children: ReactNode;
+  action?: ReactNode;
+}) {
+  return (
+    <section className="grid max-w-prose gap-4 rounded-sheet border border-rule bg-leaf p-6">
+      <h2 className="text-2xl">{heading}</h2>
+      <div className="grid gap-2">{children}</div>
+      {action && <div>{action}</div>}
+    </section>
+  );
+}

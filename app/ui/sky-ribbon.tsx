@@ -1,0 +1,138 @@
+import { interpolateLab } from "d3-interpolate";
+import { scaleLinear } from "d3-scale";
+import { useId } from "react";
+import { placeLabels, type RibbonMark } from "#app/ui/ribbon-layout.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { localHours } from "#core/calendar/farm-time.ts";
+import type { Sky } from "#core/sky/farm-sky.ts";
+
+/** A stretch of work on the ribbon. */
+export interface RibbonSpan {
+  readonly from: number;
+  readonly to: number;
+  readonly strength: "full" | "half";
+}
+
+interface SkyRibbonProps {
+  sky: Sky;
+  marks: readonly RibbonMark[];
+  spans?: readonly RibbonSpan[];
+  /** What it shows, in a sentence, for those who don't see it. */
+  sentence: string;
+}
+
+/** Colours of the sky by the sun's height in degrees: night, blue hour, dawn, morning, day. */
+const skyColor = scaleLinear<string>()
+  .domain([-18, -10, -6, -3, 0, 4, 10, 40])
+  .range(["#1f2c37", "#2e4257", "#55617f", "#b98a8c", "#eeb68a", "#f3dcb4", "#dfe9ea", "#cfe0e8"])
+  .interpolate(interpolateLab)
+  .clamp(true);
+
+/** A time axis painted with the real sky over the farm. Three widths, of which a screen shows the one that fits. */
+export function SkyRibbon(props: SkyRibbonProps) {
+  return (
+    <figure className="m-0">
+      <figcaption className="sr-only">{props.sentence}</figcaption>
+      <div className="sm:hidden">
+        <Painted {...props} width={360} />
+      </div>
+      <div className="hidden sm:block lg:hidden">
+        <Painted {...props} width={720} />
+      </div>
+      <div className="hidden lg:block">
+        <Painted {...props} width={1080} />
+      </div>
+    </figure>
+  );
+}
+
+const ROW = 34;
+const WORK = 10;
+const AXIS = 24;
+
+function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: number }) {
+  const show = useShow();
+  const gradient = useId();
+  const x = scaleLinear([sky.from, sky.to], [0, width]).clamp(true);
+  const timed = marks
+    .filter((mark) => mark.at >= sky.from && mark.at <= sky.to)
+    .map((mark) => ({ ...mark, time: show.time(mark.at) }));
+  const { labels, rows } = placeLabels(timed, { x, width, widthOf: (text) => text.length * 7 });
+  const height = rows * ROW + WORK + 6;
+  const hours = localHours(sky.from, sky.to, show.timeZone);
+  const every = [1, 2, 3, 4, 6].find((step) => (hours.length / step) * 46 < width) ?? 6;
+  return (
+    <svg viewBox={`0 0 ${width} ${height + AXIS}`} className="block w-full" aria-hidden="true">
+      <defs>
+        <linearGradient id={gradient}>
+          {sky.altitudes.map((altitude, index) => (
+            <stop key={index} offset={index / (sky.altitudes.length - 1)} stopColor={skyColor(altitude)} />
+          ))}
+        </linearGradient>
+      </defs>
+      <rect width={width} height={height} rx={2} fill={`url(#${gradient})`} />
+      {spans.map((span) => (
+        <rect
+          key={span.from}
+          x={x(span.from)}
+          y={height - WORK}
+          width={Math.max(1, x(span.to) - x(span.from))}
+          height={WORK}
+          className={span.strength === "full" ? "fill-pine" : "fill-pine opacity-50"}
+        />
+      ))}
+      {labels.map((mark) => (
+        <g key={`${mark.label}${mark.at}`}>
+          <line
+            x1={mark.x}
+            x2={mark.x}
+            y1={0}
+            y2={height}
+            className={mark.tone === "now" ? "stroke-dawn stroke-3" : "stroke-ink stroke-1"}
+          />
+          <rect
+            x={mark.anchor === "start" ? mark.textX - 3 : mark.textX - textWidth(mark) - 3}
+            y={mark.row * ROW + 2}
+            width={textWidth(mark) + 6}
+            height={ROW - 4}
+            rx={2}
+            className="fill-leaf opacity-90"
+          />
+          <text
+            x={mark.textX}
+            y={mark.row * ROW + 15}
+            textAnchor={mark.anchor}
+            className="fill-ink text-xs font-semibold"
+          >
+            {mark.label}
+          </text>
+          <text
+            x={mark.textX}
+            y={mark.row * ROW + 28}
+            textAnchor={mark.anchor}
+            className="fill-ink font-mono text-xs"
+          >
+            {mark.time}
+          </text>
+        </g>
+      ))}
+      {hours
+        .filter(({ hour }) => hour % every === 0)
+        .map(({ at, hour }) => (
+          <g key={at} transform={`translate(${x(at)} ${height})`}>
+            <line y2={5} className="stroke-soft" />
+            <text
+              y={18}
+              textAnchor={x(at) < 12 ? "start" : x(at) > width - 12 ? "end" : "middle"}
+              className="fill-soft font-mono text-xs"
+            >
+              {String(hour).padStart(2, "0")}
+            </text>
+          </g>
+        ))}
+    </svg>
+  );
+}
+
+const textWidth = (mark: { label: string; time: string }) =>
+  Math.max(mark.label.length, mark.time.length) * 6.6;

@@ -1,0 +1,46 @@
+import { NavLink } from "react-router";
+
+export interface SpineProps {
+  farmName: string;
+  /** One live word a section; empty where there is nothing to say. */
+  words: { batches: string; season: string; days: string; stores: string; books: string };
+  units: string;
+}
+
+/** The sections in the order of the work: on the left, or along the bottom of a phone. */
+export function Spine({ farmName, words, units }: SpineProps) {
+  const sections = [
+    { to: "/batches", name: "Batches", word: words.batches },
+    { to: "/season", name: "Season", word: words.season },
+    { to: "/days", name: "Days", word: words.days },
+    { to: "/stores", name: "Stores", word: words.stores },
+    { to: "/books", name: "Books", word: words.books },
+    { to: "/yard", name: "Yard", word: "" },
+  ];
+  return (
+    <div className="fixed inset-x-0 bottom-0 z-10 bg-night text-milk md:sticky md:top-0 md:h-dvh md:w-40 md:shrink-0 md:self-start print:hidden">
+      <div className="flex h-full flex-col">
+        <div className="hidden px-5 pt-5 pb-6 md:block">
+          <p className="font-display text-xl leading-tight">Pale Morning</p>
+          <p className="pt-1 text-sm text-fog">{farmName}</p>
+        </div>
+        <nav aria-label="Sections">
+          <ul className="grid grid-cols-6 md:grid-cols-1">
+            {sections.map(({ to, name, word }) => (
+              <li key={to}>
+                <NavLink
+                  to={to}
+                  className="grid min-h-14 content-center justify-items-center border-t-4 border-transparent px-1 text-sm aria-[current=page]:border-straw aria-[current=page]:bg-ground md:flex md:min-h-12 md:items-center md:justify-between md:border-t-0 md:border-l-4 md:px-4 md:text-base"
+                >
+                  <span className="font-semibold">{name}</span>
+                  <span className="text-xs text-fog md:text-sm">{word}</span>
+                </NavLink>
+              </li>
+            ))}
+          </ul>
+        </nav>
+        <p className="mt-auto hidden px-5 pb-5 text-sm text-fog md:block">{units}</p>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,53 @@
+import type { BirdKind } from "#core/growth/bird-kind.ts";
+import type { CarcassUse } from "#core/packing/pack-tally.ts";
+import type { Practice } from "#core/processing-line/line-constants.ts";
+import type { ScaldSchool } from "#core/scald/scald-constants.ts";
+import type { WithdrawalSchool } from "#core/withdrawal/withdrawal-constants.ts";
+
+/** Words for what core names by a key. */
+export const KIND_WORDS: Readonly<Record<BirdKind, string>> = {
+  fast: "fast-growing white",
+  slow: "slow-growing colored",
+  mature: "dual-purpose or old",
+};
+
+export const KIND_OPTIONS = [
+  { value: "fast", label: "Fast-growing white", line: "7 to 9 weeks" },
+  { value: "slow", label: "Slow-growing colored", line: "11 to 13 weeks" },
+  { value: "mature", label: "Dual-purpose or old", line: "14 weeks and on" },
+] as const;
+
+export const SCALD_OPTIONS: readonly { value: ScaldSchool; label: string }[] = [
+  { value: "gentle", label: "Cool and long" },
+  { value: "middle", label: "Middle" },
+  { value: "hot", label: "Hot and short" },
+];
+
+export const WITHDRAWAL_OPTIONS: readonly { value: WithdrawalSchool; label: string; line: string }[] = [
+  { value: "short", label: "Short", line: "8 to 12 h off feed" },
+  { value: "overnight", label: "Overnight", line: "12 to 16 h" },
+  { value: "grass_day", label: "A day on grass", line: "20 to 28 h off grain" },
+  { value: "grain_day", label: "Grain on the last day", line: "then 8 to 12 h off all feed" },
+];
+
+export const PRACTICE_OPTIONS: readonly { value: Practice; label: string }[] = [
+  { value: "many", label: "Many times a year" },
+  { value: "few", label: "A few times a year" },
+  { value: "first", label: "The first time" },
+];
+
+export const USE_WORDS: Readonly<Record<CarcassUse, string>> = {
+  sale: "for sale",
+  own: "own table",
+  cut: "cut up",
+  pets: "pets",
+  condemned: "condemned",
+};
+
+export const CUT_WORDS: Readonly<Record<string, string>> = {
+  breast_boneless: "breast, boneless",
+  leg_quarters: "leg quarters",
+  wings: "wings",
+  frame: "frames",
+  trim: "trim",
+};

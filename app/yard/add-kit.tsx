@@ -1,0 +1,75 @@
+import { redirect } from "react-router";
+import { z } from "zod";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { ChoiceField, FarmForm, TextField } from "#app/ui/farm-form.tsx";
+import { choice, money, wholeNumber, words } from "#app/ui/read-field.ts";
+import { PageHead, Sheet } from "#app/ui/sheet.tsx";
+import type { Route } from "./+types/add-kit.ts";
+
+export const meta = () => [{ title: "A piece of kit · Pale Morning" }];
+
+const kitForm = z
+  .object({
+    name: words(80, "Say what it is, such as drum plucker"),
+    price: money("Say what it cost"),
+    life: wholeNumber({ least: 1, most: 10_000_000, ask: "Say how long it lasts" }),
+    counted: choice(["years", "birds"], "Choose how its life is counted"),
+  })
+  .superRefine(({ counted, life }, context) => {
+    if (counted === "years" && life > 100)
+      context.addIssue({ code: "custom", path: ["life"], message: "At most 100 years" });
+  });
+
+export function loader() {
+  requireFarm();
+  return { entryId: newEntryId() };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  requireFarm();
+  const sent = await submitted(request, kitForm);
+  if (!sent.ok) return sent.refusal;
+  const { name, price, life, counted } = sent.value;
+  const outcome = farmFile().addKit(sent.entry, {
+    name,
+    priceCents: price,
+    lifeYears: counted === "years" ? life : null,
+    lifeBirds: counted === "birds" ? life : null,
+  });
+  const faults = faultsOf(outcome, {});
+  return faults ? sent.refuse(faults) : redirect("/yard", 303);
+}
+
+export default function AddKit({ loaderData, actionData }: Route.ComponentProps) {
+  return (
+    <div className="grid max-w-page gap-5 p-4 md:p-6">
+      <PageHead title="A piece of kit" line="written off evenly over its life" />
+      <Sheet heading="What it is" className="max-w-prose">
+        <FarmForm
+          schema={kitForm}
+          refusal={actionData}
+          entryId={loaderData.entryId}
+          defaults={{ counted: "years" }}
+          submit="Add it"
+        >
+          {(fields) => (
+            <>
+              <TextField field={fields.name} label="What" />
+              <TextField field={fields.price} label="Price" inputMode="decimal" />
+              <TextField field={fields.life} label="Lasts" inputMode="numeric" />
+              <ChoiceField
+                field={fields.counted}
+                label="Counted in"
+                options={[
+                  { value: "years", label: "Years" },
+                  { value: "birds", label: "Birds" },
+                ]}
+              />
+            </>
+          )}
+        </FarmForm>
+      </Sheet>
+    </div>
+  );
+}

@@ -1,0 +1,140 @@
+import { z } from "zod";
+import {
+  choice,
+  degrees,
+  money,
+  optional,
+  temperature,
+  tick,
+  timeZone,
+  volume,
+  weight,
+  wholeNumber,
+  words,
+} from "#app/ui/read-field.ts";
+import { CHILL_METHODS, TANK_WALLS } from "#core/chill/chill-constants.ts";
+import { PRACTICES } from "#core/processing-line/line-constants.ts";
+import {
+  fahrenheitFromCelsius,
+  MILLIGRAMS_PER_KILOGRAM,
+  MILLIGRAMS_PER_POUND,
+  MILLILITRES_PER_GALLON,
+  millicelsiusFromFahrenheit,
+} from "#core/quantity/conversion.ts";
+import type { UnitSystem } from "#core/quantity/read-weight.ts";
+import type { Farm, FarmSettings } from "#db/farm/farm-queries.server.ts";
+
+export const CURRENCY_OPTIONS = ["USD", "CAD", "EUR", "GBP", "AUD", "NZD"] as const;
+const HEATS = ["electric", "propane"] as const;
+
+/** The yard's settings, typed in the units that stand when the page is opened. */
+export function yardForm(unitSystem: UnitSystem) {
+  return z
+    .object({
+      name: words(80, "Say what the farm is called"),
+      latitude: degrees(90, "Say how far north it lies, in degrees"),
+      longitude: degrees(180, "Say how far east it lies, in degrees; west is negative"),
+      timeZone,
+      unitSystem: choice(["us", "metric"], "Choose the units that you think in"),
+      currency: choice(CURRENCY_OPTIONS, "Choose your money"),
+      practice: choice(PRACTICES, "Choose how often you do this"),
+      arePensLit: tick,
+      pluckAtOnceCount: wholeNumber({
+        least: 1,
+        most: 20,
+        ask: "Say how many birds the plucker takes at once",
+      }),
+      air: optional(temperature({ unitSystem, least: -30, most: 50, ask: "" })),
+      tap: optional(temperature({ unitSystem, least: 0, most: 40, ask: "" })),
+      hourRate: optional(money("", 100_000)),
+      birdsAYearCount: optional(wholeNumber({ least: 1, most: 1_000_000, ask: "" })),
+      tank: optional(volume({ unitSystem, least: 1, most: 20_000, ask: "" })),
+      tankWall: choice(TANK_WALLS, "Choose what the tanks are made of"),
+      chillMethod: choice(CHILL_METHODS, "Choose how you chill"),
+      iceBag: optional(weight({ unitSystem, ask: "", range: [0.1, 1000], what: "a bag of ice" })),
+      scalder: optional(volume({ unitSystem, least: 1, most: 5000, ask: "" })),
+      scalderWatts: optional(wholeNumber({ least: 100, most: 200_000, ask: "" })),
+      scalderHeat: choice(HEATS, "Choose what heats it"),
+      isScalderLidded: tick,
+      isScalderInsulated: tick,
+      scaldAtOnceCount: wholeNumber({ least: 1, most: 20, ask: "Say how many birds you scald at once" }),
+      fill: optional(temperature({ unitSystem, least: 0, most: 95, ask: "" })),
+      circuitVolts: optional(wholeNumber({ least: 100, most: 480, ask: "" })),
+      breakerAmps: optional(wholeNumber({ least: 1, most: 400, ask: "" })),
+    })
+    .transform((typed, context): FarmSettings => {
+      if ((typed.circuitVolts === null) !== (typed.breakerAmps === null)) {
+        const missing = typed.circuitVolts === null ? "circuitVolts" : "breakerAmps";
+        context.addIssue({
+          code: "custom",
+          path: [missing],
+          message: "Give both volts and breaker, or leave both empty",
+        });
+      }
+      const { latitude, longitude, air, tap, hourRate, tank, iceBag, scalder, fill, ...same } = typed;
+      return {
+        ...same,
+        latitudeMicrodegrees: latitude,
+        longitudeMicrodegrees: longitude,
+        airMillicelsius: air,
+        tapMillicelsius: tap,
+        hourRateCents: hourRate,
+        tankMillilitres: tank,
+        iceBagMilligrams: iceBag,
+        scalderMillilitres: scalder,
+        scalderFillMillicelsius: fill,
+      };
+    });
+}
+
+/** What stands, as a person would type it. Empty where our default stands. */
+export function yardFields(farm: Farm): Record<string, string | undefined> {
+  const isUs = farm.unitSystem === "us";
+  const text = (value: number | null, words: (value: number) => string) =>
+    value === null ? "" : words(value);
+  const temperatureText = (millicelsius: number) =>
+    isUs
+      ? `${shortest(millicelsius, fahrenheitFromCelsius(millicelsius / 1000), millicelsiusFromFahrenheit)} °F`
+      : `${millicelsius / 1000} °C`;
+  const perUnit = (each: number, unit: string) => (value: number) =>
+    `${shortest(value, value / each, (shown) => Math.round(shown * each))} ${unit}`;
+  const volumeText = isUs ? perUnit(MILLILITRES_PER_GALLON, "gal") : perUnit(1000, "l");
+  const weightText = isUs ? perUnit(MILLIGRAMS_PER_POUND, "lb") : perUnit(MILLIGRAMS_PER_KILOGRAM, "kg");
+  return {
+    name: farm.name,
+    latitude: String(farm.latitudeMicrodegrees / 1e6),
+    longitude: String(farm.longitudeMicrodegrees / 1e6),
+    timeZone: farm.timeZone,
+    unitSystem: farm.unitSystem,
+    currency: farm.currency,
+    practice: farm.practice,
+    arePensLit: farm.arePensLit ? "on" : undefined,
+    pluckAtOnceCount: String(farm.pluckAtOnceCount),
+    air: text(farm.airMillicelsius, temperatureText),
+    tap: text(farm.tapMillicelsius, temperatureText),
+    hourRate: text(farm.hourRateCents, (value) => (value / 100).toFixed(2)),
+    birdsAYearCount: text(farm.birdsAYearCount, String),
+    tank: text(farm.tankMillilitres, volumeText),
+    tankWall: farm.tankWall,
+    chillMethod: farm.chillMethod,
+    iceBag: text(farm.iceBagMilligrams, weightText),
+    scalder: text(farm.scalderMillilitres, volumeText),
+    scalderWatts: text(farm.scalderWatts, String),
+    scalderHeat: farm.scalderHeat,
+    isScalderLidded: farm.isScalderLidded ? "on" : undefined,
+    isScalderInsulated: farm.isScalderInsulated ? "on" : undefined,
+    scaldAtOnceCount: String(farm.scaldAtOnceCount),
+    fill: text(farm.scalderFillMillicelsius, temperatureText),
+    circuitVolts: text(farm.circuitVolts, String),
+    breakerAmps: text(farm.breakerAmps, String),
+  };
+}
+
+/** The shortest decimal that reads back to what is stored, so that saving again in other units never moves it. */
+export function shortest(stored: number, shown: number, readBack: (shown: number) => number): string {
+  for (let digits = 0; digits < 9; digits += 1) {
+    const text = String(Number(shown.toFixed(digits)));
+    if (readBack(Number(text)) === stored) return text;
+  }
+  return String(shown);
+}

@@ -1,0 +1,62 @@
+import { existsSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+import { createRequestHandler } from "@react-router/express";
+import compression from "compression";
+import express from "express";
+import { pino } from "pino";
+
+/**
+ * Serves the built application.
+ *
+ * PORT (5280), HOST (127.0.0.1), PALE_MORNING_DATA (the data file) and PALE_MORNING_LOG (info) come from the environment.
+ */
+const root = join(dirname(fileURLToPath(import.meta.url)), "..");
+const log = pino({ level: process.env.PALE_MORNING_LOG ?? "info", base: null });
+const port = Number(process.env.PORT ?? 5280);
+const host = process.env.HOST ?? "127.0.0.1";
+const build = join(root, "build", "server", "index.js");
+
+if (!existsSync(build)) {
+  log.fatal("nothing is built yet: npm run build");
+  process.exit(1);
+}
+
+const app = express();
+app.disable("x-powered-by");
+app.use(compression());
+app.use(
+  "/assets",
+  express.static(join(root, "build", "client", "assets"), { immutable: true, maxAge: "1y" }),
+);
+app.use(express.static(join(root, "build", "client"), { maxAge: "1h" }));
+app.use((request, response, next) => {
+  const startedAt = performance.now();
+  response.on("finish", () => {
+    const milliseconds = Math.round(performance.now() - startedAt);
+    log.info(
+      { method: request.method, path: request.path, status: response.statusCode, milliseconds },
+      "answered",
+    );
+  });
+  next();
+});
+app.use(createRequestHandler({ build: () => import(build), mode: "production" }));
+
+const server = app.listen(port, host, (error?: Error) => {
+  if (error) {
+    log.fatal({ err: error }, "could not listen");
+    process.exit(1);
+  }
+  log.info({ url: `http://${host}:${port}`, data: process.env.PALE_MORNING_DATA }, "serving");
+});
+
+/** Finishes what is under way, closes the data file with the process, and gives up waiting after a while. */
+function stop(signal: string): void {
+  log.info({ signal }, "stopping");
+  server.close(() => process.exit(0));
+  server.closeIdleConnections();
+  setTimeout(() => process.exit(0), 5000).unref();
+}
+process.once("SIGTERM", () => stop("SIGTERM"));
+process.once("SIGINT", () => stop("SIGINT"));

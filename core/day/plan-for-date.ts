@@ -1,0 +1,33 @@
+import type { LocalDay } from "#core/calendar/local-day.ts";
+import { type DayPlan, dayPlan } from "#core/day/day-plan.ts";
+import type { DayChoices, FarmMeans } from "#core/day/plan-input.ts";
+import { type Flock, type FlockForecast, flockOn } from "#core/growth/flock.ts";
+import { nightBefore, sunOfDay } from "#core/sky/farm-sky.ts";
+import type { Place, SunTimes } from "#core/sky/sun.ts";
+
+/** All that a plan is worked out from but the date and the choices. */
+export interface PlanBasis {
+  readonly flock: Flock;
+  readonly means: FarmMeans;
+  readonly place: Place;
+  readonly timeZone: string;
+}
+
+export interface PlanForDate {
+  readonly plan: DayPlan;
+  readonly forecast: FlockForecast;
+  readonly sun: SunTimes;
+}
+
+/** The plan of a date: what the flock will weigh and what the sun does, joined with the choices. */
+export function planForDate(basis: PlanBasis, day: LocalDay, choices: DayChoices): PlanForDate {
+  const forecast = flockOn(day, basis.flock);
+  const plan = dayPlan({
+    kind: basis.flock.kind,
+    flock: forecast,
+    choices,
+    means: basis.means,
+    night: nightBefore(day, basis.timeZone, basis.place),
+  });
+  return { plan, forecast, sun: sunOfDay(day, basis.timeZone, basis.place) };
+}

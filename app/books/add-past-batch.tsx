@@ -19,19 +19,7 @@ export const meta = () => [{ title: "A batch of before · Pale Morning" }];
 const LOT_RANGE = [0.1, 1_000_000] as const;
 
 function pastBatchForm(unitSystem: UnitSystem, today: string) {
-  // A bare number here is pounds or kilograms however large it is, so the unit is put behind it.
-  const lot = (ask: string, what: string) => {
-    const read = weight({ unitSystem, ask, range: LOT_RANGE, what });
-    return z
-      .string()
-      .default("")
-      .transform((text) =>
-        /^[\d.,\s]+$/.test(text) && text.trim()
-          ? `${text.trim()} ${unitSystem === "us" ? "lb" : "kg"}`
-          : text,
-      )
-      .pipe(read);
-  };
+  const lot = (ask: string, what: string) => weight({ unitSystem, ask, range: LOT_RANGE, what, isLot: true });
   return z
     .object({
       name: words(60, "Say what they were called"),

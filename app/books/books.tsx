@@ -113,7 +113,7 @@ function BookTable({ rows }: { rows: readonly Row[] }) {
   ];
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a table wider than the screen is scrolled with the keys
-    <div className="overflow-x-auto" role="region" aria-label="Batches side by side" tabIndex={0}>
+    <section className="overflow-x-auto" aria-label="Batches side by side" tabIndex={0}>
       <table className="w-full">
         <thead>
           <tr className="align-bottom">
@@ -132,7 +132,6 @@ function BookTable({ rows }: { rows: readonly Row[] }) {
         </thead>
         <tbody>
           {lines.map(({ name, of }, index) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: the lines never change their order
             <tr key={index} className="border-t border-rule">
               <th scope="row" className="min-w-40 py-2 text-left font-normal text-soft">
                 {name}
@@ -166,6 +165,6 @@ function BookTable({ rows }: { rows: readonly Row[] }) {
           </tr>
         </tbody>
       </table>
-    </div>
+    </section>
   );
 }

@@ -84,13 +84,19 @@ export interface WeightField {
   readonly range: readonly [number, number];
   /** What is weighed, for the message: "a dressed chicken". */
   readonly what: string;
+  /** Many birds or bags together: a bare number is never grams, however large. */
+  readonly isLot?: boolean;
 }
 
-export function weight({ unitSystem, ask, range, what }: WeightField) {
+export function weight({ unitSystem, ask, range, what, isLot = false }: WeightField) {
   const { bird } = showFor({ unitSystem, currency: "USD", timeZone: "UTC" });
   const example = unitSystem === "us" ? "4 9.2 for 4 lb 9.2 oz, or 4.58" : "2.08 for 2.08 kg, or 2080g";
   return field((text) => {
-    const reading = readWeight(text, unitSystem);
+    const reading = readWeight(
+      isLot ? text.replace(/,(?=\d{3}\b)/g, "") : text,
+      unitSystem,
+      isLot ? Infinity : undefined,
+    );
     if (reading.readable) {
       const verdict = rangeVerdict(reading.weight / 1e6, range);
       if (verdict === "zero")

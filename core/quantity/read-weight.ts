@@ -43,9 +43,10 @@ const TWO_NUMBERS = /^(\d+)(?:\s*-\s*|\s+)(\d+\s+\d+\/\d+|\d+\/\d+|\d+[.,]?\d*)$
  * number of grams. One bare number is pounds or kilograms as the farm uses, and grams from 300 on.
  * Zero is read as zero; what range makes sense is the caller's to say.
  *
+ * @param bareGramsFrom a bare number from here on is grams; Infinity where a whole batch is weighed
  * @returns the weight to the nearest milligram, or why it can't be read
  */
-export function readWeight(text: string, system: UnitSystem): WeightReading {
+export function readWeight(text: string, system: UnitSystem, bareGramsFrom = BARE_GRAMS_FROM): WeightReading {
   const plain = spellOutFractions(text.toLowerCase()).replace(/\s+/g, " ").trim();
   if (plain === "") return { readable: false, reason: "empty" };
   if (/^[-−]/.test(plain)) return { readable: false, reason: "negative" };
@@ -65,7 +66,7 @@ export function readWeight(text: string, system: UnitSystem): WeightReading {
   if (two && !/^\d+ \d+\/\d+$/.test(plain)) return fromPoundsAndOunces(two[1]!, two[2]!);
 
   const bare = readNumber(plain, { commaGroups: false });
-  if (bare !== undefined && bare >= BARE_GRAMS_FROM) return fromNumber(bare, UNITS.g);
+  if (bare !== undefined && bare >= bareGramsFrom) return fromNumber(bare, UNITS.g);
   return fromNumber(bare, system === "us" ? UNITS.lb : UNITS.kg);
 }
 

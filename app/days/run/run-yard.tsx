@@ -42,7 +42,6 @@ export function BirdStrip({ done, planned }: { done: number; planned: number }) 
     <div className="flex h-10 gap-px" role="img" aria-label={`${done} of ${all} in the chill`}>
       {Array.from({ length: all }, (_, index) => (
         <span
-          // biome-ignore lint/suspicious/noArrayIndexKey: a bird is its place in the row
           key={index}
           className="grow"
           style={{

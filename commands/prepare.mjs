@@ -1,0 +1,55 @@
+import { spawnSync } from "node:child_process";
+import { createHash } from "node:crypto";
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+
+/** What has to be there before anything else runs. Plain Node: nothing may be installed yet. */
+export const root = join(dirname(fileURLToPath(import.meta.url)), "..");
+
+/** Runs a program in the repository and ends this process if it fails. */
+export function run(program, args, environment = {}) {
+  const { status, error } = spawnSync(program, args, {
+    cwd: root,
+    stdio: "inherit",
+    env: { ...process.env, ...environment },
+  });
+  if (error || status !== 0) {
+    console.error(`${program} ${args.join(" ")} did not work${error ? `: ${error.message}` : ""}`);
+    process.exit(status || 1);
+  }
+}
+
+/** A program that the packages bring. */
+export const bin = (name) => join(root, "node_modules", ".bin", name);
+
+/** Installs the packages of the lock file if they are not there yet. */
+export function ensureInstalled() {
+  const stamp = join(root, "node_modules", ".installed-lock");
+  const lock = createHash("sha256")
+    .update(readFileSync(join(root, "package-lock.json")))
+    .digest("hex");
+  if (existsSync(stamp) && readFileSync(stamp, "utf8") === lock) return;
+  console.log("Installing packages. SQLite is compiled on the way, so this takes two to three minutes.");
+  run("npm", ["ci", "--no-audit", "--no-fund"]);
+  writeFileSync(stamp, lock);
+}
+
+/** Builds the application if its sources are newer than the last build. */
+export function ensureBuilt() {
+  const built = join(root, "build", "server", "index.js");
+  const sources = ["app", "core", "db", "public", "package.json", "vite.config.ts", "react-router.config.ts"];
+  if (
+    existsSync(built) &&
+    statSync(built).mtimeMs > Math.max(...sources.map((source) => newest(join(root, source))))
+  )
+    return;
+  console.log("Building the application.");
+  run(bin("react-router"), ["build"]);
+}
+
+function newest(path) {
+  const stat = statSync(path);
+  if (!stat.isDirectory()) return stat.mtimeMs;
+  return Math.max(stat.mtimeMs, ...readdirSync(path).map((name) => newest(join(path, name))));
+}

@@ -1,0 +1,11 @@
+import { join } from "node:path";
+import { ensureBuilt, ensureInstalled, root } from "./prepare.mjs";
+
+/** Serves a farm's own file. PALE_MORNING_DATA says where it lies; else it lies in the user's data folder. */
+ensureInstalled();
+ensureBuilt();
+const { defaultDataFile } = await import("./data-folder.mjs");
+process.env.PALE_MORNING_DATA ??= defaultDataFile("farm.sqlite");
+const { register } = await import("tsx/esm/api");
+register();
+await import(join(root, "commands", "serve.ts"));

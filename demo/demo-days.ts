@@ -1,0 +1,231 @@
+import { addDays } from "#core/calendar/local-day.ts";
+import { dressedWeight } from "#core/carcass-yield/expected-cuts.ts";
+import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
+import { flockOn } from "#core/growth/flock.ts";
+import type { CarcassUse } from "#core/packing/pack-tally.ts";
+import { milligramsFromKilograms } from "#core/quantity/conversion.ts";
+import { liveKilograms } from "#core/quantity/quantity.ts";
+import type { Batch } from "#db/batch/batch-queries.server.ts";
+import type { DayChoiceRow, KeptPlan } from "#db/day/day-queries.server.ts";
+import type { FarmFile } from "#db/farm-file.server.ts";
+import type { WayOut } from "#db/store/store-queries.server.ts";
+import { asPoundsAndOunces, at, DEMO_ZONE, type entryMaker, must } from "#demo/demo-file.ts";
+import { luckFrom } from "#demo/luck.ts";
+
+type MakeEntry = ReturnType<typeof entryMaker>;
+
+const SHARED = {
+  coneCount: 4,
+  scaldSchool: "middle",
+  withdrawalSchool: "short",
+} as const;
+
+interface RunDay {
+  readonly choices: DayChoiceRow;
+  /** From the first tap of the day to its last, minutes; set-up and clean-up come on top. */
+  readonly lineMinutes: number;
+  readonly plannedLineMinutes: number;
+  readonly pause: readonly [fromMinute: number, minutes: number];
+  readonly notes: readonly [minute: number, text: string][];
+  readonly costs: readonly [what: string, cents: number][];
+  readonly feedOffTime: string;
+  readonly iceBags: number;
+}
+
+const JUNE: readonly RunDay[] = [
+  {
+    choices: {
+      ...SHARED,
+      processedOn: "2026-06-20",
+      startAt: at("2026-06-20", "07:00"),
+      birdCount: 31,
+      cutUpCount: 6,
+      peopleCount: 4,
+      tablePlaceCount: 2,
+      breakMinutes: 45,
+    },
+    lineMinutes: 250,
+    plannedLineMinutes: 150,
+    pause: [125, 30],
+    notes: [
+      [38, "hairy wings on the first four, five seconds more"],
+      [126, "table is drowning, two at the gut table are not enough"],
+    ],
+    costs: [
+      ["ice", 2250],
+      ["hire of the plucker", 3500],
+      ["shrink bags and labels", 1426],
+      ["power", 310],
+    ],
+    feedOffTime: "22:30",
+    iceBags: 5,
+  },
+  {
+    choices: {
+      ...SHARED,
+      processedOn: "2026-06-27",
+      startAt: at("2026-06-27", "07:00"),
+      birdCount: 31,
+      cutUpCount: 8,
+      peopleCount: 5,
+      tablePlaceCount: 3,
+      breakMinutes: 30,
+    },
+    lineMinutes: 160,
+    plannedLineMinutes: 125,
+    pause: [80, 15],
+    notes: [[20, "third place at the gut table: no more queue"]],
+    costs: [
+      ["ice", 2700],
+      ["hire of the plucker", 3500],
+      ["shrink bags and labels", 1426],
+      ["power", 290],
+    ],
+    feedOffTime: "22:30",
+    iceBags: 6,
+  },
+];
+
+/** Two settled days in June, and the next day planned. */
+export function makeDemoDays(file: FarmFile, entry: MakeEntry): void {
+  const batchNamed = (name: string) => file.batches().find((batch) => batch.name === name)!;
+  const white = batchNamed("White 26-A");
+  for (const day of JUNE) runAndSettle(file, entry, white, day);
+  must(
+    file.addDay(entry("2026-09-13"), batchNamed("Red 26-B").id, DEMO_ZONE, {
+      ...SHARED,
+      processedOn: "2026-09-19",
+      startAt: at("2026-09-19", "07:00"),
+      birdCount: 58,
+      cutUpCount: 12,
+      peopleCount: 5,
+      tablePlaceCount: 3,
+      breakMinutes: 40,
+    }),
+  );
+}
+
+function runAndSettle(file: FarmFile, entry: MakeEntry, batch: Batch, run: RunDay): void {
+  const { processedOn, startAt } = run.choices;
+  const set = entry(addDays(processedOn, -7));
+  must(file.addDay(set, batch.id, DEMO_ZONE, run.choices));
+  const dayId = file.dayOfEntry(set.entryId)!;
+  tapTheDay(file, entry, dayId, run, keptPlan(file, batch, run));
+  weighTheBirds(file, entry, batch, dayId, run);
+  for (const [what, amountCents] of run.costs)
+    must(file.settling.addCost(entry(processedOn), dayId, { what, amountCents }));
+  must(
+    file.settling.settle(entry(addDays(processedOn, 3)), dayId, {
+      workMinutes: null,
+      liveMeanMilligrams: null,
+    }),
+  );
+  someLeave(file, entry, dayId, startAt);
+}
+
+function keptPlan(
+  file: FarmFile,
+  batch: Batch,
+  { choices, plannedLineMinutes, feedOffTime, iceBags }: RunDay,
+): KeptPlan {
+  const live = expectedLive(file, batch, choices.processedOn);
+  return {
+    keptAt: choices.startAt,
+    birdCount: choices.birdCount,
+    startAt: choices.startAt,
+    evenChanceAt: choices.startAt + plannedLineMinutes * 60_000,
+    wholeDayMinutes: plannedLineMinutes + 120,
+    feedOffAt: at(addDays(choices.processedOn, -1), feedOffTime),
+    liveMeanMilligrams: milligramsFromKilograms(live),
+    dressedMeanMilligrams: milligramsFromKilograms(
+      dressedWeight(liveKilograms(live), DRESSED_FRACTION[batch.kind]),
+    ),
+    iceBagCount: iceBags,
+  };
+}
+
+function expectedLive(file: FarmFile, batch: Batch, day: string): number {
+  const weighings = file
+    .story(batch.id)
+    .weighings.map(({ weighedOn, liveWeightMilligrams }) => ({
+      weighedOn,
+      kilograms: liveWeightMilligrams / 1e6,
+    }));
+  return flockOn(day, {
+    kind: batch.kind,
+    maleShare: batch.maleSharePermille / 1000,
+    hatchedOn: batch.hatchedOn,
+    weighings,
+  }).live.value;
+}
+
+function tapTheDay(file: FarmFile, entry: MakeEntry, dayId: number, run: RunDay, plan: KeptPlan): void {
+  const { startAt, birdCount, processedOn } = run.choices;
+  const moment = (minute: number) => startAt + Math.round(minute * 60_000);
+  const [pauseFrom, pauseMinutes] = run.pause;
+  const firstBirdMinute = 22;
+  const working = run.lineMinutes - firstBirdMinute - pauseMinutes - 2;
+  const luck = luckFrom(dayId);
+  must(file.run.start(entry(processedOn), dayId, startAt, plan));
+  for (let bird = 0; bird < birdCount; bird += 1) {
+    const even = firstBirdMinute + (working * (bird + 0.3 * luck.uniform())) / birdCount;
+    const minute = even > pauseFrom ? even + pauseMinutes : even;
+    must(file.run.record(entry(processedOn), dayId, { kind: "bird", at: moment(minute), note: "" }));
+  }
+  must(file.run.record(entry(processedOn), dayId, { kind: "pause", at: moment(pauseFrom), note: "" }));
+  must(
+    file.run.record(entry(processedOn), dayId, {
+      kind: "resume",
+      at: moment(pauseFrom + pauseMinutes),
+      note: "",
+    }),
+  );
+  for (const [minute, note] of run.notes)
+    must(file.run.record(entry(processedOn), dayId, { kind: "note", at: moment(minute), note }));
+  must(file.run.record(entry(processedOn), dayId, { kind: "finish", at: moment(run.lineMinutes), note: "" }));
+}
+
+function weighTheBirds(
+  file: FarmFile,
+  entry: MakeEntry,
+  batch: Batch,
+  dayId: number,
+  { choices }: RunDay,
+): void {
+  const luck = luckFrom(100 + dayId);
+  const mean = expectedLive(file, batch, choices.processedOn) * DRESSED_FRACTION[batch.kind];
+  const places = file.places();
+  const place = (name: string) => places.find((one) => one.name === name)!.id;
+  for (let bird = 1; bird <= choices.birdCount; bird += 1) {
+    const purpose = purposeOf(bird, choices.cutUpCount);
+    const { milligrams, asTyped } = asPoundsAndOunces(mean * (1 + 0.13 * luck.normal()));
+    must(
+      file.pack.recordCarcass(entry(addDays(choices.processedOn, 2), "18:30"), dayId, {
+        birdNumber: bird,
+        purpose,
+        weightMilligrams: milligrams,
+        asTyped,
+        reason: purpose === "condemned" ? "yellow fluid in the belly" : "",
+        placeId: purpose === "condemned" ? null : place(purpose === "own" ? "House upright" : "Barn chest"),
+      }),
+    );
+  }
+}
+
+function purposeOf(bird: number, cutUp: number): CarcassUse {
+  if (bird === 17) return "condemned";
+  if (bird === 23) return "pets";
+  if (bird % 5 === 0 && bird / 5 <= cutUp) return "cut";
+  return bird % 9 === 0 ? "own" : "sale";
+}
+
+/** Over the summer most were sold and some eaten. */
+function someLeave(file: FarmFile, entry: MakeEntry, dayId: number, startAt: number): void {
+  const luck = luckFrom(startAt);
+  for (const bird of file.stores.stored().filter((one) => one.dayId === dayId)) {
+    if (luck.uniform() > 0.72) continue;
+    const outOn = addDays("2026-07-04", 7 * Math.floor(luck.uniform() * 10));
+    const how: WayOut = bird.purpose === "pets" ? "given" : bird.purpose === "own" ? "eaten" : "sold";
+    must(file.stores.takeOut(entry(outOn), bird.carcassId, { outOn, how }));
+  }
+}

@@ -1,0 +1,109 @@
+import { millicelsiusFromFahrenheit, milligramsFromPounds } from "#core/quantity/conversion.ts";
+import type { FarmFile } from "#db/farm-file.server.ts";
+import { makeDemoBatches } from "#demo/demo-batches.ts";
+import { makeDemoDays } from "#demo/demo-days.ts";
+import { DEMO_ZONE, type entryMaker, must, entryMaker as newEntryMaker } from "#demo/demo-file.ts";
+
+/** Fills an empty file with Harrow & Lark, a made-up hill farm. All of it or nothing. */
+export function makeDemoFarm(file: FarmFile): void {
+  file.together(() => {
+    const entry = newEntryMaker();
+    makeSettings(file);
+    makeKitAndPlaces(file, entry);
+    makeDemoBatches(file, entry);
+    makeDemoDays(file, entry);
+    makePast(file, entry);
+  });
+}
+
+function makeSettings(file: FarmFile): void {
+  file.saveFarm(
+    {
+      name: "Harrow & Lark",
+      latitudeMicrodegrees: 43_900_000,
+      longitudeMicrodegrees: -71_600_000,
+      timeZone: DEMO_ZONE,
+      unitSystem: "us",
+      currency: "USD",
+      practice: "few",
+      arePensLit: 1,
+      pluckAtOnceCount: 2,
+      airMillicelsius: null,
+      tapMillicelsius: millicelsiusFromFahrenheit(51),
+      hourRateCents: 1600,
+      birdsAYearCount: 220,
+      tankMillilitres: 328_000,
+      tankWall: "thick",
+      chillMethod: "still",
+      iceBagMilligrams: milligramsFromPounds(20),
+      scalderMillilitres: 60_000,
+      scalderWatts: 2000,
+      scalderHeat: "electric",
+      isScalderLidded: 1,
+      isScalderInsulated: 0,
+      scaldAtOnceCount: 1,
+      scalderFillMillicelsius: null,
+      circuitVolts: 120,
+      breakerAmps: 15,
+    },
+    0,
+  );
+}
+
+function makeKitAndPlaces(file: FarmFile, entry: ReturnType<typeof entryMaker>): void {
+  const kit = [
+    ["Four cones", 9600, { lifeYears: 10, lifeBirds: null }],
+    ["60-litre drum with its element", 31_000, { lifeYears: null, lifeBirds: 3000 }],
+    ["Table, hose and sinks", 24_000, { lifeYears: 8, lifeBirds: null }],
+    ["Chamber sealer", 28_500, { lifeYears: 6, lifeBirds: null }],
+    ["Barn chest freezer", 64_900, { lifeYears: 12, lifeBirds: null }],
+  ] as const;
+  for (const [name, priceCents, life] of kit)
+    must(file.addKit(entry("2026-03-01"), { name, priceCents, ...life }));
+  const places = [
+    ["Fridge, or freezer", "fridge", 30],
+    ["Barn chest", "freezer", 60],
+    ["House upright", "freezer", 20],
+  ] as const;
+  for (const [name, kind, capacityCount] of places)
+    must(file.addPlace(entry("2026-03-01"), { name, kind, capacityCount }));
+}
+
+function makePast(file: FarmFile, entry: ReturnType<typeof entryMaker>): void {
+  const past = [
+    {
+      name: "White 25-A",
+      kind: "fast",
+      finishedOn: "2025-07-12",
+      dressedCount: 47,
+      pounds: 249,
+      live: 352,
+      feed: 790,
+      costCents: 52_310,
+    },
+    {
+      name: "Red 25-B",
+      kind: "slow",
+      finishedOn: "2025-10-04",
+      dressedCount: 38,
+      pounds: 171,
+      live: 251,
+      feed: 720,
+      costCents: 49_870,
+    },
+  ] as const;
+  for (const { name, kind, finishedOn, dressedCount, pounds, live, feed, costCents } of past) {
+    must(
+      file.books.addPastBatch(entry("2026-03-02"), {
+        name,
+        kind,
+        finishedOn,
+        dressedCount,
+        costCents,
+        dressedMilligrams: milligramsFromPounds(pounds),
+        liveMilligrams: milligramsFromPounds(live),
+        feedMilligrams: milligramsFromPounds(feed),
+      }),
+    );
+  }
+}

@@ -42,5 +42,5 @@ export default [
   route("yard", "yard/yard.tsx"),
   route("yard/kit", "yard/add-kit.tsx"),
 
-  route("*", "home/nowhere.ts"),
+  route("*", "home/nowhere.tsx"),
 ] satisfies RouteConfig;

@@ -31,7 +31,8 @@ export function ensureInstalled() {
     .digest("hex");
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === lock) return;
   console.log("Installing packages. SQLite is compiled on the way, so this takes two to three minutes.");
-  run("npm", ["ci", "--no-audit", "--no-fund"]);
+  // Not `npm ci`: it refuses a lock file that lacks other machines' optional binaries. Versions are pinned all the same.
+  run("npm", ["install", "--no-save", "--no-audit", "--no-fund"]);
   writeFileSync(stamp, lock);
 }
 

@@ -145,12 +145,10 @@ function keptPlan(
 }
 
 function expectedLive(file: FarmFile, batch: Batch, day: string): number {
-  const weighings = file
-    .story(batch.id)
-    .weighings.map(({ weighedOn, liveWeightMilligrams }) => ({
-      weighedOn,
-      kilograms: liveWeightMilligrams / 1e6,
-    }));
+  const weighings = file.story(batch.id).weighings.map(({ weighedOn, liveWeightMilligrams }) => ({
+    weighedOn,
+    kilograms: liveWeightMilligrams / 1e6,
+  }));
   return flockOn(day, {
     kind: batch.kind,
     maleShare: batch.maleSharePermille / 1000,

@@ -32,11 +32,11 @@ function makeSettings(file: FarmFile): void {
       tapMillicelsius: millicelsiusFromFahrenheit(51),
       hourRateCents: 1600,
       birdsAYearCount: 220,
-      tankMillilitres: 328_000,
+      tankMilliliters: 328_000,
       tankWall: "thick",
       chillMethod: "still",
       iceBagMilligrams: milligramsFromPounds(20),
-      scalderMillilitres: 60_000,
+      scalderMilliliters: 60_000,
       scalderWatts: 2000,
       scalderHeat: "electric",
       isScalderLidded: 1,
@@ -53,7 +53,7 @@ function makeSettings(file: FarmFile): void {
 function makeKitAndPlaces(file: FarmFile, entry: ReturnType<typeof entryMaker>): void {
   const kit = [
     ["Four cones", 9600, { lifeYears: 10, lifeBirds: null }],
-    ["60-litre drum with its element", 31_000, { lifeYears: null, lifeBirds: 3000 }],
+    ["60-liter drum with its element", 31_000, { lifeYears: null, lifeBirds: 3000 }],
     ["Table, hose and sinks", 24_000, { lifeYears: 8, lifeBirds: null }],
     ["Chamber sealer", 28_500, { lifeYears: 6, lifeBirds: null }],
     ["Barn chest freezer", 64_900, { lifeYears: 12, lifeBirds: null }],

@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import { planOf } from "#app/server/day-reading.server.ts";
+import { planOf, progressOf } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { ButtonLink, EmptyPlace, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
@@ -22,9 +22,12 @@ export function loader() {
     const batch = file.batch(day.batchId)!;
     const { plan } = planOf(farm, batch, day);
     const midnight = startOfDay(day.processedOn, day.timeZone);
+    const { startedAt, lastBirdAt } = progressOf(day);
+    const ran = startedAt === undefined || lastBirdAt === undefined ? undefined : { startedAt, lastBirdAt };
     return {
       day,
       batchName: batch.name,
+      ran,
       sky: skyBetween(midnight + 4 * HOUR, midnight + 22 * HOUR, place),
       evenChanceAt: plan.line.evenChanceAt.value,
       nineInTenAt: plan.line.nineInTenAt.value,
@@ -87,7 +90,7 @@ function Skies({ heading, rows }: { heading: string; rows: readonly Row[] }) {
   return (
     <Sheet heading={heading}>
       <ol className="grid gap-4">
-        {rows.map(({ day, batchName, sky, evenChanceAt, nineInTenAt }) => (
+        {rows.map(({ day, batchName, sky, ran, evenChanceAt, nineInTenAt }) => (
           <li key={day.id} className="grid gap-1">
             <p className="flex flex-wrap items-baseline justify-between gap-x-4">
               <Link
@@ -102,15 +105,30 @@ function Skies({ heading, rows }: { heading: string; rows: readonly Row[] }) {
             </p>
             <SkyRibbon
               sky={sky}
-              marks={[
-                { at: day.startAt, label: "First bird" },
-                { at: evenChanceAt, label: "Even chance done" },
-              ]}
-              spans={[
-                { from: day.startAt, to: evenChanceAt, strength: "full" },
-                { from: evenChanceAt, to: nineInTenAt, strength: "half" },
-              ]}
-              sentence={`First bird ${show.time(day.startAt)}, planned to be done about ${show.time(evenChanceAt)}.`}
+              marks={
+                ran
+                  ? [
+                      { at: ran.startedAt, label: "Started" },
+                      { at: ran.lastBirdAt, label: "Last bird chilled" },
+                    ]
+                  : [
+                      { at: day.startAt, label: "First bird" },
+                      { at: evenChanceAt, label: "Even chance done" },
+                    ]
+              }
+              spans={
+                ran
+                  ? [{ from: ran.startedAt, to: ran.lastBirdAt, strength: "full" }]
+                  : [
+                      { from: day.startAt, to: evenChanceAt, strength: "full" },
+                      { from: evenChanceAt, to: nineInTenAt, strength: "half" },
+                    ]
+              }
+              sentence={
+                ran
+                  ? `Started ${show.time(ran.startedAt)}, last bird chilled ${show.time(ran.lastBirdAt)}.`
+                  : `First bird ${show.time(day.startAt)}, planned to be done about ${show.time(evenChanceAt)}.`
+              }
             />
           </li>
         ))}

@@ -7,9 +7,9 @@ import type { Farm } from "#db/farm/farm-queries.server.ts";
 export const OURS = {
   airCelsius: 18,
   tapCelsius: 12,
-  tankLitres: 230,
+  tankLiters: 230,
   bagKilograms: milligramsFromPounds(20) / MILLIGRAMS_PER_KILOGRAM,
-  scalderLitres: 57,
+  scalderLiters: 57,
   scalderWatts: { electric: 2000, propane: 16_000 },
   centsAnHour: 1500,
   birdsAYear: 100,
@@ -23,7 +23,7 @@ export function farmMeans(farm: Farm): FarmMeans {
   const { circuitVolts, breakerAmps } = farm;
   return {
     scalder: {
-      waterLitres: settingOr(thousandth(farm.scalderMillilitres), OURS.scalderLitres),
+      waterLiters: settingOr(thousandth(farm.scalderMilliliters), OURS.scalderLiters),
       powerWatts: settingOr(farm.scalderWatts, OURS.scalderWatts[farm.scalderHeat]),
       heat: farm.scalderHeat,
       isLidded: farm.isScalderLidded === 1,
@@ -40,7 +40,7 @@ export function farmMeans(farm: Farm): FarmMeans {
     practice: farm.practice,
     ambientCelsius: settingOr(thousandth(farm.airMillicelsius), OURS.airCelsius),
     tapCelsius,
-    tankLitres: settingOr(thousandth(farm.tankMillilitres), OURS.tankLitres),
+    tankLiters: settingOr(thousandth(farm.tankMilliliters), OURS.tankLiters),
     tankWall: farm.tankWall,
     chillMethod: farm.chillMethod,
     bagKilograms: settingOr(

@@ -47,7 +47,7 @@ export default function Stores({ loaderData: { places, elsewhere, lately, entryI
           </p>
         </EmptyPlace>
       )}
-      <div className="grid gap-5 lg:grid-cols-2">
+      <div className="grid items-start gap-5 lg:grid-cols-2">
         {places.map((place) => (
           <Sheet
             key={place.id}

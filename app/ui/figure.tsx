@@ -1,4 +1,4 @@
-import { type ReactNode, useId } from "react";
+import type { ReactNode } from "react";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { Input, Provenance, Reckoning } from "#core/reckoning/reckoning.ts";
 
@@ -20,22 +20,32 @@ interface FigureProps {
   /** Said below it, always in view. */
   note?: ReactNode;
   size?: "large" | "small";
+  /** Further sums that belong to it, opened with it. */
+  workings?: readonly Reckoning[];
   /** Words for the value where the unit's own are not enough. */
   children?: ReactNode;
 }
 
 /** A figure that shows its working: the sum in words with this farm's numbers, opened by click, Enter or tap. */
-export function Figure({ label, reckoning, to, beside, note, size = "large", children }: FigureProps) {
+export function Figure({
+  label,
+  reckoning,
+  to,
+  beside,
+  note,
+  size = "large",
+  workings = [],
+  children,
+}: FigureProps) {
   const show = useShow();
-  const labelId = useId();
-  const large = size === "large" ? "text-3xl" : "text-xl";
+  const large = size === "large" ? "text-2xl" : "text-lg";
   return (
-    <details className="figure group border-b border-rule py-3 last:border-b-0">
-      <summary className="grid gap-1" aria-labelledby={labelId}>
-        <span id={labelId} className="contents">
+    <div className="border-b border-rule py-1.5 last:border-b-0">
+      <details className="figure group">
+        <summary className="grid">
           <span className="flex items-baseline justify-between gap-3 text-sm text-soft">
             <span>{label}</span>
-            {beside && <span>{beside}</span>}
+            {beside && <span className="shrink-0 text-right">{beside}</span>}
           </span>
           <span className="flex items-baseline justify-between gap-3">
             <span className={PROVENANCE_CLASS[reckoning.provenance]}>
@@ -48,21 +58,19 @@ export function Figure({ label, reckoning, to, beside, note, size = "large", chi
               )}
               {children && <span className="pl-2">{children}</span>}
             </span>
-            <span
-              aria-hidden="true"
-              className="shrink-0 text-sm text-soft underline group-open:hidden print:hidden"
-            >
-              how?
-            </span>
+            <span className="shrink-0 text-sm text-soft underline group-open:hidden print:hidden">how?</span>
           </span>
-        </span>
-      </summary>
+        </summary>
+        <div className="working my-2 grid gap-3 bg-paper p-3 text-sm">
+          <Working reckoning={reckoning} />
+          {to && to.rule !== reckoning.rule && <Working reckoning={to} />}
+          {workings.map((one) => (
+            <Working key={one.rule} reckoning={one} />
+          ))}
+        </div>
+      </details>
       {note && <div className="pt-1 text-sm">{note}</div>}
-      <div className="working mt-3 grid gap-3 bg-paper p-3 text-sm">
-        <Working reckoning={reckoning} />
-        {to && to.rule !== reckoning.rule && <Working reckoning={to} />}
-      </div>
-    </details>
+    </div>
   );
 }
 

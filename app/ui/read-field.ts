@@ -3,7 +3,7 @@ import { showFor } from "#app/ui/show.ts";
 import { isTimeZone } from "#core/calendar/farm-time.ts";
 import { isLocalDay } from "#core/calendar/local-day.ts";
 import { rangeVerdict } from "#core/packing/carcass-range.ts";
-import { MILLILITRES_PER_GALLON, millicelsiusFromFahrenheit } from "#core/quantity/conversion.ts";
+import { MILLILITERS_PER_GALLON, millicelsiusFromFahrenheit } from "#core/quantity/conversion.ts";
 import { readMoney } from "#core/quantity/read-money.ts";
 import { readNumber } from "#core/quantity/read-number.ts";
 import { readWeight, type UnitSystem } from "#core/quantity/read-weight.ts";
@@ -146,7 +146,7 @@ export function temperature({
   });
 }
 
-/** Millilitres, typed in gallons or litres as the farm uses, or with l or gal behind. */
+/** Milliliters, typed in gallons or liters as the farm uses, or with l or gal behind. */
 export function volume({
   unitSystem,
   least,
@@ -161,16 +161,16 @@ export function volume({
   const show = showFor({ unitSystem, currency: "USD", timeZone: "UTC" });
   return field((text) => {
     if (text === "") return { problem: ask };
-    const match = /^([\d.,\s/]+?)\s*(l|litres?|liters?|gal|gallons?)?$/i.exec(text);
+    const match = /^([\d.,\s/]+?)\s*(l|lit(?:er|re)s?|gal|gallons?)?$/i.exec(text);
     const number = match && readNumber(match[1]!, { commaGroups: false });
     if (!match || number === undefined || number === null)
       return { problem: `Enter how much it holds, such as ${show.volume(60)}` };
     const unit = match[2]?.toLowerCase() ?? (unitSystem === "us" ? "gal" : "l");
-    const millilitres = Math.round(number * (unit.startsWith("g") ? MILLILITRES_PER_GALLON : 1000));
-    if (millilitres < least * 1000 || millilitres > most * 1000) {
+    const milliliters = Math.round(number * (unit.startsWith("g") ? MILLILITERS_PER_GALLON : 1000));
+    if (milliliters < least * 1000 || milliliters > most * 1000) {
       return { problem: `It must lie between ${show.volume(least)} and ${show.volume(most)}` };
     }
-    return { value: millilitres };
+    return { value: milliliters };
   });
 }
 

@@ -18,7 +18,7 @@ export function Sheet({ heading, beside, children, className = "", ...rest }: Sh
         <h2 className="text-lg">{heading}</h2>
         {beside && <div className="text-sm text-soft">{beside}</div>}
       </header>
-      <div className="px-4 py-3">{children}</div>
+      <div className="px-4 py-2">{children}</div>
     </section>
   );
 }

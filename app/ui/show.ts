@@ -3,7 +3,7 @@ import {
   MILLIGRAMS_PER_KILOGRAM,
   MILLIGRAMS_PER_OUNCE,
   MILLIGRAMS_PER_POUND,
-  MILLILITRES_PER_GALLON,
+  MILLILITERS_PER_GALLON,
 } from "#core/quantity/conversion.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 import type { Unit } from "#core/reckoning/reckoning.ts";
@@ -64,8 +64,8 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
 
   const temperature = (celsius: number) =>
     isUs ? `${trimmed(fahrenheitFromCelsius(celsius), 1)} °F` : `${trimmed(celsius, 1)} °C`;
-  const volume = (litres: number) =>
-    isUs ? `${trimmed((litres * 1000) / MILLILITRES_PER_GALLON, 1)} gal` : `${trimmed(litres, 1)} l`;
+  const volume = (liters: number) =>
+    isUs ? `${trimmed((liters * 1000) / MILLILITERS_PER_GALLON, 1)} gal` : `${trimmed(liters, 1)} l`;
   const money = (cents: number) =>
     new Intl.NumberFormat("en-US", { style: "currency", currency }).format(cents / 100);
   const moneyPerWeight = (centsPerKilogram: number) =>
@@ -111,7 +111,7 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
     cents: money,
     "cents per kg": moneyPerWeight,
     watts: (value) => (value >= 1000 ? `${trimmed(value / 1000, 2)} kW` : `${trimmed(value, 1)} W`),
-    litres: volume,
+    liters: volume,
     amps: (value) => `${trimmed(value, 1)} A`,
     volts: (value) => `${count(value)} V`,
   };

@@ -46,7 +46,7 @@ export function SkyRibbon(props: SkyRibbonProps) {
   );
 }
 
-const ROW = 34;
+const ROW = 32;
 const WORK = 10;
 const AXIS = 24;
 
@@ -86,21 +86,32 @@ function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: nu
           <line
             x1={mark.x}
             x2={mark.x}
-            y1={0}
+            y1={mark.row * ROW + 2}
+            y2={height}
+            className="stroke-leaf stroke-3"
+          />
+          <line
+            x1={mark.x}
+            x2={mark.x}
+            y1={mark.row * ROW + 2}
             y2={height}
             className={mark.tone === "now" ? "stroke-dawn stroke-3" : "stroke-ink stroke-1"}
           />
+        </g>
+      ))}
+      {labels.map((mark) => (
+        <g key={`${mark.label}${mark.at}`}>
           <rect
             x={mark.anchor === "start" ? mark.textX - 3 : mark.textX - textWidth(mark) - 3}
             y={mark.row * ROW + 2}
             width={textWidth(mark) + 6}
             height={ROW - 4}
             rx={2}
-            className="fill-leaf opacity-90"
+            className="fill-leaf"
           />
           <text
             x={mark.textX}
-            y={mark.row * ROW + 15}
+            y={mark.row * ROW + 14}
             textAnchor={mark.anchor}
             className="fill-ink text-xs font-semibold"
           >
@@ -108,7 +119,7 @@ function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: nu
           </text>
           <text
             x={mark.textX}
-            y={mark.row * ROW + 28}
+            y={mark.row * ROW + 26}
             textAnchor={mark.anchor}
             className="fill-ink font-mono text-xs"
           >

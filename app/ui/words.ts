@@ -40,7 +40,7 @@ export const USE_WORDS: Readonly<Record<CarcassUse, string>> = {
   sale: "for sale",
   own: "own table",
   cut: "cut up",
-  pets: "pets",
+  pets: "for pets",
   condemned: "condemned",
 };
 

@@ -10,7 +10,7 @@ interface YardFieldsProps {
 }
 type WithOurs = YardFieldsProps & { ours: typeof OURS };
 
-export function FarmFields({ fields }: YardFieldsProps) {
+export function FarmFields({ fields, zones }: YardFieldsProps & { zones: readonly string[] }) {
   return (
     <Sheet heading="The farm">
       <div className="grid gap-4">
@@ -25,21 +25,21 @@ export function FarmFields({ fields }: YardFieldsProps) {
           <TextField
             field={fields.longitude}
             label="Longitude"
-            hint="Degrees east; west is negative, such as -71.6"
+            hint="West is negative, such as -71.6"
             inputMode="text"
           />
         </div>
-        <TextField
+        <SelectField
           field={fields.timeZone}
           label="Time zone"
-          hint="Continent/City, such as America/New_York"
+          options={zones.map((zone) => ({ value: zone, label: zone }))}
         />
         <ChoiceField
           field={fields.unitSystem}
           label="Units"
           options={[
             { value: "us", label: "Pounds, °F, gallons" },
-            { value: "metric", label: "Kilograms, °C, litres" },
+            { value: "metric", label: "Kilograms, °C, liters" },
           ]}
         />
         <SelectField
@@ -100,7 +100,7 @@ export function ScalderFields({ fields, ours }: WithOurs) {
           <TextField
             field={fields.scalder}
             label="Water in the scalder"
-            hint={`Ours: ${show.volume(ours.scalderLitres)}; 60 l can be typed too`}
+            hint={`Ours: ${show.volume(ours.scalderLiters)}; 60 l can be typed too`}
           />
           <TextField
             field={fields.scalderWatts}
@@ -164,7 +164,7 @@ export function ChillFields({ fields, ours }: WithOurs) {
           <TextField
             field={fields.tank}
             label="Room in all tanks"
-            hint={`Ours: ${show.volume(ours.tankLitres)}`}
+            hint={`Ours: ${show.volume(ours.tankLiters)}`}
           />
           <TextField
             field={fields.iceBag}

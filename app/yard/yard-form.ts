@@ -18,7 +18,7 @@ import {
   fahrenheitFromCelsius,
   MILLIGRAMS_PER_KILOGRAM,
   MILLIGRAMS_PER_POUND,
-  MILLILITRES_PER_GALLON,
+  MILLILITERS_PER_GALLON,
   millicelsiusFromFahrenheit,
 } from "#core/quantity/conversion.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
@@ -79,9 +79,9 @@ export function yardForm(unitSystem: UnitSystem) {
         airMillicelsius: air,
         tapMillicelsius: tap,
         hourRateCents: hourRate,
-        tankMillilitres: tank,
+        tankMilliliters: tank,
         iceBagMilligrams: iceBag,
-        scalderMillilitres: scalder,
+        scalderMilliliters: scalder,
         scalderFillMillicelsius: fill,
       };
     });
@@ -98,7 +98,7 @@ export function yardFields(farm: Farm): Record<string, string | undefined> {
       : `${millicelsius / 1000} °C`;
   const perUnit = (each: number, unit: string) => (value: number) =>
     `${shortest(value, value / each, (shown) => Math.round(shown * each))} ${unit}`;
-  const volumeText = isUs ? perUnit(MILLILITRES_PER_GALLON, "gal") : perUnit(1000, "l");
+  const volumeText = isUs ? perUnit(MILLILITERS_PER_GALLON, "gal") : perUnit(1000, "l");
   const weightText = isUs ? perUnit(MILLIGRAMS_PER_POUND, "lb") : perUnit(MILLIGRAMS_PER_KILOGRAM, "kg");
   return {
     name: farm.name,
@@ -114,11 +114,11 @@ export function yardFields(farm: Farm): Record<string, string | undefined> {
     tap: text(farm.tapMillicelsius, temperatureText),
     hourRate: text(farm.hourRateCents, (value) => (value / 100).toFixed(2)),
     birdsAYearCount: text(farm.birdsAYearCount, String),
-    tank: text(farm.tankMillilitres, volumeText),
+    tank: text(farm.tankMilliliters, volumeText),
     tankWall: farm.tankWall,
     chillMethod: farm.chillMethod,
     iceBag: text(farm.iceBagMilligrams, weightText),
-    scalder: text(farm.scalderMillilitres, volumeText),
+    scalder: text(farm.scalderMilliliters, volumeText),
     scalderWatts: text(farm.scalderWatts, String),
     scalderHeat: farm.scalderHeat,
     isScalderLidded: farm.isScalderLidded ? "on" : undefined,

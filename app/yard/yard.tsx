@@ -36,6 +36,7 @@ export function loader({ request }: Route.LoaderArgs) {
     entryId: newEntryId(),
     isSaved: new URL(request.url).searchParams.has("saved"),
     ours: OURS,
+    zones: Intl.supportedValuesOf("timeZone"),
   };
 }
 
@@ -53,7 +54,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Yard({ loaderData, actionData }: Route.ComponentProps) {
-  const { isNew, revision, unitSystem, fields, kit, entryId, isSaved, ours } = loaderData;
+  const { isNew, revision, unitSystem, fields, kit, entryId, isSaved, ours, zones } = loaderData;
   return (
     <div className="grid max-w-page gap-5 p-4 md:p-6">
       {isNew ? (
@@ -78,7 +79,7 @@ export default function Yard({ loaderData, actionData }: Route.ComponentProps) {
       >
         {(form) => (
           <div className="grid gap-5 lg:grid-cols-2">
-            <FarmFields fields={form} />
+            <FarmFields fields={form} zones={zones} />
             <DayFields fields={form} ours={ours} />
             <ScalderFields fields={form} ours={ours} />
             <ChillFields fields={form} ours={ours} />

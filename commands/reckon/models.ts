@@ -232,7 +232,7 @@ export const MODELS: Readonly<Record<string, Model>> = {
         iceRatio: of.ice_ratio,
         headroom: of.headroom,
       });
-      return { litres_per_bird: answer.litresPerBird, birds_that_fit: answer.birdsThatFit };
+      return { liters_per_bird: answer.litersPerBird, birds_that_fit: answer.birdsThatFit };
     },
   ),
 
@@ -252,10 +252,10 @@ export const MODELS: Readonly<Record<string, Model>> = {
         startCelsius: of.start_c,
         mediumCelsius: of.medium_c,
         targetCelsius: of.target_c,
-        halfThicknessMetres: of.half_thickness_ref_m,
+        halfThicknessMeters: of.half_thickness_ref_m,
       });
       const shape = {
-        half_thickness_m: slab.halfThicknessMetres,
+        half_thickness_m: slab.halfThicknessMeters,
         biot: slab.biot,
         lambda1: slab.lambda,
         a1: slab.amplitude,

@@ -12,12 +12,13 @@ export const ICE = {
 
 /** Properties of meat and the slab that stands for a carcass. See docs/sources.md#chill. */
 export const CHILL = {
-  wattPerMetreKelvin: 0.47,
-  kilogramPerCubicMetre: 1060,
+  wattPerMeterKelvin: 0.47,
+  kilogramPerCubicMeter: 1060,
   joulePerKilogramKelvin: 3500,
-  halfThicknessMetres: 0.024,
+  halfThicknessMeters: 0.024,
   ofKilograms: 2,
-  targetCelsius: 4.4,
+  /** 40 °F. */
+  targetCelsius: 40 / 9,
 } as const;
 
 export const CHILL_METHODS = ["packed", "still", "agitated"] as const;
@@ -36,11 +37,11 @@ export type TankWall = (typeof TANK_WALLS)[number];
 /** Heat leaking into the farm's tanks together, W/K: insulated coolers, thick-walled tubs, bare metal. See docs/sources.md#ice. */
 export const TANK_LOSS: Readonly<Record<TankWall, number>> = { insulated: 1.5, thick: 5, bare: 16 };
 
-/** Litres a bird takes in the tank: water and ice by weight of carcass, and headroom (choice). See docs/sources.md#ice. */
+/** Liters a bird takes in the tank: water and ice by weight of carcass, and headroom (choice). See docs/sources.md#ice. */
 export const TANK = {
   waterRatio: 0.8,
   iceRatio: 0.5,
   headroom: 0.1,
-  carcassKilogramPerLitre: 1.06,
-  iceKilogramPerLitre: 0.917,
+  carcassKilogramPerLiter: 1.06,
+  iceKilogramPerLiter: 0.917,
 } as const;

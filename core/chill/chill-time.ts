@@ -7,11 +7,11 @@ export interface ChillTimeInput {
   readonly startCelsius: number;
   readonly mediumCelsius: number;
   readonly targetCelsius: number;
-  readonly halfThicknessMetres?: number;
+  readonly halfThicknessMeters?: number;
 }
 
 export interface ChillTime {
-  readonly halfThicknessMetres: number;
+  readonly halfThicknessMeters: number;
   readonly biot: number;
   readonly lambda: number;
   readonly amplitude: number;
@@ -36,25 +36,25 @@ export function chillTime({
   startCelsius,
   mediumCelsius,
   targetCelsius,
-  halfThicknessMetres: reference = CHILL.halfThicknessMetres,
+  halfThicknessMeters: reference = CHILL.halfThicknessMeters,
 }: ChillTimeInput): ChillTime {
   if (!(carcassKilograms > 0))
     throw new RangeError(`carcass weight must be more than 0 kg, got ${carcassKilograms}`);
-  const halfThicknessMetres = reference * Math.cbrt(carcassKilograms / CHILL.ofKilograms);
-  const biot = (surfaceCoefficient * halfThicknessMetres) / CHILL.wattPerMetreKelvin;
+  const halfThicknessMeters = reference * Math.cbrt(carcassKilograms / CHILL.ofKilograms);
+  const biot = (surfaceCoefficient * halfThicknessMeters) / CHILL.wattPerMeterKelvin;
   const lambda = firstRoot(biot);
   const amplitude = (4 * Math.sin(lambda)) / (2 * lambda + Math.sin(2 * lambda));
-  return { halfThicknessMetres, biot, lambda, amplitude, finish: finish() };
+  return { halfThicknessMeters, biot, lambda, amplitude, finish: finish() };
 
   function finish() {
     if (mediumCelsius >= targetCelsius) return undefined;
     const theta = (targetCelsius - mediumCelsius) / (startCelsius - mediumCelsius);
     const fourier = Math.max(0, Math.log(amplitude / theta)) / lambda ** 2;
     const diffusivity =
-      CHILL.wattPerMetreKelvin / (CHILL.kilogramPerCubicMetre * CHILL.joulePerKilogramKelvin);
+      CHILL.wattPerMeterKelvin / (CHILL.kilogramPerCubicMeter * CHILL.joulePerKilogramKelvin);
     return {
       fourier,
-      seconds: (halfThicknessMetres ** 2 * fourier) / diffusivity,
+      seconds: (halfThicknessMeters ** 2 * fourier) / diffusivity,
       meanCelsius: mediumCelsius + ((targetCelsius - mediumCelsius) * Math.sin(lambda)) / lambda,
     };
   }

@@ -60,9 +60,9 @@ export interface TankShare {
 }
 
 /** Room one carcass takes in the tank with its water and ice, and how many fit. See docs/sources.md#ice. */
-export function tankRoom(carcassKilograms: number, tankLitres: number, share: TankShare = TANK) {
+export function tankRoom(carcassKilograms: number, tankLiters: number, share: TankShare = TANK) {
   const perKilogram =
-    1 / TANK.carcassKilogramPerLitre + share.waterRatio + share.iceRatio / TANK.iceKilogramPerLitre;
-  const litresPerBird = carcassKilograms * perKilogram * (1 + share.headroom);
-  return { litresPerBird, birdsThatFit: Math.floor(tankLitres / litresPerBird + 1e-9) };
+    1 / TANK.carcassKilogramPerLiter + share.waterRatio + share.iceRatio / TANK.iceKilogramPerLiter;
+  const litersPerBird = carcassKilograms * perKilogram * (1 + share.headroom);
+  return { litersPerBird, birdsThatFit: Math.floor(tankLiters / litersPerBird + 1e-9) };
 }

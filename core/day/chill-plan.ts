@@ -79,7 +79,7 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
     rule: "Heat of the birds, the water and the tanks, over the cold in a pound of ice, and a margin.",
     source: "ice",
   });
-  const room = tankRoom(mean, means.tankLitres.value);
+  const room = tankRoom(mean, means.tankLiters.value);
   return {
     ice,
     bags: reckoning({
@@ -97,8 +97,8 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
         value: room.birdsThatFit,
         unit: "birds",
         inputs: [
-          inputSetting("room in the tanks", means.tankLitres, "litres"),
-          input("a bird with its water and ice", room.litresPerBird, "litres", "our default"),
+          inputSetting("room in the tanks", means.tankLiters, "liters"),
+          input("a bird with its water and ice", room.litersPerBird, "liters", "our default"),
         ],
         rule: "Room in the tanks over what a bird takes with its water and ice, and a tenth of headroom.",
         source: "ice",

@@ -22,7 +22,7 @@ export interface DayChoices {
 }
 
 export interface Scalder {
-  readonly waterLitres: Setting;
+  readonly waterLiters: Setting;
   readonly powerWatts: Setting;
   readonly heat: "electric" | "propane";
   readonly isLidded: boolean;
@@ -40,7 +40,7 @@ export interface FarmMeans {
   readonly practice: Practice;
   readonly ambientCelsius: Setting;
   readonly tapCelsius: Setting;
-  readonly tankLitres: Setting;
+  readonly tankLiters: Setting;
   readonly tankWall: TankWall;
   readonly chillMethod: ChillMethod;
   readonly bagKilograms: Setting;

@@ -82,26 +82,26 @@ type Means = PlanInput["means"];
 /** The bath with its losses likely or at their worst. */
 function rig({ scalder, ambientCelsius }: Means, loss: "likely" | "worst", lid: "as it is" | "open") {
   const constants = loss === "likely" ? BATH : BATH_AT_WORST;
-  const shape = bathOfVolume(scalder.waterLitres.value);
+  const shape = bathOfVolume(scalder.waterLiters.value);
   const isLidded = scalder.isLidded && lid === "as it is";
   const efficiency = scalder.heat === "electric" ? constants.elementEfficiency : constants.burnerEfficiency;
   return {
-    waterKilograms: scalder.waterLitres.value,
+    waterKilograms: scalder.waterLiters.value,
     vesselJoulePerKelvin: shape.vesselJoulePerKelvin,
     powerWatts: scalder.powerWatts.value,
     efficiency,
     lossWattPerKelvin: bathLoss(
       {
         coefficient: isLidded
-          ? constants.surfaceLiddedWattPerSquareMetreKelvin
-          : constants.surfaceOpenWattPerSquareMetreKelvin,
-        area: shape.surfaceSquareMetres,
+          ? constants.surfaceLiddedWattPerSquareMeterKelvin
+          : constants.surfaceOpenWattPerSquareMeterKelvin,
+        area: shape.surfaceSquareMeters,
       },
       {
         coefficient: scalder.isInsulated
-          ? constants.wallInsulatedWattPerSquareMetreKelvin
-          : constants.wallBareWattPerSquareMetreKelvin,
-        area: shape.wallSquareMetres,
+          ? constants.wallInsulatedWattPerSquareMeterKelvin
+          : constants.wallBareWattPerSquareMeterKelvin,
+        area: shape.wallSquareMeters,
       },
     ),
     ambientCelsius: ambientCelsius.value,
@@ -155,7 +155,7 @@ function burnerPlan(bathCelsius: number, startAt: number, means: Means): BurnerP
 
 function heatingInputs({ scalder, ambientCelsius }: Means): Input[] {
   return [
-    inputSetting("water", scalder.waterLitres, "litres"),
+    inputSetting("water", scalder.waterLiters, "liters"),
     inputSetting("power", scalder.powerWatts, "watts"),
     inputSetting("filled at", scalder.fillCelsius, "°C"),
     inputSetting("air", ambientCelsius, "°C"),

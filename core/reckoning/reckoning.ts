@@ -22,7 +22,7 @@ export type Unit =
   | "cents"
   | "cents per kg"
   | "watts"
-  | "litres"
+  | "liters"
   | "amps"
   | "volts";
 

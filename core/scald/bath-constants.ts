@@ -1,10 +1,10 @@
 /** Physics of the scald bath; the surface loss and the water carried out are each uncertain by a factor of 2. See docs/sources.md#bath. */
 export const BATH = {
   waterJoulePerKilogramKelvin: 4186,
-  surfaceOpenWattPerSquareMetreKelvin: 50,
-  surfaceLiddedWattPerSquareMetreKelvin: 10,
-  wallBareWattPerSquareMetreKelvin: 12,
-  wallInsulatedWattPerSquareMetreKelvin: 1.5,
+  surfaceOpenWattPerSquareMeterKelvin: 50,
+  surfaceLiddedWattPerSquareMeterKelvin: 10,
+  wallBareWattPerSquareMeterKelvin: 12,
+  wallInsulatedWattPerSquareMeterKelvin: 1.5,
   elementEfficiency: 1,
   burnerEfficiency: 0.4,
   propaneJoulePerKilogram: 46.4e6,
@@ -12,10 +12,10 @@ export const BATH = {
 
 /** The bad end of the same constants, for the minute at which it is safe to light. See docs/sources.md#bath. */
 export const BATH_AT_WORST = {
-  surfaceOpenWattPerSquareMetreKelvin: 80,
-  surfaceLiddedWattPerSquareMetreKelvin: 15,
-  wallBareWattPerSquareMetreKelvin: 18,
-  wallInsulatedWattPerSquareMetreKelvin: 3,
+  surfaceOpenWattPerSquareMeterKelvin: 80,
+  surfaceLiddedWattPerSquareMeterKelvin: 15,
+  wallBareWattPerSquareMeterKelvin: 18,
+  wallInsulatedWattPerSquareMeterKelvin: 3,
   /** In wind. */
   burnerEfficiency: 0.25,
   elementEfficiency: 1,

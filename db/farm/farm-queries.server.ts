@@ -24,11 +24,11 @@ export interface Farm {
   readonly tapMillicelsius: number | null;
   readonly hourRateCents: number | null;
   readonly birdsAYearCount: number | null;
-  readonly tankMillilitres: number | null;
+  readonly tankMilliliters: number | null;
   readonly tankWall: TankWall;
   readonly chillMethod: ChillMethod;
   readonly iceBagMilligrams: number | null;
-  readonly scalderMillilitres: number | null;
+  readonly scalderMilliliters: number | null;
   readonly scalderWatts: number | null;
   readonly scalderHeat: "electric" | "propane";
   readonly isScalderLidded: 0 | 1;
@@ -56,11 +56,11 @@ const COLUMNS: Readonly<Record<keyof FarmSettings, string>> = {
   tapMillicelsius: "tap_millicelsius",
   hourRateCents: "hour_rate_cents",
   birdsAYearCount: "birds_a_year_count",
-  tankMillilitres: "tank_millilitres",
+  tankMilliliters: "tank_milliliters",
   tankWall: "tank_wall",
   chillMethod: "chill_method",
   iceBagMilligrams: "ice_bag_milligrams",
-  scalderMillilitres: "scalder_millilitres",
+  scalderMilliliters: "scalder_milliliters",
   scalderWatts: "scalder_watts",
   scalderHeat: "scalder_heat",
   isScalderLidded: "is_scalder_lidded",

@@ -29,7 +29,7 @@ export function LineSheet({
     hands: { name: "All hands", kit: `${choices.people} people` },
   };
   return (
-    <Sheet heading="The line" beside="a first estimate, by its slowest station">
+    <Sheet heading="The line" beside="birds an hour; a first estimate, by its slowest station">
       <table className="w-full text-sm">
         <caption className="sr-only">What each station allows in an hour</caption>
         <tbody>
@@ -45,7 +45,7 @@ export function LineSheet({
                   {names[station].name}
                 </th>
                 <td className="pr-2 text-soft">{names[station].kit}</td>
-                <td className="w-1/3">
+                <td className="w-1/4 sm:w-1/3">
                   <svg
                     aria-hidden="true"
                     viewBox="0 0 100 8"
@@ -60,8 +60,10 @@ export function LineSheet({
                     />
                   </svg>
                 </td>
-                <td className="py-1 pr-2 pl-3 text-right font-mono">{show.value(rate, "birds per hour")}</td>
-                <td className="w-32 pr-2 text-right font-semibold">{isSlowest ? "holds the line" : ""}</td>
+                <td className="py-1 pr-2 pl-3 text-right font-mono">
+                  {rate > 999 ? "plenty" : show.count(rate)}
+                </td>
+                <td className="pr-2 text-right font-semibold sm:w-32">{isSlowest ? "holds the line" : ""}</td>
               </tr>
             );
           })}

@@ -1,7 +1,8 @@
 import { type ReactNode, useState } from "react";
 import { type DayFormSetting, dayForm } from "#app/days/plan/day-form.ts";
 import { LineSheet } from "#app/days/plan/line-sheet.tsx";
-import { PlanAnswer } from "#app/days/plan/plan-answer.tsx";
+import { PlanAnswer, PlanDetail } from "#app/days/plan/plan-answer.tsx";
+import { PlanCautions } from "#app/days/plan/plan-cautions.tsx";
 import { PlanFields } from "#app/days/plan/plan-fields.tsx";
 import { PlanRibbon } from "#app/days/plan/plan-ribbon.tsx";
 import { choicesOf } from "#app/ui/day-choices.ts";
@@ -47,7 +48,7 @@ export function PlanPage({
   const choices = choicesOf(shown);
   const planned = planForDate(basis, shown.processedOn, choices);
   return (
-    <div className="grid gap-4 p-4 md:p-6">
+    <div className="grid gap-4 p-4 md:px-6">
       {head}
       <PlanRibbon
         planned={planned}
@@ -55,6 +56,7 @@ export function PlanPage({
         startAt={shown.startAt}
         place={basis.place}
       />
+      <PlanCautions planned={planned} choices={choices} />
       <div className="grid gap-4 lg:grid-cols-3">
         <div className="grid content-start gap-4 lg:col-span-2">
           <LineSheet plan={planned.plan} choices={choices} means={basis.means} />
@@ -83,8 +85,11 @@ export function PlanPage({
               )}
             </FarmForm>
           </Sheet>
+          <PlanDetail planned={planned} />
         </div>
-        <PlanAnswer planned={planned} birdCount={shown.birdCount} />
+        <div className="order-first grid content-start gap-4 lg:order-none">
+          <PlanAnswer planned={planned} />
+        </div>
       </div>
     </div>
   );

@@ -4,6 +4,7 @@ import { planBasis, requireDay } from "#app/server/day-reading.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
+import { CHILL } from "#core/chill/chill-constants.ts";
 import { planForDate } from "#core/day/plan-for-date.ts";
 import type { Route } from "./+types/run-sheet.ts";
 
@@ -93,8 +94,8 @@ export default function RunSheet({ loaderData: { day, batchName, farmName, basis
           <h2 className="text-2xl">Chill</h2>
           <p>
             <b className="font-mono">{plural(chill.bags.value, "bag")}</b> of ice. Under{" "}
-            {show.temperature(4.4)} in {show.value(chill.hours.value, "hours")}; commonly quoted limit{" "}
-            {chill.quotedHours} h, your local rule decides. Probe the breast.
+            {show.temperature(CHILL.targetCelsius)} in {show.value(chill.hours.value, "hours")}; commonly
+            quoted limit {chill.quotedHours} h, your local rule decides. Probe the breast.
           </p>
         </section>
       </div>

@@ -7,6 +7,7 @@ import { plural } from "#app/ui/show.ts";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { type RestStage, RIGOR_ONSET_HOURS, RIGOR_OVER_HOURS, restStage } from "#core/aging/rest.ts";
+import { CHILL } from "#core/chill/chill-constants.ts";
 import { input, reckoning } from "#core/reckoning/reckoning.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
 import type { Route } from "./+types/rest.ts";
@@ -103,7 +104,7 @@ export default function Rest({ loaderData: { head, resting } }: Route.ComponentP
             sky={resting.sky}
             marks={[
               { at: resting.rigorAt, label: "stiffening" },
-              { at: resting.coldAt, label: `under ${show.temperature(4.4)}` },
+              { at: resting.coldAt, label: `under ${show.temperature(CHILL.targetCelsius)}` },
               { at: resting.readyAt.value, label: "rested" },
               { at: resting.at, label: "now", tone: "now" },
             ]}
@@ -121,7 +122,7 @@ export default function Rest({ loaderData: { head, resting } }: Route.ComponentP
             />
             <Figure label="May be frozen or cooked from" reckoning={resting.readyAt} />
             <Figure
-              label={`A heavy bird takes this long to ${show.temperature(4.4)}`}
+              label={`A heavy bird takes this long to ${show.temperature(CHILL.targetCelsius)}`}
               reckoning={resting.chillHours}
               size="small"
               note={

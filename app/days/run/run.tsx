@@ -19,7 +19,9 @@ export function loader({ params }: Route.LoaderArgs) {
   const { farm, day, batch } = requireDay(params.dayId);
   const events = farmFile().run.events(day.id);
   const at = now();
-  const from = Math.min(day.startAt, events[0]?.at ?? at, at) - HOUR;
+  const { startedAt, lastBirdAt, finishedAt } = runProgress(events, day.birdCount, at);
+  const from = (startedAt ?? day.startAt) - HOUR;
+  const until = Math.max(from + 12 * HOUR, (finishedAt ?? lastBirdAt ?? from) + 2 * HOUR);
   const place = { latitude: farm.latitudeMicrodegrees / 1e6, longitude: farm.longitudeMicrodegrees / 1e6 };
   return {
     day,
@@ -27,7 +29,7 @@ export function loader({ params }: Route.LoaderArgs) {
     events,
     now: at,
     kept: farmFile().keptPlan(day.id),
-    sky: skyBetween(from, Math.max(from + 12 * HOUR, at + 2 * HOUR), place),
+    sky: skyBetween(from, until, place),
     ids: {
       start: newEntryId(),
       bird: newEntryId(),
@@ -67,22 +69,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
           {state === "not started" ? show.longDay(day.processedOn) : `${done} in the chill, ${toGo} to go`}
         </h1>
         <p className="yard-soft">
-          {plural(day.birdCount, "bird")} of {batchName} ·{" "}
-          <Link to={`/days/${day.id}/plan`} className="underline">
-            plan
-          </Link>{" "}
-          ·{" "}
-          <Link to={`/days/${day.id}/rest`} className="underline">
-            rest
-          </Link>{" "}
-          ·{" "}
-          <button
-            type="button"
-            className="underline"
-            onClick={() => setLight(light === "night" ? "sun" : "night")}
-          >
-            {light === "night" ? "full sun" : "dark"}
-          </button>
+          {plural(day.birdCount, "bird")} of {batchName}
         </p>
       </header>
       <BirdStrip done={done} planned={day.birdCount} />
@@ -196,6 +183,27 @@ export default function Run({ loaderData }: Route.ComponentProps) {
           </button>
         </Form>
       )}
+      <nav aria-label="From here" className="grid grid-cols-3 gap-3">
+        <Link
+          to={`/days/${day.id}/plan`}
+          className={`grid place-content-center rounded-sheet ${plainButton}`}
+        >
+          Plan
+        </Link>
+        <Link
+          to={`/days/${day.id}/rest`}
+          className={`grid place-content-center rounded-sheet ${plainButton}`}
+        >
+          Rest
+        </Link>
+        <button
+          type="button"
+          className={`rounded-sheet ${plainButton}`}
+          onClick={() => setLight(light === "night" ? "sun" : "night")}
+        >
+          {light === "night" ? "Full sun" : "Dark"}
+        </button>
+      </nav>
       <p className="yard-soft text-sm">
         Scalding water, blades, drum and wet wires: everyone knows where the breaker is, and children keep
         away from all four. A sick flock is not killed: stop, isolate, call a vet.
@@ -232,7 +240,7 @@ function Note({
       <input
         name="note"
         aria-label="Note"
-        placeholder="A note, such as: skin tore, too hot"
+        placeholder="A note"
         maxLength={1000}
         autoComplete="off"
         className="yard-card col-span-2 min-h-16 rounded-sheet px-4 text-lg placeholder:text-fog"

@@ -46,6 +46,7 @@ export async function action({ request, params }: Route.ActionArgs) {
 
 export default function Settle({ loaderData, actionData }: Route.ComponentProps) {
   const { day, batch, settlement, stillAlive, live, costs } = loaderData;
+  const show = useShow();
   const head = (
     <DayHead
       dayId={day.id}
@@ -83,27 +84,9 @@ export default function Settle({ loaderData, actionData }: Route.ComponentProps)
             </Notice>
           )}
           <Close {...loaderData} refusal={actionData} />
-        </div>
-        <div className="grid content-start gap-5">
-          <Sheet heading="What they yielded">
-            <Figure label="Dressed, mean, as packed" reckoning={settlement.dressedMean} />
-            <Figure label="Live, mean" reckoning={live} />
-            <Figure label="Dressed of live" reckoning={settlement.dressedYield} />
-            {settlement.feedPerKilogramDressed ? (
-              <Figure
-                label="Feed for each pound or kilogram dressed"
-                reckoning={settlement.feedPerKilogramDressed}
-              />
-            ) : (
-              <p className="py-3 text-sm">
-                No feed is written down for {batch.name}, so feed for a pound dressed can't be told.{" "}
-              </p>
-            )}
-          </Sheet>
-          <DayCosts day={day} costs={costs} />
           <Kept {...loaderData} />
           <Sheet heading="Take it with you">
-            <div className="flex flex-wrap gap-3">
+            <div className="flex flex-wrap gap-x-6">
               <a
                 className="inline-flex min-h-12 items-center underline"
                 href={`/days/${day.id}/day.csv`}
@@ -120,6 +103,24 @@ export default function Settle({ loaderData, actionData }: Route.ComponentProps)
               </a>
             </div>
           </Sheet>
+        </div>
+        <div className="grid content-start gap-5">
+          <Sheet heading="What they yielded">
+            <Figure label="Dressed, mean, as packed" reckoning={settlement.dressedMean} />
+            <Figure label="Live, mean" reckoning={live} />
+            <Figure label="Dressed of live" reckoning={settlement.dressedYield} />
+            {settlement.feedPerKilogramDressed ? (
+              <Figure
+                label={`Feed for a ${show.isUs ? "pound" : "kilogram"} dressed`}
+                reckoning={settlement.feedPerKilogramDressed}
+              />
+            ) : (
+              <p className="py-3 text-sm">
+                No feed is written down for {batch.name}, so feed for a pound dressed can't be told.{" "}
+              </p>
+            )}
+          </Sheet>
+          <DayCosts day={day} costs={costs} />
         </div>
       </div>
     </div>

@@ -1,0 +1,69 @@
+import { Notice } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import type { PlanForDate } from "#core/day/plan-for-date.ts";
+import type { DayChoices } from "#core/day/plan-input.ts";
+
+interface PlanCautionsProps {
+  planned: PlanForDate;
+  choices: DayChoices;
+}
+
+/** What is wrong with a plan, and the ways out: what can hurt first. Nothing where nothing is wrong. */
+export function PlanCautions({ planned, choices }: PlanCautionsProps) {
+  const show = useShow();
+  const { line, scald, withdrawal, chill } = planned.plan;
+  const { sunset } = planned.sun;
+  const { tooShort, tooLong } = withdrawal.share;
+  const [least, most] = withdrawal.windowHours;
+  return (
+    <div className="grid gap-2 empty:hidden">
+      {scald.circuit?.isOverloaded && (
+        <Notice tone="stop">
+          <b>The breaker is too small for the element.</b> It asks for{" "}
+          {show.value(scald.circuit.neededAmps.value, "amps")} and the breaker is {scald.circuit.breakerAmps}{" "}
+          A. Use another circuit; an electrician and your code decide.
+        </Notice>
+      )}
+      {!scald.burner.possible && (
+        <Notice tone="stop">
+          <b>The water never gets hot enough.</b> With this heat it stops at{" "}
+          {show.value(scald.burner.ceiling.value, "°C")}. Put on a lid, use less water, or more power.
+        </Notice>
+      )}
+      {!chill.isWithinQuoted && (
+        <Notice tone="stop">
+          <b>Chilling is too slow.</b> A heavy bird needs {show.value(chill.hours.value, "hours")}, past the{" "}
+          {chill.quotedHours} h often quoted; your rule decides. Stir or bubble the slush, or open the birds
+          wider.
+        </Notice>
+      )}
+      {sunset !== undefined && line.cleanAt.value > sunset && (
+        <Notice tone="stop">
+          <b>It gets dark.</b> Clean-up ends at {show.time(line.cleanAt.value)}, sunset is at{" "}
+          {show.time(sunset)}. Start earlier, take fewer, or find another pair of hands.
+        </Notice>
+      )}
+      {tooShort + tooLong > 0 && (
+        <Notice>
+          <b>
+            {plural(tooShort + tooLong, "bird")} of {choices.birds} outside the withdrawal window:
+          </b>{" "}
+          {[tooLong > 0 && `${tooLong} past ${most} h`, tooShort > 0 && `${tooShort} not yet ${least} h`]
+            .filter(Boolean)
+            .join(", ")}
+          .{" "}
+          {withdrawal.isDuskBound
+            ? "Birds don't eat after dusk, so that is when it begins. Keep a lamp in the pens until the feed is pulled, start earlier, or choose a longer school."
+            : `One feed-off time can serve ${withdrawal.mostBirdsInOneWindow}. Go quicker, take fewer, or pull the feed in two visits.`}
+        </Notice>
+      )}
+      {chill.tank.fillsNeeded > 1 && (
+        <Notice>
+          <b>The tanks hold {chill.tank.birdsThatFit.value}.</b> Move the cold ones on and fill them{" "}
+          {chill.tank.fillsNeeded} times, or find another cooler.
+        </Notice>
+      )}
+    </div>
+  );
+}

@@ -8,6 +8,7 @@ const file = join(root, ".data", "demo.sqlite");
 run(bin("tsx"), ["commands/make-demo.ts", file]);
 process.env.PALE_MORNING_DATA = file;
 process.env.PALE_MORNING_CLOCK ??= "2026-09-17T10:12:00Z";
+process.env.NODE_ENV ??= "production";
 const { register } = await import("tsx/esm/api");
 register();
 await import(join(root, "commands", "serve.ts"));

@@ -6,6 +6,7 @@ ensureInstalled();
 ensureBuilt();
 const { defaultDataFile } = await import("./data-folder.mjs");
 process.env.PALE_MORNING_DATA ??= defaultDataFile("farm.sqlite");
+process.env.NODE_ENV ??= "production";
 const { register } = await import("tsx/esm/api");
 register();
 await import(join(root, "commands", "serve.ts"));

@@ -20,9 +20,9 @@ export function entryQueries(database: Database) {
   const insertEntry = database.prepare<[string, string, number]>(
     "INSERT INTO entry (id, content, at) VALUES (?, ?, ?)",
   );
-  const insertTakenBack = database.prepare<[string, number]>(`
+  const insertTakenBack = database.prepare<{ entryId: string; at: number }>(`
     INSERT INTO entry_taken_back (entry_id, at)
-    SELECT id, ?2 FROM entry WHERE id = ?1
+    SELECT id, @at FROM entry WHERE id = @entryId
     ON CONFLICT (entry_id) DO NOTHING`);
 
   return {
@@ -60,7 +60,7 @@ export function entryQueries(database: Database) {
 
     /** Leaves an entry out of every sum from now on; doing it again, or for an unknown entry, is harmless. */
     takeBack(entryId: string, at: number): void {
-      insertTakenBack.run(entryId, at);
+      insertTakenBack.run({ entryId, at });
     },
   };
 }

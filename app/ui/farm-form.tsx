@@ -47,7 +47,8 @@ export function FarmForm<Schema extends z.ZodType<Entered, Entered>>(props: Farm
     lastResult: refusal?.result ?? null,
     defaultValue: defaults ?? {},
     onValidate: ({ formData }) => parse(formData),
-    shouldValidate: "onBlur",
+    // Not on blur: a fault that appears under a field moves the button away from under the finger.
+    shouldValidate: "onSubmit",
     shouldRevalidate: "onInput",
   });
   return (

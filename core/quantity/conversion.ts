@@ -5,7 +5,7 @@ export const MILLIGRAMS_PER_POUND = 453_592.37;
 export const MILLIGRAMS_PER_OUNCE = MILLIGRAMS_PER_POUND / 16;
 export const MILLIGRAMS_PER_KILOGRAM = 1_000_000;
 /** The United States liquid gallon is 231 cubic inches of 2.54 cm exactly. See docs/sources.md#units. */
-export const MILLILITRES_PER_GALLON = 3_785.411784;
+export const MILLILITERS_PER_GALLON = 3_785.411784;
 
 /** Nearest whole milligram of a weight in pounds. */
 export function milligramsFromPounds(pounds: number): Milligrams {

@@ -1,0 +1,90 @@
+import { expect, test } from "./farm-server.ts";
+import { FarmWalk } from "./farm-walk.ts";
+
+test.use({ clock: "2026-09-19T10:30:00Z", viewport: { width: 1280, height: 800 } });
+
+test("an empty farm goes from its first batch to the cost of a bird, in kilograms at a desk", async ({
+  page,
+  farm,
+}) => {
+  const walk = new FarmWalk(page, farm.url);
+  await walk.begin({ units: "Kilograms, °C, liters", money: "EUR" });
+  await walk.follow("Add the first batch");
+  await walk.fill({
+    Name: "Rot 1",
+    "Hatched on": "2026-06-27",
+    "Arrived alive": "4",
+    "Cost of the chicks, all": "9,00",
+  });
+  await walk.choose("Slow-growing colored");
+  await walk.press("Add this batch");
+  await walk.writeDown("Feed bought", { Bags: "1", "In a bag": "25", "A bag cost": "20" });
+  await walk.writeDown("Feed left", { "Bags left": "0,4" });
+  // 84 days: 5.0 kg x exp(-exp(-0.0267 x (84 - 58.9))) = 2.998 kg; x 0.69 = 2.068 kg.
+  await expect(walk.figure("Live weight, mean")).toContainText("3.00 kg");
+  await expect(walk.figure("Dressed weight, mean")).toContainText("2.07 kg");
+  await walk.writeDown("Live weights", { Weights: "2,90 kg\n3100g\n3.0" }, "Keep these weights");
+  await expect(page.getByText("3 birds weighed, mean 3.00 kg")).toBeVisible();
+
+  await walk.follow("Set a day");
+  await walk.fill({ Day: "2026-09-19", "First bird": "08:00" });
+  await walk.choose("Hot and short");
+  // 80 s at 60 °C over 10^((64 - 60) / 19) = 1.624: 49 s.
+  await expect(walk.figure("Scald")).toContainText("64 °C");
+  await expect(walk.figure("Scald")).toContainText("49 s");
+  await expect(walk.figure("Pull the feed")).toContainText("Fri 23:30");
+  await walk.press("Set this day");
+  await page.getByRole("heading", { name: "Saturday 19 September" }).waitFor();
+  await walk.follow("Run sheet to print");
+  await expect(page.getByRole("row", { name: /Fri 23:30 Pull the feed/ })).toBeVisible();
+  await walk.follow("Back to the plan");
+
+  await walk.leaf("pack");
+  await walk.weigh(1, "2080g", "For sale");
+  await walk.weigh(2, "2,08 kg", "For sale");
+  await walk.weigh(3, "2.10", "Own table");
+  await walk.choose("Condemned");
+  await walk.press("Keep this weight");
+  await expect(page.getByText(/Say why it is condemned/)).toBeVisible();
+  await walk.fill({ "Why, if condemned": "sores" });
+  await walk.press("Keep this weight");
+  await expect(page.getByText("last: bird 4, not weighed")).toBeVisible();
+  await walk.press("Take back the last");
+  await expect(page.getByText(/^last: bird 3,/)).toBeVisible();
+  await walk.choose("Condemned");
+  await walk.fill({ "Why, if condemned": "sores" });
+  await walk.press("Keep this weight");
+  await expect(page.getByText("last: bird 4, not weighed")).toBeVisible();
+
+  await walk.leaf("settle");
+  await walk.follow("Add a cost");
+  await walk.fill({ "What for": "ice", "How much": "3.30" });
+  await walk.press("Write it down");
+  await walk.press("Settle this day");
+  await expect(page.getByRole("heading", { name: "Settled" })).toBeVisible();
+  // 9.00 chicks + 0.6 x 20.00 feed + 3.30 ice = 24.30 over 3 dressed birds of 6.26 kg; 15 kg of feed.
+  await expect(page.getByRole("region", { name: "out of pocket" })).toContainText("€8.10");
+  await expect(page.getByRole("region", { name: "out of pocket" })).toContainText("€3.88 / kg");
+  await expect(walk.figure("Feed for a kilogram dressed")).toContainText("2.40");
+
+  const csv = await (await page.request.get(`${farm.url}/days/1/day.csv`)).text();
+  expect(csv.split("\r\n")[1]).toContain("2026-09-19,Rot 1,1,sale,2080000,2080g");
+  const json = await (await page.request.get(`${farm.url}/days/1/day.json`)).json();
+  expect(json.carcasses.map((carcass: { asTyped: string }) => carcass.asTyped)).toEqual([
+    "2080g",
+    "2,08 kg",
+    "2.10",
+    "",
+  ]);
+
+  await page.goto(`${farm.url}/yard`);
+  await walk.choose("Pounds, °F, gallons");
+  await walk.press("Save the yard");
+  await expect(page.getByText("Saved.")).toBeVisible();
+  const after = await (await page.request.get(`${farm.url}/days/1/day.csv`)).text();
+  expect(after).toBe(csv);
+  await page.goto(`${farm.url}/days/1/pack`);
+  await page.getByText("All of them as a table").click();
+  // 2,080 g = 73.37 oz.
+  await expect(page.getByRole("cell", { name: "4 lb 9.37 oz" }).first()).toBeVisible();
+});

@@ -1,0 +1,70 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test } from "./farm-server.ts";
+
+const SCREENS = [
+  "/batches",
+  "/batches/new",
+  "/batches/3",
+  "/batches/3/loss",
+  "/batches/3/feed",
+  "/batches/3/feed-left",
+  "/batches/3/cost",
+  "/batches/3/weigh-in",
+  "/season",
+  "/days",
+  "/days/new",
+  "/days/new?batch=2",
+  "/days/3/plan",
+  "/days/3/sheet",
+  "/days/1/run",
+  "/days/3/run",
+  "/days/1/rest",
+  "/days/3/rest",
+  "/days/3/pack",
+  "/days/1/pack",
+  "/days/1/settle",
+  "/days/3/settle",
+  "/days/3/settle/cost",
+  "/stores",
+  "/stores/place",
+  "/books",
+  "/books/past",
+  "/yard",
+  "/yard/kit",
+  "/nowhere",
+];
+
+test.describe("with the demo farm", () => {
+  test.use({ isDemo: true });
+  for (const width of [360, 1280]) {
+    test(`no screen has an accessibility fault, goes past its edge, or asks anyone outside, at ${width} px`, async ({
+      page,
+      farm,
+    }) => {
+      test.setTimeout(180_000);
+      const elsewhere: string[] = [];
+      const faults: string[] = [];
+      page.on("request", (request) => {
+        if (!request.url().startsWith(farm.url)) elsewhere.push(request.url());
+      });
+      page.on("pageerror", (error) => faults.push(String(error)));
+      await page.setViewportSize({ width, height: 800 });
+      for (const screen of SCREENS) {
+        await page.goto(farm.url + screen, { waitUntil: "networkidle" });
+        const { violations } = await new AxeBuilder({ page }).analyze();
+        for (const { id, nodes } of violations) faults.push(`${screen}: ${id}: ${nodes[0]?.html}`);
+        const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+        if (overflow > 0) faults.push(`${screen}: ${overflow} px past the edge`);
+      }
+      expect(faults).toEqual([]);
+      expect(elsewhere).toEqual([]);
+    });
+  }
+});
+
+test("an empty farm's screens lead by the hand, without a fault", async ({ page, farm }) => {
+  await page.goto(`${farm.url}/days`);
+  await expect(page).toHaveURL(`${farm.url}/yard`);
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id }) => id)).toEqual([]);
+});

@@ -1,0 +1,61 @@
+import { expect, test } from "./farm-server.ts";
+import { FarmWalk } from "./farm-walk.ts";
+
+test.use({ clock: "2026-09-19T10:30:00Z", javaScriptEnabled: false, viewport: { width: 390, height: 844 } });
+
+test("batch, day, run, weighing and settling work before JavaScript arrives", async ({ page, farm }) => {
+  const walk = new FarmWalk(page, farm.url);
+  await walk.begin({ units: "Pounds, °F, gallons", money: "USD" });
+  await walk.follow("Add the first batch");
+  await walk.fill({
+    Name: "White 1",
+    "Hatched on": "2026-07-25",
+    "Arrived alive": "four",
+    "Cost of the chicks, all": "-3",
+  });
+  await walk.choose("Fast-growing white");
+  await walk.press("Add this batch");
+  await expect(page.getByText("Use digits only, a whole number such as 31")).toBeVisible();
+  await expect(page.getByText("A price can't be below 0. Leave out the minus")).toBeVisible();
+  await expect(page.getByLabel("Name")).toHaveValue("White 1");
+  await expect(page.getByLabel("Arrived alive")).toHaveValue("four");
+  await walk.fill({ "Arrived alive": "2", "Cost of the chicks, all": "5" });
+  await walk.press("Add this batch");
+  await walk.writeDown("Feed bought", { Bags: "1", "In a bag": "50", "A bag cost": "19" });
+  await walk.writeDown("Live weights", { Weights: "6 4\n7 1" }, "Keep these weights");
+
+  await walk.follow("Set a day");
+  await walk.fill({ Day: "2026-09-19", "First bird": "07:00", "Breaks in all": "0" });
+  await walk.press("Set this day");
+  await expect(page.getByRole("heading", { name: "Saturday 19 September" })).toBeVisible();
+  await expect(walk.figure("Pull the feed")).toContainText("Fri 22:30");
+  await walk.figure("Scald").click();
+  await expect(page.getByText("Seconds needed at 60 °C", { exact: false })).toBeVisible();
+
+  await walk.leaf("run");
+  await walk.press("Start the day");
+  await walk.press("Bird into the chill");
+  await walk.press("Bird into the chill");
+  await walk.press("Undo");
+  await expect(page.getByRole("heading", { name: "1 in the chill, 1 to go" })).toBeVisible();
+  await walk.press("Bird into the chill");
+  await walk.press("Finish the day");
+
+  await page.goto(`${farm.url}/days/1/pack`);
+  await walk.weigh(1, "5 3", "For sale");
+  await walk.fill({ Weight: "46" });
+  await walk.press("Keep this weight");
+  await expect(
+    page.getByText("46 lb 0 oz is too heavy for a dressed chicken. Check the point and the unit"),
+  ).toBeVisible();
+  await expect(page.getByLabel("Weight")).toHaveValue("46");
+  await walk.weigh(2, "4.6", "For sale");
+
+  await walk.follow("All weighed: settle the day");
+  await walk.fill({ "Hours worked, all people together": "3" });
+  await walk.press("Settle this day");
+  // 5.00 chicks + 19.00 feed over 2 birds.
+  await expect(page.getByRole("region", { name: "out of pocket" })).toContainText("$12.00");
+  await walk.press("Open this day again");
+  await expect(page.getByRole("heading", { name: "Close the day" })).toBeVisible();
+});

@@ -1,0 +1,17 @@
+import { defineConfig } from "@playwright/test";
+
+export default defineConfig({
+  testDir: "e2e",
+  timeout: 60_000,
+  expect: { timeout: 5_000 },
+  workers: 2,
+  forbidOnly: true,
+  reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],
+  use: {
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+      args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
+    },
+    locale: "en-US",
+  },
+});

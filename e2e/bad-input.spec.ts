@@ -66,7 +66,7 @@ test("weights that can't be, and the same bird twice, are refused and nothing is
     await walk.fill({ Weight: typed });
     await walk.press("Keep this weight");
     await expect(page.getByText(said)).toBeVisible();
-    await expect(page.getByLabel("Weight")).toHaveValue(typed);
+    await expect(page.getByLabel("Weight", { exact: true })).toHaveValue(typed);
   }
   await walk.weigh(1, "4 9.2", "For sale");
   await walk.fill({ Weight: "4 10", Bird: "1" });

@@ -25,8 +25,9 @@ test("a server killed amid a stream of weights loses none that was answered and 
     });
   const entries = Array.from({ length: WEIGHTS }, () => randomUUID());
   const answered = new Set<number>();
+  await packed();
   const stream = entries.map(async (entryId, index) => {
-    await new Promise((resolve) => setTimeout(resolve, index * 8));
+    await new Promise((resolve) => setTimeout(resolve, index * 15));
     const response = await weigh(index + 1, entryId).catch(() => undefined);
     if (response?.status() === 303) answered.add(index + 1);
     if (answered.size === KILL_AFTER) await farm.kill();

@@ -48,7 +48,7 @@ test("batch, day, run, weighing and settling work before JavaScript arrives", as
   await expect(
     page.getByText("46 lb 0 oz is too heavy for a dressed chicken. Check the point and the unit"),
   ).toBeVisible();
-  await expect(page.getByLabel("Weight")).toHaveValue("46");
+  await expect(page.getByLabel("Weight", { exact: true })).toHaveValue("46");
   await walk.weigh(2, "4.6", "For sale");
 
   await walk.follow("All weighed: settle the day");

@@ -10,7 +10,7 @@ interface SheetProps extends Omit<ComponentProps<"section">, "title"> {
 export function Sheet({ heading, beside, children, className = "", ...rest }: SheetProps) {
   return (
     <section
-      className={`rounded-sheet border border-rule bg-leaf ${className}`}
+      className={`min-w-0 rounded-sheet border border-rule bg-leaf ${className}`}
       aria-label={heading}
       {...rest}
     >

@@ -18,7 +18,7 @@ export function Spine({ farmName, words, units }: SpineProps) {
     { to: "/yard", name: "Yard", word: "" },
   ];
   return (
-    <div className="fixed inset-x-0 bottom-0 z-10 bg-night text-milk md:sticky md:top-0 md:h-dvh md:w-40 md:shrink-0 md:self-start print:hidden">
+    <header className="fixed inset-x-0 bottom-0 z-10 bg-night text-milk md:sticky md:top-0 md:h-dvh md:w-40 md:shrink-0 md:self-start print:hidden">
       <div className="flex h-full flex-col">
         <div className="hidden px-5 pt-5 pb-6 md:block">
           <p className="font-display text-xl leading-tight">Pale Morning</p>
@@ -41,6 +41,6 @@ export function Spine({ farmName, words, units }: SpineProps) {
         </nav>
         <p className="mt-auto hidden px-5 pb-5 text-sm text-fog md:block">{units}</p>
       </div>
-    </div>
+    </header>
   );
 }

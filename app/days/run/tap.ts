@@ -47,7 +47,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       ? run.start(entry, day.id, at, keptPlan())
       : run.record(entry, day.id, { kind, at, note });
   if (!outcome.recorded && outcome.reason === "day-settled") return refuseSettled(answer !== undefined);
-  return answer ? new Response("kept") : redirect(`/days/${day.id}/run`, 303);
+  return answer ? Response.json({ events: run.events(day.id) }) : redirect(`/days/${day.id}/run`, 303);
 
   function keptPlan(): KeptPlan {
     const { plan, forecast } = planOf(farm, batch, day);

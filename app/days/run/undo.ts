@@ -13,5 +13,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const outcome = farmFile().run.takeBack(day.id, String(fields.get("entryId") ?? ""), now());
   const isForPhone = fields.has("answer");
   if (outcome === "day-settled") return refuseSettled(isForPhone);
-  return isForPhone ? new Response("taken back") : redirect(`/days/${day.id}/run`, 303);
+  return isForPhone
+    ? Response.json({ events: farmFile().run.events(day.id) })
+    : redirect(`/days/${day.id}/run`, 303);
 }

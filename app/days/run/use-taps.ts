@@ -1,5 +1,4 @@
 import { useCallback, useEffect, useRef, useState } from "react";
-import { useRevalidator } from "react-router";
 import { z } from "zod";
 import type { RunEventKind } from "#core/day/run-progress.ts";
 
@@ -15,15 +14,15 @@ export interface Tap {
 }
 
 const RETRY_MILLISECONDS = 3000;
-const Waiting = z.array(
-  z.object({
-    entryId: z.string(),
-    kind: z.enum(["start", "bird", "pause", "resume", "note", "finish"]),
-    at: z.number(),
-    note: z.string(),
-    undoes: z.string().optional(),
-  }),
-);
+const Recorded = z.object({
+  entryId: z.string(),
+  kind: z.enum(["start", "bird", "pause", "resume", "note", "finish"]),
+  at: z.number(),
+  note: z.string(),
+});
+const Waiting = z.array(Recorded.extend({ undoes: z.string().optional() }));
+/** What the farm's machine answers: all that it has of the day, so that phones hear of each other's taps. */
+const Answer = z.object({ events: z.array(Recorded) });
 /** What waits to be sent: a tap, or with `undoes` the taking back of one. */
 type Waiting = z.output<typeof Waiting>[number];
 
@@ -31,11 +30,12 @@ type Waiting = z.output<typeof Waiting>[number];
  * Taps that answer at once and are sent one after another, kept on the phone until each was answered.
  * Each has its id from here, so a tap sent again is counted once.
  */
-export function useTaps(dayId: number, recorded: readonly Tap[]) {
+export function useTaps(dayId: number, loaded: readonly Tap[]) {
   const key = `pale-morning-taps-${dayId}`;
   const [waiting, setWaiting] = useState<readonly Waiting[]>([]);
+  const [recorded, setRecorded] = useState(loaded);
   const [refusal, setRefusal] = useState<string>();
-  const { revalidate } = useRevalidator();
+  useEffect(() => setRecorded(loaded), [loaded]);
   const isSending = useRef(false);
 
   const keep = useCallback(
@@ -54,15 +54,15 @@ export function useTaps(dayId: number, recorded: readonly Tap[]) {
       for (let next = readWaiting(key)[0]; next; next = readWaiting(key)[0]) {
         const { entryId } = next;
         const answer = await post(dayId, next);
-        if (answer.isAnswered) keep((taps) => taps.filter((tap) => tap.entryId !== entryId));
-        setRefusal(answer.refusal);
         if (!answer.isAnswered) break;
+        if (answer.events) setRecorded(answer.events);
+        setRefusal(answer.refusal);
+        keep((taps) => taps.filter((tap) => tap.entryId !== entryId));
       }
     } finally {
       isSending.current = false;
-      revalidate();
     }
-  }, [dayId, key, keep, revalidate]);
+  }, [dayId, key, keep]);
 
   useEffect(() => {
     setWaiting(readWaiting(key));
@@ -118,23 +118,26 @@ function readWaiting(key: string): readonly Waiting[] {
   }
 }
 
-/** Sends one thing that waits. Not answered means to try again; a refusal is an answer too. */
-async function post(
-  dayId: number,
-  { undoes, entryId, kind, at, note }: Waiting,
-): Promise<{ isAnswered: boolean; refusal: string | undefined }> {
+interface PostAnswer {
+  /** Not answered means to try again; a refusal is an answer too. */
+  readonly isAnswered: boolean;
+  readonly events?: readonly Tap[];
+  readonly refusal?: string;
+}
+
+/** Sends one thing that waits. */
+async function post(dayId: number, { undoes, entryId, kind, at, note }: Waiting): Promise<PostAnswer> {
   const body = new FormData();
   const fields = undoes === undefined ? { entryId, kind, at, note } : { entryId: undoes };
   for (const [name, value] of Object.entries({ ...fields, answer: "json" })) body.set(name, String(value));
   try {
-    const response = await fetch(`/days/${dayId}/run/${undoes === undefined ? "tap" : "undo"}`, {
-      method: "POST",
-      body,
-    });
-    if (response.ok) return { isAnswered: true, refusal: undefined };
-    if (response.status >= 500) return { isAnswered: false, refusal: undefined };
-    return { isAnswered: true, refusal: await response.text() };
+    const address = `/days/${dayId}/run/${undoes === undefined ? "tap" : "undo"}`;
+    const response = await fetch(address, { method: "POST", body });
+    if (response.ok) return { isAnswered: true, events: Answer.parse(await response.json()).events };
+    return response.status >= 500
+      ? { isAnswered: false }
+      : { isAnswered: true, refusal: await response.text() };
   } catch {
-    return { isAnswered: false, refusal: undefined };
+    return { isAnswered: false };
   }
 }

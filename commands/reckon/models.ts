@@ -232,7 +232,7 @@ export const MODELS: Readonly<Record<string, Model>> = {
         iceRatio: of.ice_ratio,
         headroom: of.headroom,
       });
-      return { liters_per_bird: answer.litersPerBird, birds_that_fit: answer.birdsThatFit };
+      return { litres_per_bird: answer.litersPerBird, birds_that_fit: answer.birdsThatFit };
     },
   ),
 

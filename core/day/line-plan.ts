@@ -37,7 +37,8 @@ export function linePlan({ choices, means }: PlanInput, scald: ScaldPlan): LineP
     scaldAtOnce: means.scalder.scaldAtOnce,
     pluckAtOnce: means.pluckAtOnce,
     dipSeconds: scald.seconds.value,
-    bathBirdsPerHour: scald.birdsPerHour.value,
+    // A bath with no heat to spare sags with every bird; that is said as a caution, not as a day without end.
+    bathBirdsPerHour: scald.birdsPerHour.value > 0 ? scald.birdsPerHour.value : Number.MAX_SAFE_INTEGER,
     handsFactor: PRACTICE_FACTOR[means.practice],
   });
   const { lineMinutes } = estimate;

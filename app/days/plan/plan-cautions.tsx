@@ -31,6 +31,12 @@ export function PlanCautions({ planned, choices }: PlanCautionsProps) {
           {show.value(scald.burner.ceiling.value, "°C")}. Put on a lid, use less water, or more power.
         </Notice>
       )}
+      {scald.burner.possible && scald.birdsPerHour.value === 0 && (
+        <Notice tone="stop">
+          <b>The bath has no heat to spare with its lid off.</b> It sags with every bird and does not come
+          back. More power, less water, or a lid between birds.
+        </Notice>
+      )}
       {!chill.isWithinQuoted && (
         <Notice tone="stop">
           <b>Chilling is too slow.</b> A heavy bird needs {show.value(chill.hours.value, "hours")}, past the{" "}

@@ -1,0 +1,68 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { yardFields, yardForm } from "#app/yard/yard-form.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+const farm = fc.record({
+  airMillicelsius: fc.option(fc.integer({ min: -30_000, max: 50_000 })),
+  tapMillicelsius: fc.option(fc.integer({ min: 0, max: 40_000 })),
+  tankMilliliters: fc.option(fc.integer({ min: 1000, max: 20_000_000 })),
+  iceBagMilligrams: fc.option(fc.integer({ min: 100_000, max: 100_000_000 })),
+  scalderMilliliters: fc.option(fc.integer({ min: 1000, max: 5_000_000 })),
+  hourRateCents: fc.option(fc.integer({ min: 0, max: 100_000 })),
+  unitSystem: fc.constantFrom("us" as const, "metric" as const),
+});
+
+const REST = {
+  revision: 1,
+  name: "Low Gate",
+  latitudeMicrodegrees: 43_900_001,
+  longitudeMicrodegrees: -71_600_000,
+  timeZone: "America/New_York",
+  currency: "USD",
+  practice: "few",
+  arePensLit: 1,
+  pluckAtOnceCount: 2,
+  birdsAYearCount: null,
+  tankWall: "thick",
+  chillMethod: "still",
+  scalderWatts: 2000,
+  scalderHeat: "electric",
+  isScalderLidded: 0,
+  isScalderInsulated: 1,
+  scaldAtOnceCount: 1,
+  scalderFillMillicelsius: null,
+  circuitVolts: 120,
+  breakerAmps: 15,
+} as const;
+
+test("opening the yard and saving it moves nothing that is stored, in either system of units", () => {
+  fc.assert(
+    fc.property(farm, (changing) => {
+      const standing: Farm = { ...REST, ...changing };
+      const { revision, ...settings } = standing;
+      expect(revision).toBe(1);
+      expect(yardForm(standing.unitSystem).parse(yardFields(standing))).toEqual(settings);
+    }),
+  );
+});
+
+test("volts without a breaker is asked about beside the empty box", () => {
+  const typed = {
+    ...yardFields({
+      ...REST,
+      unitSystem: "us",
+      airMillicelsius: null,
+      tapMillicelsius: null,
+      tankMilliliters: null,
+      iceBagMilligrams: null,
+      scalderMilliliters: null,
+      hourRateCents: null,
+    }),
+    breakerAmps: "",
+  };
+  const { error } = yardForm("us").safeParse(typed);
+  expect(error?.issues).toMatchObject([
+    { path: ["breakerAmps"], message: "Give both volts and breaker, or leave both empty" },
+  ]);
+});

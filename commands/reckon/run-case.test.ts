@@ -1,0 +1,63 @@
+import { expect, test } from "vitest";
+import cases from "#commands/reckon/cases.json" with { type: "json" };
+import { MODELS } from "#commands/reckon/models.ts";
+import { runCase } from "#commands/reckon/run-case.ts";
+
+const NEEDED = [
+  "scald.constant",
+  "bath.ua",
+  "bath.heatup",
+  "ice.mass",
+  "chill.time",
+  "feed.share",
+  "feed.optimal",
+  "growth.weight",
+  "growth.mix",
+  "yield.cuts",
+];
+
+test("every worked case of a model that is built passes, and every needed model is built", () => {
+  const built = cases.filter(({ model }) => model in MODELS);
+  const failed = built.map(runCase).filter(({ passed }) => !passed);
+  expect(failed.map(({ line }) => line)).toEqual([]);
+  const withCases = new Set(built.map(({ model }) => model));
+  expect(NEEDED.filter((model) => !withCases.has(model))).toEqual([]);
+  expect(Object.keys(MODELS).filter((model) => !withCases.has(model))).toEqual([]);
+});
+
+test("a model that is not built, and what is no case, is a line and not a crash", () => {
+  expect(runCase({ model: "moon.phase", title: "new", inputs: {}, expected: {} }, 1)).toEqual({
+    passed: false,
+    line: "FAIL moon.phase (new): this model is not built",
+  });
+  expect(runCase("bath.ua", 3).line).toMatch(/^FAIL case 3: not a case/);
+});
+
+const UA = {
+  model: "bath.ua",
+  title: "pot",
+  inputs: { u_surface_w_per_m2_k: 50, surface_m2: 0.1, u_wall_w_per_m2_k: 10, wall_m2: 0.5 },
+  expected: { ua_w_per_k: 10 },
+  tolerance: { relative: 0.001, absolute: 0.001 },
+};
+
+test("a number passes within its tolerance and fails past it, and no answer may be missing or too many", () => {
+  const run = (expected: object) => runCase({ ...UA, expected }, 1).passed;
+  expect(run({ ua_w_per_k: 10.0109 })).toBe(true);
+  expect(run({ ua_w_per_k: 10.012 })).toBe(false);
+  expect(run({ ua_w_per_k: "10" })).toBe(false);
+  expect(run({})).toBe(false);
+  expect(run({ ua_w_per_k: 10, more: 1 })).toBe(false);
+});
+
+test("bad input is named", () => {
+  expect(runCase({ ...UA, inputs: { ...UA.inputs, wall_m2: "wide" } }, 1).line).toMatch(/bad input: wall_m2/);
+  const noBag = {
+    model: "ice.mass",
+    inputs: cases.find(({ model }) => model === "ice.mass")!.inputs,
+    expected: {},
+  };
+  expect(runCase({ ...noBag, inputs: { ...noBag.inputs, bag_kg: 0 } }, 1).line).toMatch(
+    /bad input: a bag must weigh more than 0 kg, got 0/,
+  );
+});

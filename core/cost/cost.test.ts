@@ -1,0 +1,86 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { allot } from "#core/cost/allot.ts";
+import { feedUsed, splitBatchCost } from "#core/cost/batch-cost.ts";
+import { kitShare } from "#core/cost/kit-share.ts";
+import { cents } from "#core/quantity/quantity.ts";
+
+const weights = fc
+  .array(fc.double({ min: 0, max: 1000, noNaN: true }), { minLength: 1, maxLength: 30 })
+  .filter((all) => all.some((weight) => weight > 0));
+const amount = fc.integer({ min: 0, max: 5_000_000 }).map(cents);
+
+test("100 cents over three equal parts is 34, 33 and 33", () => {
+  expect(allot(cents(100), [1, 1, 1])).toEqual([34, 33, 33]);
+  expect(allot(cents(5), [0, 3, 1])).toEqual([0, 4, 1]);
+});
+
+test("parts add up to the whole to the cent, and none is more than a cent from its fair share", () => {
+  fc.assert(
+    fc.property(amount, weights, (total, by) => {
+      const parts = allot(total, by);
+      const sum = by.reduce((running, weight) => running + weight, 0);
+      expect(parts.reduce((running, part) => running + part, 0)).toBe(total);
+      parts.forEach((part, index) => {
+        expect(Math.abs(part - (total * by[index]!) / sum)).toBeLessThan(1);
+      });
+    }),
+  );
+});
+
+test("there must be something to split by", () => {
+  expect(() => allot(cents(10), [0, 0])).toThrow("not all 0, got 0, 0");
+  expect(() => allot(cents(10), [1, -1])).toThrow("must not be negative");
+});
+
+test("a batch's cost is borne by all its birds to the cent, and older birds bear more feed", () => {
+  const share = fc.record({
+    birds: fc.integer({ min: 1, max: 200 }),
+    feedKilogramsEach: fc.double({ min: 0, max: 12, noNaN: true }),
+  });
+  fc.assert(
+    fc.property(
+      amount,
+      amount,
+      amount,
+      fc.array(share, { minLength: 1, maxLength: 5 }),
+      (chicks, feed, other, shares) => {
+        const parts = splitBatchCost({ chicks, feed, other }, shares);
+        const sum = (of: "chicks" | "feed" | "other") =>
+          parts.reduce((running, part) => running + part[of], 0);
+        expect([sum("chicks"), sum("feed"), sum("other")]).toEqual([chicks, feed, other]);
+        expect(parts.reduce((running, part) => running + part.feedFraction, 0)).toBeCloseTo(1, 9);
+      },
+    ),
+  );
+  const [young, old] = splitBatchCost({ chicks: cents(0), feed: cents(900), other: cents(0) }, [
+    { birds: 10, feedKilogramsEach: 3 },
+    { birds: 10, feedKilogramsEach: 6 },
+  ]);
+  expect([young!.feed, old!.feed]).toEqual([300, 600]);
+});
+
+test("feed left in the bag is stock at the mean price, not the batch's cost", () => {
+  const bought = [
+    { bags: 2, bagKilograms: 25, bagPriceCents: 2000 },
+    { bags: 2, bagKilograms: 25, bagPriceCents: 2200 },
+  ];
+  expect(feedUsed(bought, 10)).toEqual({
+    kilograms: 90,
+    cents: 7560,
+    boughtKilograms: 100,
+    leftKilograms: 10,
+  });
+  expect(feedUsed([], 0).cents).toBe(0);
+  expect(() => feedUsed(bought, 101)).toThrow("not be more than the 100 kg bought, got 101");
+});
+
+test("kit is written off over its birds, or over its years at the farm's birds a year", () => {
+  const items = [
+    { priceCents: 40_000, life: { birds: 800 } },
+    { priceCents: 24_000, life: { years: 8 } },
+  ];
+  // 50 + 24,000 / (8 x 100) = 30 cents a bird.
+  expect(kitShare(items, 4, 100)).toBe(320);
+  expect(() => kitShare(items, 4, 0)).toThrow("more than 0 birds, got 0");
+});

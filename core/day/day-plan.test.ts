@@ -1,0 +1,123 @@
+import { expect, test } from "vitest";
+import { instantOf, localClock } from "#core/calendar/farm-time.ts";
+import { planForDate } from "#core/day/plan-for-date.ts";
+import type { DayChoices, FarmMeans } from "#core/day/plan-input.ts";
+import type { Reckoning } from "#core/reckoning/reckoning.ts";
+
+const ZONE = "America/New_York";
+const own = (value: number) => ({ value, provenance: "the farm's default" as const });
+
+const MEANS: FarmMeans = {
+  scalder: {
+    waterLiters: own(57),
+    powerWatts: own(2000),
+    heat: "electric",
+    isLidded: true,
+    isInsulated: false,
+    fillCelsius: own(12),
+    scaldAtOnce: 1,
+    circuit: { volts: 120, breakerAmps: 15 },
+  },
+  pluckAtOnce: 1,
+  practice: "few",
+  ambientCelsius: own(18),
+  tapCelsius: own(12),
+  tankLiters: own(230),
+  tankWall: "insulated",
+  chillMethod: "still",
+  bagKilograms: own(9.07),
+  arePensLit: true,
+};
+
+function plan(day: string, time: string, change: Partial<DayChoices> = {}, means: Partial<FarmMeans> = {}) {
+  const start = instantOf(day, time, ZONE);
+  if (!start.exists) throw new Error("no such time");
+  const basis = {
+    flock: { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-25", weighings: [] },
+    means: { ...MEANS, ...means },
+    place: { latitude: 43.9, longitude: -71.6 },
+    timeZone: ZONE,
+  } as const;
+  return planForDate(basis, day, {
+    birds: 31,
+    cutUp: 0,
+    startAt: start.at,
+    people: 4,
+    cones: 4,
+    tablePlaces: 2,
+    breakMinutes: 30,
+    scaldSchool: "middle",
+    withdrawalSchool: "short",
+    ...change,
+  });
+}
+
+const clock = (at: Reckoning) => localClock(at.value, ZONE);
+
+test("a lit pen's feed is pulled eight and a half hours before the first bird", () => {
+  const { withdrawal } = plan("2026-09-19", "07:00").plan;
+  expect(clock(withdrawal.feedOffAt)).toBe("22:30");
+  expect(withdrawal.firstBirdHours.value).toBeCloseTo(8.5, 9);
+  expect(withdrawal.share).toMatchObject({ inside: 31, tooShort: 0, tooLong: 0 });
+});
+
+test("in a dark pen it counts from dusk, and the birds past the window are counted", () => {
+  const { plan: dark } = plan("2026-09-19", "07:00", {}, { arePensLit: false });
+  expect(dark.withdrawal.isDuskBound).toBe(true);
+  expect(clock(dark.withdrawal.feedOffAt)).toMatch(/^19:/);
+  expect(dark.withdrawal.share.tooLong).toBeGreaterThan(0);
+});
+
+test("hours off feed are hours gone by, also in the night that has one more", () => {
+  const { withdrawal } = plan("2026-11-01", "07:00").plan;
+  expect(withdrawal.firstBirdHours.value).toBeCloseTo(8.5, 9);
+  // 07:00 less 8 h 30, and the clocks went back an hour at two.
+  expect(clock(withdrawal.feedOffAt)).toBe("23:30");
+});
+
+test("breaks put the end off by their length and lengthen the last bird's wait", () => {
+  const with30 = plan("2026-09-19", "07:00").plan;
+  const with90 = plan("2026-09-19", "07:00", { breakMinutes: 90 }).plan;
+  expect((with90.line.evenChanceAt.value - with30.line.evenChanceAt.value) / 60_000).toBeCloseTo(60, 9);
+  expect(with90.withdrawal.share.longestHours - with30.withdrawal.share.longestHours).toBeCloseTo(1, 1);
+});
+
+test("it is safe to light the burner before it is likely enough, and 9 in 10 comes after an even chance", () => {
+  const { scald, line } = plan("2026-09-19", "07:00").plan;
+  if (!scald.burner.possible) throw new Error("the bath should get there");
+  expect(scald.burner.safeAt.value).toBeLessThan(scald.burner.likelyAt.value);
+  expect(line.nineInTenAt.value).toBeGreaterThan(line.evenChanceAt.value);
+});
+
+test("2 kW on a 15 A breaker asks for 20.8 A and is over it", () => {
+  const { circuit } = plan("2026-09-19", "07:00").plan.scald;
+  expect(circuit?.isOverloaded).toBe(true);
+  expect(circuit?.neededAmps.value).toBeCloseTo(20.833, 3);
+});
+
+test("a bath too weak for its school says where it stops instead of when to light it", () => {
+  const weak = { ...MEANS.scalder, powerWatts: own(300) };
+  const { burner } = plan("2026-09-19", "07:00", {}, { scalder: weak }).plan.scald;
+  expect(burner.possible).toBe(false);
+  if (!burner.possible) expect(burner.ceiling.value).toBeLessThan(60);
+});
+
+test("birds to be cut up come to their dressed weight, cut by cut", () => {
+  const { plan: whole } = plan("2026-09-19", "07:00");
+  const { plan: cut, forecast } = plan("2026-09-19", "07:00", { cutUp: 10 });
+  expect(whole.cuts).toEqual([]);
+  const sum = cut.cuts.reduce((running, { weight }) => running + weight.value, 0);
+  expect(sum).toBeCloseTo(10 * forecast.dressed.value, 9);
+});
+
+test("every figure carries the numbers that went in and where they came from", () => {
+  const { line, chill, withdrawal } = plan("2026-09-19", "07:00").plan;
+  for (const figure of [line.evenChanceAt, chill.ice, chill.hours, withdrawal.feedOffAt]) {
+    expect(figure.inputs.length).toBeGreaterThan(2);
+    expect(figure.rule).not.toBe("");
+  }
+  expect(chill.ice.inputs.find(({ name }) => name === "water at")).toMatchObject({
+    value: 12,
+    provenance: "the farm's default",
+  });
+});

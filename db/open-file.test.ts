@@ -1,0 +1,49 @@
+import { existsSync, mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import BetterSqlite3 from "better-sqlite3";
+import { expect, test } from "vitest";
+import { openFile } from "#db/open-file.server.ts";
+
+test("an older file is brought up to date with a backup beside it, and what stops the change leaves the file as it was", () => {
+  const folder = mkdtempSync(join(tmpdir(), "pale-morning-"));
+  const path = join(folder, "farm.sqlite");
+  openFile(path).close();
+  const older = new BetterSqlite3(path);
+  older.exec("DROP TABLE past_batch");
+  older.pragma("user_version = 3");
+  older.exec("INSERT INTO entry (id, content, at) VALUES ('kept-from-before', '1', 1)");
+  older.close();
+
+  const opened = openFile(path);
+  expect(opened.pragma("user_version", { simple: true })).toBe(4);
+  expect(opened.prepare("SELECT count(*) AS n FROM past_batch").get()).toEqual({ n: 0 });
+  expect(existsSync(`${path}.before-4`)).toBe(true);
+  expect(existsSync(`${path}.trial`)).toBe(false);
+  opened.pragma("user_version = 3");
+  opened.close();
+
+  // past_batch is there already now, so the same migration can't run: it fails on the copy, and the file is untouched.
+  expect(() => openFile(path)).toThrow("past_batch already exists");
+  const untouched = new BetterSqlite3(path);
+  expect(untouched.pragma("user_version", { simple: true })).toBe(3);
+  expect(untouched.prepare("SELECT id FROM entry").get()).toEqual({ id: "kept-from-before" });
+  untouched.close();
+  rmSync(folder, { recursive: true });
+});
+
+test("every answer is on the disk, and tables hold what they say", () => {
+  const folder = mkdtempSync(join(tmpdir(), "pale-morning-"));
+  const database = openFile(join(folder, "farm.sqlite"));
+  expect(database.pragma("journal_mode", { simple: true })).toBe("wal");
+  expect(database.pragma("synchronous", { simple: true })).toBe(2);
+  expect(database.pragma("foreign_keys", { simple: true })).toBe(1);
+  const loose = database
+    .prepare(
+      "SELECT name FROM pragma_table_list WHERE schema = 'main' AND type = 'table' AND strict = 0 AND name NOT LIKE 'sqlite_%'",
+    )
+    .all();
+  expect(loose).toEqual([]);
+  database.close();
+  rmSync(folder, { recursive: true });
+});

@@ -24,11 +24,15 @@ interface FarmFormProps<Schema extends z.ZodType<Entered, Entered>> {
   /** Where it posts to, if not to its own page. */
   action?: string;
   submit: string;
+  /** A form that is sent many times over gets a button that is hard to miss. */
+  isRepeated?: boolean;
   /** Another button beside it. */
   beside?: ReactNode;
   /** Called with what is in the form when it changes; undefined while it can't be read. */
   onRead?: (value: z.output<Schema> | undefined) => void;
   children: (fields: Fields<Schema>) => ReactNode;
+  /** Fields that are seldom changed, below the button. */
+  after?: (fields: Fields<Schema>) => ReactNode;
 }
 
 export type Fields<Schema extends z.ZodType<Entered, Entered>> = Readonly<
@@ -40,7 +44,8 @@ export type Fields<Schema extends z.ZodType<Entered, Entered>> = Readonly<
  * A refusal shows again what was typed, each fault under its own field.
  */
 export function FarmForm<Schema extends z.ZodType<Entered, Entered>>(props: FarmFormProps<Schema>) {
-  const { schema, refusal, defaults, entryId, action, submit, beside, onRead, children } = props;
+  const { schema, refusal, defaults, entryId, action, submit, isRepeated, beside, onRead, children, after } =
+    props;
   const { state } = useNavigation();
   const parse = (formData: FormData) => parseWithZod(formData, { schema, disableAutoCoercion: true });
   const [form, fields] = useForm({
@@ -71,9 +76,12 @@ export function FarmForm<Schema extends z.ZodType<Entered, Entered>>(props: Farm
       )}
       {children(fields as unknown as Fields<Schema>)}
       <div className="flex flex-wrap gap-3">
-        <Button disabled={state === "submitting"}>{submit}</Button>
+        <Button disabled={state === "submitting"} className={isRepeated ? "min-h-16 grow text-xl" : ""}>
+          {submit}
+        </Button>
         {beside}
       </div>
+      {after?.(fields as unknown as Fields<Schema>)}
     </Form>
   );
 }

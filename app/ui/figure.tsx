@@ -97,11 +97,11 @@ function InputRow({ input }: { input: Input }) {
     <tr className="border-t border-rule align-baseline">
       <th scope="row" className="py-1 pr-2 text-left font-normal">
         {input.name}
+        <span className="block text-xs text-soft">
+          {input.provenance === "the farm's default" ? "you said" : input.provenance}
+        </span>
       </th>
-      <td className="py-1 pr-2 text-right font-mono">{show.value(input.value, input.unit)}</td>
-      <td className="w-1/4 py-1 text-right text-soft">
-        {input.provenance === "the farm's default" ? "you said" : input.provenance}
-      </td>
+      <td className="py-1 text-right font-mono">{show.value(input.value, input.unit)}</td>
     </tr>
   );
 }

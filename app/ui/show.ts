@@ -97,7 +97,7 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
     "°C": temperature,
     seconds,
     minutes,
-    hours: (value) => minutes(value * 60),
+    hours: (value) => minutes(Math.round(value * 60)),
     days: (value) => `${count(value)} days`,
     instant: (at) => `${weekday.format(at)} ${time(at)}`,
     birds: count,

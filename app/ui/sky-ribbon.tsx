@@ -131,11 +131,11 @@ function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: nu
         .filter(({ hour }) => hour % every === 0)
         .map(({ at, hour }) => (
           <g key={at} transform={`translate(${x(at)} ${height})`}>
-            <line y2={5} className="stroke-soft" />
+            <line y2={5} className="stroke-current" />
             <text
               y={18}
               textAnchor={x(at) < 12 ? "start" : x(at) > width - 12 ? "end" : "middle"}
-              className="fill-soft font-mono text-xs"
+              className="fill-current font-mono text-xs"
             >
               {String(hour).padStart(2, "0")}
             </text>

@@ -15,7 +15,7 @@ interface DotPlotProps {
   sentence: string;
 }
 
-const WIDTH = 720;
+const WIDTH = 480;
 const DOT = 6;
 const AXIS = 22;
 

@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { Form, Link, redirect } from "react-router";
+import { Link, redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { DotPlot } from "#app/days/pack/dot-plot.tsx";
 import { packForm } from "#app/days/pack/pack-form.ts";
@@ -7,11 +7,11 @@ import { progressOf, requireDay } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { ChoiceField, FarmForm, SelectField, TextField } from "#app/ui/farm-form.tsx";
-import { ButtonLink, Notice, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
+import { Button, ButtonLink, Notice, Sheet } from "#app/ui/sheet.tsx";
+import { plural, type Show } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { USE_WORDS } from "#app/ui/words.ts";
-import { packTally } from "#core/packing/pack-tally.ts";
+import { type PackTally, packTally } from "#core/packing/pack-tally.ts";
 import type { Carcass } from "#db/day/pack-queries.server.ts";
 import type { StoragePlace } from "#db/farm/farm-queries.server.ts";
 import type { Route } from "./+types/pack.ts";
@@ -37,7 +37,8 @@ export function loader({ params }: Route.LoaderArgs) {
   const numbers = new Set(carcasses.map((carcass) => carcass.birdNumber));
   let next = 1;
   while (numbers.has(next)) next += 1;
-  const expected = progressOf(day).done || day.birdCount;
+  const { state, done } = progressOf(day);
+  const expected = state === "finished" ? done : Math.max(done, day.birdCount);
   return {
     day,
     batchName: batch.name,
@@ -97,7 +98,9 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
           ) : (
             <WeighOne key={last?.entryId ?? "first"} {...loaderData} refusal={actionData} last={last} />
           )}
-          {carcasses.length > 0 && <Weights carcasses={carcasses} tally={tally} />}
+          {carcasses.length > 0 && (
+            <Weights carcasses={carcasses} tally={tally} isSettled={day.settledEntryId !== null} />
+          )}
         </div>
         <div className="grid content-start gap-5">
           <Tally {...loaderData} />
@@ -118,6 +121,8 @@ function WeighOne({
   refusal,
   last,
   day,
+  carcasses,
+  tally,
 }: Loaded & { refusal: Route.ComponentProps["actionData"]; last: Carcass | undefined }) {
   const show = useShow();
   const [understood, setUnderstood] = useState<number | null>(null);
@@ -141,73 +146,98 @@ function WeighOne({
           placeId: String(last?.placeId ?? firstWithRoom?.id ?? ""),
         }}
         submit="Keep this weight"
+        isRepeated
+        beside={
+          last && (
+            <Button
+              kind="plain"
+              name="takeBack"
+              value={last.entryId}
+              formAction={`/days/${day.id}/pack/take-back`}
+              formNoValidate
+              className="min-h-16"
+            >
+              Take back the last
+            </Button>
+          )
+        }
         onRead={(value) => setUnderstood(value?.weightMilligrams ?? null)}
+        after={(fields) => (
+          <div className="grid gap-4 sm:grid-cols-2">
+            <TextField field={fields.birdNumber} label="Bird" hint="Its number today" inputMode="numeric" />
+            {places.length > 0 && (
+              <SelectField
+                field={fields.placeId}
+                label="Where it goes"
+                hint="Stays as it is until you change it"
+                options={[
+                  { value: "", label: "nowhere yet" },
+                  ...places.map((place) => ({
+                    value: String(place.id),
+                    label: `${place.name}, room for ${Math.max(0, place.room)}`,
+                  })),
+                ]}
+              />
+            )}
+          </div>
+        )}
       >
         {(fields) => (
           <>
-            <p aria-live="polite" className="font-display text-hero leading-none">
-              {understood === null ? <span className="text-rule">–</span> : show.exactBird(understood)}
-            </p>
-            <div className="grid gap-4 sm:grid-cols-3">
+            <div className="grid items-end gap-4 sm:grid-cols-5">
+              <p
+                aria-live="polite"
+                className="whitespace-nowrap font-display text-5xl leading-none sm:col-span-3 xl:text-hero"
+              >
+                {understood === null ? <span className="text-rule">–</span> : show.exactBird(understood)}
+              </p>
               <div className="sm:col-span-2">
-                <TextField
-                  field={fields.weight}
-                  label="Weight"
-                  hint={
-                    show.isUs
-                      ? "As you say it: 4 9.2, 4lb9.2oz, 4-9 1/4, 4.58, 2080g"
-                      : "As you say it: 2.08, 2,08 kg, 2080g, 4 9.2"
-                  }
-                  autoFocus
-                />
+                <DotPlot weights={dressedWeights(carcasses)} sentence={tallySentence(tally, show)} />
               </div>
-              <TextField field={fields.birdNumber} label="Bird" hint="Its number today" inputMode="numeric" />
             </div>
+            <TextField
+              field={fields.weight}
+              label="Weight"
+              hint={
+                show.isUs
+                  ? "As you say it: 4 9.2, 4lb9.2oz, 4-9 1/4, 4.58, 2080g"
+                  : "As you say it: 2.08, 2,08 kg, 2080g, 4 9.2"
+              }
+              autoFocus
+            />
             <ChoiceField field={fields.purpose} label="For" options={PURPOSES} />
-            <div className="grid gap-4 sm:grid-cols-2">
-              <TextField field={fields.reason} label="Why, if condemned" />
-              {places.length > 0 && (
-                <SelectField
-                  field={fields.placeId}
-                  label="Where it goes"
-                  options={[
-                    { value: "", label: "nowhere yet" },
-                    ...places.map((place) => ({
-                      value: String(place.id),
-                      label: `${place.name}, room for ${Math.max(0, place.room)}`,
-                    })),
-                  ]}
-                />
-              )}
+            <div className="only-condemned">
+              <TextField field={fields.reason} label="Why, if condemned" hint="Yellow fluid, sores, smell" />
             </div>
           </>
         )}
       </FarmForm>
-      {last && (
-        <Form method="post" action={`/days/${day.id}/pack/take-back`} className="pt-3">
-          <input type="hidden" name="entryId" value={last.entryId} />
-          <button type="submit" className="min-h-12 rounded-sheet border border-soft px-5 font-semibold">
-            Take back the last
-          </button>
-        </Form>
-      )}
     </Sheet>
   );
 }
 
-function Weights({ carcasses, tally }: Pick<Loaded, "carcasses" | "tally">) {
-  const show = useShow();
-  const weighed = carcasses.flatMap(({ purpose, weightMilligrams }) =>
+const dressedWeights = (carcasses: readonly Carcass[]): number[] =>
+  carcasses.flatMap(({ purpose, weightMilligrams }) =>
     purpose === "condemned" || weightMilligrams === null ? [] : [weightMilligrams],
   );
-  const sentence =
-    tally.meanMilligrams === undefined
-      ? ""
-      : `${plural(tally.dressedCount, "bird")} about ${show.bird(tally.meanMilligrams)}, from ${show.bird(tally.smallestMilligrams!)} to ${show.bird(tally.biggestMilligrams!)}.`;
+
+function tallySentence(tally: PackTally, show: Show): string {
+  const { meanMilligrams, smallestMilligrams, biggestMilligrams, dressedCount } = tally;
+  if (meanMilligrams === undefined) return "No bird is weighed yet.";
+  return `${plural(dressedCount, "bird")} about ${show.bird(meanMilligrams)}, from ${show.bird(smallestMilligrams!)} to ${show.bird(biggestMilligrams!)}.`;
+}
+
+function Weights({
+  carcasses,
+  tally,
+  isSettled,
+}: Pick<Loaded, "carcasses" | "tally"> & { isSettled: boolean }) {
+  const show = useShow();
+  const sentence = tallySentence(tally, show);
   return (
-    <Sheet heading="The weights as they came" beside="the last one is ringed">
-      {sentence && <p className="pb-2">{sentence}</p>}
-      <DotPlot weights={weighed} sentence={sentence} />
+    <Sheet heading="The weights as they came" beside="newest first">
+      <p className="pb-2">{sentence}</p>
+      {isSettled && <DotPlot weights={dressedWeights(carcasses)} sentence={sentence} />}
       <details>
         <summary className="min-h-10 text-sm text-soft underline">All of them as a table</summary>
         <table className="w-full text-sm">

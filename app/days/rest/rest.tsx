@@ -57,7 +57,10 @@ export function loader({ params }: Route.LoaderArgs) {
       at,
       firstHours: since(firstBirdAt, "first"),
       lastHours: since(lastBirdAt, "last"),
-      stage: restStage((at - lastBirdAt) / HOUR, batch.kind),
+      saying: saying(
+        restStage((at - firstBirdAt) / HOUR, batch.kind),
+        restStage((at - lastBirdAt) / HOUR, batch.kind),
+      ),
       readyAt,
       chillHours,
       coldAt: lastBirdAt + chillHours.value * HOUR,
@@ -72,11 +75,19 @@ export function loader({ params }: Route.LoaderArgs) {
   };
 }
 
-const SAYS: Readonly<Record<RestStage, string>> = {
+const ALL: Readonly<Record<RestStage, string>> = {
   "before-rigor": "They may be cooked this very hour, before they stiffen. After that, wait.",
   "in-rigor": "Not yet: frozen or cooked now, they will be tough. Keep them cold and leave them.",
   rested: "They have rested. They may be frozen, cooked or cut up.",
 };
+
+/** What may be done with birds of which the first and the last stand where they stand. */
+function saying(first: RestStage, last: RestStage): string {
+  if (first === last) return ALL[first];
+  return first === "rested"
+    ? "The first have rested; the last have not. Freeze or cook them in the order they went in."
+    : "The first have begun to stiffen: leave them. Only the very last may still be cooked, within the hour.";
+}
 
 export default function Rest({ loaderData: { head, resting } }: Route.ComponentProps) {
   const show = useShow();
@@ -111,27 +122,28 @@ export default function Rest({ loaderData: { head, resting } }: Route.ComponentP
             spans={[{ from: resting.lastBirdAt, to: resting.readyAt.value, strength: "half" }]}
             sentence={`Resting until ${show.dayTime(resting.readyAt.value)}.`}
           />
-          <Notice tone={resting.stage === "rested" ? "plain" : "heed"}>
-            <p className="font-display text-xl">{SAYS[resting.stage]}</p>
+          <Notice tone={resting.saying === ALL.rested ? "plain" : "heed"}>
+            <p className="font-display text-xl">{resting.saying}</p>
           </Notice>
-          <Sheet heading="Their rest" className="max-w-prose">
-            <Figure
-              label="Rested so far, last bird to first"
-              reckoning={resting.lastHours}
-              to={resting.firstHours}
-            />
-            <Figure label="May be frozen or cooked from" reckoning={resting.readyAt} />
-            <Figure
-              label={`A heavy bird takes this long to ${show.temperature(CHILL.targetCelsius)}`}
-              reckoning={resting.chillHours}
-              size="small"
-              note={
-                <p className="text-soft">
-                  The last went in at {show.dayTime(resting.lastBirdAt)}, so look with a probe at{" "}
-                  {show.dayTime(resting.coldAt)}. Your local rule decides.
-                </p>
-              }
-            />
+          <Sheet heading="Their rest">
+            <div className="grid gap-x-8 lg:grid-cols-3">
+              <Figure
+                label="Rested so far, last bird to first"
+                reckoning={resting.lastHours}
+                to={resting.firstHours}
+              />
+              <Figure label="May be frozen or cooked from" reckoning={resting.readyAt} />
+              <Figure
+                label={`A heavy bird takes this long to ${show.temperature(CHILL.targetCelsius)}`}
+                reckoning={resting.chillHours}
+                note={
+                  <p className="text-soft">
+                    The last went in at {show.dayTime(resting.lastBirdAt)}, so look with a probe at{" "}
+                    {show.dayTime(resting.coldAt)}. Your local rule decides.
+                  </p>
+                }
+              />
+            </div>
           </Sheet>
         </>
       )}

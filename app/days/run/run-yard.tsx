@@ -55,27 +55,17 @@ export function BirdStrip({ done, planned }: { done: number; planned: number }) 
 }
 
 /** When the day will be done at its present pace, with its working. */
-export function DoneAbout({
-  progress,
-  keptEvenChanceAt,
-}: {
-  progress: RunProgress;
-  keptEvenChanceAt: number | undefined;
-}) {
+export function DoneAbout({ progress, plannedEndAt }: { progress: RunProgress; plannedEndAt: number }) {
   const show = useShow();
   if (!progress.doneAt) return null;
-  const behind =
-    keptEvenChanceAt === undefined ? 0 : Math.round((progress.doneAt.value - keptEvenChanceAt) / 60_000);
+  const behind = Math.round((progress.doneAt.value - plannedEndAt) / 60_000);
+  const againstPlan = `${show.minutes(Math.abs(behind))} ${behind > 0 ? "behind" : "ahead of"} plan`;
   return (
     <div className="rounded-sheet bg-leaf px-4 text-ink">
       <Figure
-        label="Done about, at the pace of the last birds"
+        label="Done about"
         reckoning={progress.doneAt}
-        beside={
-          Math.abs(behind) < 5 || keptEvenChanceAt === undefined
-            ? "as planned"
-            : `${show.minutes(Math.abs(behind))} ${behind > 0 ? "behind" : "ahead of"} plan`
-        }
+        beside={Math.abs(behind) < 5 ? "as planned" : againstPlan}
       />
     </div>
   );

@@ -3,7 +3,7 @@ import { Form, Link } from "react-router";
 import { BirdStrip, DoneAbout, Lately, TapButton } from "#app/days/run/run-yard.tsx";
 import { type TapKind, useTaps } from "#app/days/run/use-taps.ts";
 import { now } from "#app/server/clock.server.ts";
-import { requireDay } from "#app/server/day-reading.server.ts";
+import { planOf, requireDay } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { plural } from "#app/ui/show.ts";
@@ -28,7 +28,8 @@ export function loader({ params }: Route.LoaderArgs) {
     batchName: batch.name,
     events,
     now: at,
-    kept: farmFile().keptPlan(day.id),
+    plannedEndAt:
+      farmFile().keptPlan(day.id)?.evenChanceAt ?? planOf(farm, batch, day).plan.line.evenChanceAt.value,
     sky: skyBetween(from, until, place),
     ids: {
       start: newEntryId(),
@@ -44,7 +45,7 @@ const HOUR = 3_600_000;
 const TICK_MILLISECONDS = 1000;
 
 export default function Run({ loaderData }: Route.ComponentProps) {
-  const { day, events, kept, sky, ids, batchName } = loaderData;
+  const { day, events, plannedEndAt, sky, ids, batchName } = loaderData;
   const show = useShow();
   const isReady = useIsReady();
   const clock = useClock(loaderData.now);
@@ -128,7 +129,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
             </TapButton>
           </div>
           {state === "paused" && <p className="text-lg">Paused. The pace leaves pauses out.</p>}
-          <DoneAbout progress={progress} keptEvenChanceAt={kept?.evenChanceAt} />
+          <DoneAbout progress={progress} plannedEndAt={plannedEndAt} />
           {toGo === 0 && (
             <p className="text-lg">All {day.birdCount} are in. Tap on if there are more, or finish.</p>
           )}

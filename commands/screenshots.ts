@@ -1,0 +1,124 @@
+import { spawn } from "node:child_process";
+import { mkdirSync } from "node:fs";
+import { join } from "node:path";
+import { chromium, type Page } from "@playwright/test";
+
+/**
+ * Takes the pictures in docs/screenshots from the demo farm: npm run screenshots, after npm run build.
+ * The clock stands where each screen has something to say.
+ */
+const FOLDER = join("docs", "screenshots");
+const PORT = 5290;
+const BASE = `http://127.0.0.1:${PORT}`;
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+const THURSDAY_MORNING = "2026-09-17T10:12:00Z";
+const SATURDAY_MORNING = "2026-09-19T13:00:00Z";
+
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+  args: ["--no-sandbox", "--disable-gpu"],
+});
+mkdirSync(FOLDER, { recursive: true });
+
+await withFarm(THURSDAY_MORNING, async () => {
+  await picture("batches", "/batches", DESK);
+  await picture("batch", "/batches/3", DESK);
+  await picture("season", "/season", DESK);
+  await picture("days", "/days", DESK);
+  await picture("plan", "/days/3/plan", DESK);
+  await picture("plan-phone", "/days/3/plan", PHONE);
+  await picture("run-sheet", "/days/3/sheet", DESK);
+  await picture("settle", "/days/1/settle", DESK, async (page) => {
+    await page.locator("details.figure").first().locator("summary").click();
+  });
+  await picture("stores", "/stores", DESK);
+  await picture("books", "/books", DESK);
+  await picture("yard", "/yard", DESK);
+});
+
+await withFarm(SATURDAY_MORNING, async () => {
+  await picture("run-phone", "/days/3/run", PHONE, tapSome);
+  await picture("run", "/days/3/run", DESK);
+  await picture("rest", "/days/3/rest", DESK);
+  await picture("pack", "/days/3/pack", DESK, weighSome);
+  await picture("pack-phone", "/days/3/pack", PHONE);
+});
+
+await browser.close();
+
+/** Twenty-three birds since seven o'clock, one every five minutes or so, as a phone would send them. */
+async function tapSome(page: Page): Promise<void> {
+  const start = Date.parse(SATURDAY_MORNING) - 2 * 3_600_000;
+  const tap = (kind: string, minute: number) =>
+    page.request.post(`${BASE}/days/3/run/tap`, {
+      form: {
+        entryId: `picture-${kind}-${minute}`,
+        kind,
+        at: String(start + Math.round(minute * 60_000)),
+        answer: "json",
+      },
+      headers: { Origin: BASE },
+    });
+  await tap("start", 0);
+  for (let bird = 0; bird < 23; bird += 1) await tap("bird", 14 + bird * 4.75);
+  await page.reload({ waitUntil: "networkidle" });
+}
+
+async function weighSome(page: Page): Promise<void> {
+  const weights = [
+    "4 9.2",
+    "4 12",
+    "3 15.6",
+    "5 1",
+    "4-7 1/2",
+    "4.61",
+    "4 2.4",
+    "5 6",
+    "4lb11oz",
+    "4 8.8",
+    "4 3",
+    "4 13.1",
+    "4 10",
+  ];
+  for (const weight of weights) {
+    await page.getByLabel("Weight", { exact: true }).fill(weight);
+    await page.getByRole("button", { name: "Keep this weight" }).click();
+    await page.waitForTimeout(150);
+  }
+  await page.getByLabel("Weight", { exact: true }).fill("4 9.2");
+}
+
+async function picture(
+  name: string,
+  path: string,
+  viewport: typeof DESK,
+  before?: (page: Page) => Promise<void>,
+): Promise<void> {
+  const page = await browser.newPage({ viewport });
+  await page.goto(BASE + path, { waitUntil: "networkidle" });
+  await before?.(page);
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+  await page.close();
+}
+
+async function withFarm(clock: string, work: () => Promise<void>): Promise<void> {
+  const server = spawn(process.execPath, ["commands/demo.mjs"], {
+    stdio: "inherit",
+    env: { ...process.env, PORT: String(PORT), PALE_MORNING_CLOCK: clock, PALE_MORNING_LOG: "warn" },
+  });
+  try {
+    for (let attempt = 0; attempt < 200; attempt += 1) {
+      if (await fetch(`${BASE}/icon.svg`).catch(() => undefined)) break;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    await work();
+  } finally {
+    await new Promise((resolve) => {
+      server.once("exit", resolve);
+      server.kill("SIGTERM");
+    });
+  }
+}

@@ -234,3 +234,25 @@ test("a bird leaves its store once", () => {
   });
   expect(file.stores.stored()).toEqual([]);
 });
+
+test("what is stored is what was packed, less condemned, less left, less taken back, in whatever order it happened", () => {
+  const day = dayId({ birdCount: 10 });
+  const packed = Array.from({ length: 5 }, entry);
+  packed.forEach((one, index) => {
+    const condemned = { purpose: "condemned", reason: "sores" } as const;
+    file.pack.recordCarcass(one, day, { ...CARCASS, birdNumber: index + 1, ...(index === 4 && condemned) });
+  });
+  const stored = () => file.stores.stored().map(({ birdNumber }) => birdNumber);
+  expect(stored()).toEqual([1, 2, 3, 4]);
+  const [first, second] = file.stores.stored();
+  const outs = [entry(), entry()];
+  file.stores.takeOut(outs[0]!, first!.carcassId, { outOn: "2026-07-01", how: "eaten" });
+  file.stores.takeOut(outs[1]!, second!.carcassId, { outOn: "2026-07-01", how: "sold" });
+  expect(stored()).toEqual([3, 4]);
+  file.takeBackFact(outs[0]!.entryId, 5);
+  expect(stored()).toEqual([1, 3, 4]);
+  file.pack.takeBack(day, packed[2]!.entryId, 6);
+  file.pack.takeBack(day, packed[1]!.entryId, 7);
+  file.takeBackFact(outs[1]!.entryId, 8);
+  expect(stored()).toEqual([1, 4]);
+});

@@ -35,7 +35,7 @@ export function loader({ params, request }: Route.LoaderArgs) {
       input("dressed", batch.arrivedCount - batch.lostCount - batch.aliveCount, "birds", "measured"),
     ],
     rule: "Arrived, less lost, less dressed.",
-    source: "counting",
+    source: "own-log",
   });
   const days = farmFile()
     .days()

@@ -1,5 +1,7 @@
 import type { ReactNode } from "react";
+import { Link } from "react-router";
 import { useShow } from "#app/ui/use-show.tsx";
+import { SOURCE_WORDS } from "#app/ui/words.ts";
 import type { Input, Provenance, Reckoning } from "#core/reckoning/reckoning.ts";
 
 const PROVENANCE_CLASS: Readonly<Record<Provenance, string>> = {
@@ -79,6 +81,7 @@ export function Working({ reckoning }: { reckoning: Reckoning }) {
   return (
     <div className="grid gap-2">
       <p>{reckoning.rule}</p>
+      <p className="text-soft">On the word of: {SOURCE_WORDS[reckoning.source]}.</p>
       <table className="w-full">
         <caption className="sr-only">Numbers that went in</caption>
         <tbody>
@@ -87,6 +90,15 @@ export function Working({ reckoning }: { reckoning: Reckoning }) {
           ))}
         </tbody>
       </table>
+      {reckoning.inputs.some(({ provenance }) => provenance === "our default") && (
+        <p className="text-soft">
+          Some are our guess.{" "}
+          <Link to="/yard" className="underline">
+            Your own numbers
+          </Link>{" "}
+          take their place.
+        </p>
+      )}
     </div>
   );
 }

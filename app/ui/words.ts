@@ -1,6 +1,7 @@
 import type { BirdKind } from "#core/growth/bird-kind.ts";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
 import type { Practice } from "#core/processing-line/line-constants.ts";
+import type { Source } from "#core/reckoning/reckoning.ts";
 import type { ScaldSchool } from "#core/scald/scald-constants.ts";
 import type { WithdrawalSchool } from "#core/withdrawal/withdrawal-constants.ts";
 
@@ -42,6 +43,23 @@ export const USE_WORDS: Readonly<Record<CarcassUse, string>> = {
   cut: "cut up",
   pets: "for pets",
   condemned: "condemned",
+};
+
+/** On whose word a sum stands, as a person would say it. */
+export const SOURCE_WORDS: Readonly<Record<Source, string>> = {
+  growth: "a growth curve fitted to customary pastured weights; farms differ by 15 % either way",
+  yield: "shares in line with what extension services publish; your own weights overrule them",
+  withdrawal:
+    "the usual advice of extension services; for the grass and grain schools it is practice, not science",
+  scald: "customary scald times, each within about a third; the feather test outranks them",
+  bath: "heat-transfer texts; the loss from the water's face may be half or double",
+  power: "the usual rule for loads that stay on; an electrician and the local code decide",
+  ice: "the heat in birds, water and ice from food-engineering texts; the margin is our choice",
+  chill: "conduction in a slab set to customary chilling times; a probe and your local rule decide",
+  line: "our own times of practised hands, until your farm's days speak",
+  rest: "practice: about an hour to stiffen, about a day to let go, longer for old birds",
+  cost: "your own bills and hours, split so that the parts add up to the cent",
+  "own-log": "what was written down on this farm",
 };
 
 export const CUT_WORDS: Readonly<Record<string, string>> = {

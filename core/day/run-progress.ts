@@ -99,7 +99,7 @@ function doneAtPresentPace(
       input("pace", interval / MILLISECONDS_PER_MINUTE, "minutes per bird", "measured"),
     ],
     rule: "Birds to go at the pace of the last birds, pauses left out.",
-    source: "run",
+    source: "own-log",
   });
 }
 

@@ -26,6 +26,21 @@ export type Unit =
   | "amps"
   | "volts";
 
+/** On whose word a rule stands: a heading of docs/sources.md. */
+export type Source =
+  | "growth"
+  | "yield"
+  | "withdrawal"
+  | "scald"
+  | "bath"
+  | "power"
+  | "ice"
+  | "chill"
+  | "line"
+  | "rest"
+  | "cost"
+  | "own-log";
+
 export interface Input {
   readonly name: string;
   readonly value: number;
@@ -42,8 +57,7 @@ export interface Reckoning {
   readonly inputs: readonly Input[];
   /** The sum in one sentence. */
   readonly rule: string;
-  /** On whose word the rule stands; a row of docs/sources.md. */
-  readonly source: string;
+  readonly source: Source;
 }
 
 type Working = Omit<Reckoning, "provenance"> & { readonly provenance?: Provenance };

@@ -58,34 +58,38 @@ export interface BatchStory {
 
 /** Birds of a batch that a day takes: those planned while it is open, those dressed or condemned once it is settled. */
 const TAKEN_BY_DAYS = `
-  SELECT day.batch_id, day.id AS day_id,
-         EXISTS (SELECT 1 FROM day_settlement AS settlement WHERE settlement.day_id = day.id
-                  AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS is_settled,
-         day.bird_count AS planned_count,
-         max(
+  SELECT day.batch_id, day.id AS day_id, day.bird_count AS planned_count,
+         settlement.day_id IS NOT NULL AS is_settled,
+         coalesce(settlement.bird_count, max(
            (SELECT count(*) FROM day_event AS event WHERE event.day_id = day.id AND event.kind = 'bird'
              AND event.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)),
            (SELECT count(*) FROM carcass WHERE carcass.day_id = day.id
              AND carcass.entry_id NOT IN (SELECT entry_id FROM entry_taken_back))
-         ) AS dressed_count
-    FROM processing_day AS day`;
+         )) AS dressed_count
+    FROM processing_day AS day
+    LEFT JOIN day_settlement AS settlement
+           ON settlement.day_id = day.id AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)`;
 
 /** Prepares every statement of the batches once; call it once per connection. */
 export function batchQueries(database: Database) {
   const entries = entryQueries(database);
   const standing = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
-  const selectBatches = database.prepare<[], Batch>(`
-    WITH taken AS (${TAKEN_BY_DAYS}),
-         counted AS (
-           SELECT batch.*,
-                  (SELECT coalesce(sum(bird_count), 0) FROM batch_loss
-                    WHERE batch_id = batch.id AND ${standing}) AS lost_count,
-                  (SELECT coalesce(sum(dressed_count), 0) FROM taken WHERE batch_id = batch.id) AS dressed_count
-             FROM batch WHERE ${standing})
+  const batchSql = (where: string) => `
     SELECT id, name, kind, male_share_permille AS maleSharePermille, hatched_on AS hatchedOn,
            ordered_count AS orderedCount, arrived_count AS arrivedCount, chick_cost_cents AS chickCostCents,
            lost_count AS lostCount, arrived_count - lost_count - dressed_count AS aliveCount
-      FROM counted ORDER BY hatched_on, id`);
+      FROM (SELECT batch.*,
+                   (SELECT coalesce(sum(bird_count), 0) FROM batch_loss
+                     WHERE batch_id = batch.id AND ${standing}) AS lost_count,
+                   (SELECT coalesce(sum(dressed_count), 0) FROM (${TAKEN_BY_DAYS})
+                     WHERE batch_id = batch.id) AS dressed_count
+              FROM batch WHERE ${standing} AND ${where})
+     ORDER BY hatched_on, id`;
+  const selectBatches = database.prepare<[], Batch>(batchSql("true"));
+  const selectBatch = database.prepare<[number], Batch>(batchSql("id = ?"));
+  const selectIsNameTaken = database.prepare<[string], { taken: 0 | 1 }>(
+    `SELECT EXISTS (SELECT 1 FROM batch WHERE name = ? AND ${standing}) AS taken`,
+  );
   const selectSetAside = database.prepare<[number, number], { setAside: number }>(`
     WITH taken AS (${TAKEN_BY_DAYS})
     SELECT coalesce(sum(CASE WHEN is_settled THEN dressed_count ELSE max(planned_count, dressed_count) END), 0) AS setAside
@@ -126,7 +130,7 @@ export function batchQueries(database: Database) {
     INSERT INTO batch_weighing (entry_id, batch_id, weighed_on, live_weight_milligrams, as_typed)
     VALUES (@entryId, @batchId, @weighedOn, @liveWeightMilligrams, @asTyped)`);
 
-  const batch = (id: number) => selectBatches.all().find((candidate) => candidate.id === id);
+  const batch = (id: number): Batch | undefined => selectBatch.get(id);
   const freeForDay = (batchId: number, dayId = 0): number => {
     const flock = batch(batchId);
     return flock ? flock.arrivedCount - flock.lostCount - selectSetAside.get(batchId, dayId)!.setAside : 0;
@@ -150,7 +154,7 @@ export function batchQueries(database: Database) {
 
     addBatch: (entry: Entry, batch: NewBatch): Recorded<"name-taken"> =>
       entries.once(entry, ["batch", batch], () => {
-        if (selectBatches.all().some((other) => other.name === batch.name)) return "name-taken";
+        if (selectIsNameTaken.get(batch.name)!.taken) return "name-taken";
         insertBatch.run({ entryId: entry.entryId, ...batch });
         return undefined;
       }),

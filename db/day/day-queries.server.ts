@@ -45,7 +45,7 @@ export type SaveRefusal = "more-than-alive" | "changed-meanwhile" | "day-settled
 export function dayQueries(database: Database) {
   const entries = entryQueries(database);
   const batches = batchQueries(database);
-  const selectDays = database.prepare<[], ProcessingDay>(`
+  const daySql = (where: string) => `
     SELECT day.id, day.revision, day.batch_id AS batchId, processed_on AS processedOn, time_zone AS timeZone,
            start_at AS startAt, bird_count AS birdCount, cut_up_count AS cutUpCount, people_count AS peopleCount,
            cone_count AS coneCount, table_place_count AS tablePlaceCount, break_minutes AS breakMinutes,
@@ -54,8 +54,10 @@ export function dayQueries(database: Database) {
              WHERE settlement.day_id = day.id
                AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS settledEntryId
       FROM processing_day AS day
-     WHERE day.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)
-     ORDER BY start_at, day.id`);
+     WHERE day.entry_id NOT IN (SELECT entry_id FROM entry_taken_back) AND ${where}
+     ORDER BY start_at, day.id`;
+  const selectDays = database.prepare<[], ProcessingDay>(daySql("true"));
+  const selectDay = database.prepare<[number], ProcessingDay>(daySql("day.id = ?"));
   const insertDay = database.prepare<DayChoiceRow & { entryId: string; batchId: number; timeZone: string }>(`
     INSERT INTO processing_day (entry_id, revision, batch_id, processed_on, time_zone, start_at, bird_count, cut_up_count,
                                 people_count, cone_count, table_place_count, break_minutes, scald_school, withdrawal_school)
@@ -78,7 +80,7 @@ export function dayQueries(database: Database) {
            ice_bag_count AS iceBagCount
       FROM kept_plan WHERE day_id = ?`);
 
-  const day = (id: number) => selectDays.all().find((candidate) => candidate.id === id);
+  const day = (id: number): ProcessingDay | undefined => selectDay.get(id);
 
   return {
     days: (): ProcessingDay[] => selectDays.all(),

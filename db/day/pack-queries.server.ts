@@ -30,6 +30,12 @@ export function packQueries(database: Database) {
                       AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS settled`);
   const selectPlace = database.prepare<[number], { id: number }>(`
     SELECT id FROM storage_place WHERE id = ? AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)`);
+  const selectIsNumberTaken = database.prepare<[number, number], { taken: 0 | 1 }>(`
+    SELECT EXISTS (SELECT 1 FROM carcass WHERE day_id = ? AND bird_number = ?
+                      AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS taken`);
+  const selectIsOfDay = database.prepare<[number, string], { found: 0 | 1 }>(
+    "SELECT EXISTS (SELECT 1 FROM carcass WHERE day_id = ? AND entry_id = ?) AS found",
+  );
   const insertCarcass = database.prepare<Omit<Carcass, "id"> & { dayId: number }>(`
     INSERT INTO carcass (entry_id, day_id, bird_number, purpose, weight_milligrams, as_typed, reason, place_id, packed_at)
     VALUES (@entryId, @dayId, @birdNumber, @purpose, @weightMilligrams, @asTyped, @reason, @placeId, @packedAt)`);
@@ -42,9 +48,7 @@ export function packQueries(database: Database) {
       entries.once(entry, ["carcass", dayId, carcass], () => {
         if (selectIsSettled.get(dayId)!.settled) return "day-settled";
         if (carcass.placeId !== null && !selectPlace.get(carcass.placeId)) return "place-unknown";
-        if (selectCarcasses.all(dayId).some(({ birdNumber }) => birdNumber === carcass.birdNumber)) {
-          return "bird-already-packed";
-        }
+        if (selectIsNumberTaken.get(dayId, carcass.birdNumber)!.taken) return "bird-already-packed";
         insertCarcass.run({ entryId: entry.entryId, packedAt: entry.at, dayId, ...carcass });
         return undefined;
       }),
@@ -53,8 +57,7 @@ export function packQueries(database: Database) {
     takeBack: database.transaction(
       (dayId: number, entryId: string, at: number): "taken-back" | "day-settled" => {
         if (selectIsSettled.get(dayId)!.settled) return "day-settled";
-        if (selectCarcasses.all(dayId).some((carcass) => carcass.entryId === entryId))
-          entries.takeBack(entryId, at);
+        if (selectIsOfDay.get(dayId, entryId)!.found) entries.takeBack(entryId, at);
         return "taken-back";
       },
     ).immediate,

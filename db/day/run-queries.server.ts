@@ -21,6 +21,9 @@ export function runQueries(database: Database) {
   const selectIsSettled = database.prepare<[number], { settled: 0 | 1 }>(`
     SELECT EXISTS (SELECT 1 FROM day_settlement WHERE day_id = ?
                       AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS settled`);
+  const selectIsOfDay = database.prepare<[number, string], { found: 0 | 1 }>(
+    "SELECT EXISTS (SELECT 1 FROM day_event WHERE day_id = ? AND entry_id = ?) AS found",
+  );
   const insertKeptPlan = database.prepare<KeptPlan & { dayId: number }>(`
     INSERT INTO kept_plan (day_id, kept_at, bird_count, start_at, even_chance_at, whole_day_minutes, feed_off_at,
                            live_mean_milligrams, dressed_mean_milligrams, ice_bag_count)
@@ -53,7 +56,7 @@ export function runQueries(database: Database) {
     takeBack: database.transaction(
       (dayId: number, entryId: string, at: number): "taken-back" | "day-settled" => {
         if (selectIsSettled.get(dayId)!.settled) return "day-settled";
-        if (selectEvents.all(dayId).some((event) => event.entryId === entryId)) entries.takeBack(entryId, at);
+        if (selectIsOfDay.get(dayId, entryId)!.found) entries.takeBack(entryId, at);
         return "taken-back";
       },
     ).immediate,

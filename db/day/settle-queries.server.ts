@@ -10,6 +10,8 @@ export interface DayCost {
 export interface SettlementRow {
   readonly entryId: string;
   readonly settledAt: number;
+  /** Birds that the day took, tapped or packed. */
+  readonly birdCount: number;
   readonly workMinutes: number | null;
   readonly liveMeanMilligrams: number | null;
 }
@@ -25,14 +27,16 @@ export function settleQueries(database: Database) {
     "INSERT INTO day_cost (entry_id, day_id, what, amount_cents) VALUES (@entryId, @dayId, @what, @amountCents)",
   );
   const selectSettlement = database.prepare<[number], SettlementRow>(`
-    SELECT entry_id AS entryId, settled_at AS settledAt, work_minutes AS workMinutes,
+    SELECT entry_id AS entryId, settled_at AS settledAt, bird_count AS birdCount, work_minutes AS workMinutes,
            live_mean_milligrams AS liveMeanMilligrams
       FROM day_settlement WHERE day_id = ? AND ${standing}`);
   const insertSettlement = database.prepare<SettlementRow & { dayId: number }>(`
-    INSERT INTO day_settlement (entry_id, day_id, settled_at, work_minutes, live_mean_milligrams)
-    VALUES (@entryId, @dayId, @settledAt, @workMinutes, @liveMeanMilligrams)`);
-  const selectPacked = database.prepare<[number], { dressed: number }>(`
-    SELECT count(*) AS dressed FROM carcass WHERE day_id = ? AND purpose <> 'condemned' AND ${standing}`);
+    INSERT INTO day_settlement (entry_id, day_id, settled_at, bird_count, work_minutes, live_mean_milligrams)
+    VALUES (@entryId, @dayId, @settledAt, @birdCount, @workMinutes, @liveMeanMilligrams)`);
+  const selectPacked = database.prepare<{ dayId: number }, { dressedCount: number; birdCount: number }>(`
+    SELECT (SELECT count(*) FROM carcass WHERE day_id = @dayId AND purpose <> 'condemned' AND ${standing}) AS dressedCount,
+           max((SELECT count(*) FROM carcass WHERE day_id = @dayId AND ${standing}),
+               (SELECT count(*) FROM day_event WHERE day_id = @dayId AND kind = 'bird' AND ${standing})) AS birdCount`);
 
   return {
     costs: (dayId: number): DayCost[] => selectCosts.all(dayId),
@@ -52,8 +56,9 @@ export function settleQueries(database: Database) {
     ): Recorded<"day-settled" | "nothing-packed"> =>
       entries.once(entry, ["settle", dayId, hours], () => {
         if (selectSettlement.get(dayId)) return "day-settled";
-        if (selectPacked.get(dayId)!.dressed === 0) return "nothing-packed";
-        insertSettlement.run({ entryId: entry.entryId, dayId, settledAt: entry.at, ...hours });
+        const { dressedCount, birdCount } = selectPacked.get({ dayId })!;
+        if (dressedCount === 0) return "nothing-packed";
+        insertSettlement.run({ entryId: entry.entryId, dayId, settledAt: entry.at, birdCount, ...hours });
         return undefined;
       }),
 

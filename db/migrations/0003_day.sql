@@ -78,6 +78,26 @@ CREATE TABLE carcass_out (
 ) STRICT;
 CREATE INDEX carcass_out_carcass ON carcass_out (carcass_id);
 
+-- Birds that are packed and have not left: kept up by the triggers below, so that the stores of many years answer
+-- at once. It follows from the facts and can be made anew from them.
+CREATE TABLE stored_carcass (
+  carcass_id INTEGER PRIMARY KEY REFERENCES carcass (id)
+) STRICT;
+
+CREATE TRIGGER packed_carcass_is_stored AFTER INSERT ON carcass WHEN NEW.purpose <> 'condemned'
+BEGIN INSERT INTO stored_carcass (carcass_id) VALUES (NEW.id); END;
+CREATE TRIGGER carcass_out_is_not_stored AFTER INSERT ON carcass_out
+BEGIN DELETE FROM stored_carcass WHERE carcass_id = NEW.carcass_id; END;
+CREATE TRIGGER taken_back_changes_stored AFTER INSERT ON entry_taken_back
+BEGIN
+  INSERT INTO stored_carcass (carcass_id)
+    SELECT carcass.id FROM carcass_out JOIN carcass ON carcass.id = carcass_out.carcass_id
+     WHERE carcass_out.entry_id = NEW.entry_id
+       AND carcass.entry_id NOT IN (SELECT entry_id FROM entry_taken_back);
+  DELETE FROM stored_carcass
+   WHERE carcass_id = (SELECT id FROM carcass WHERE entry_id = NEW.entry_id);
+END;
+
 CREATE TABLE day_cost (
   id           INTEGER PRIMARY KEY,
   entry_id     TEXT    NOT NULL REFERENCES entry (id),
@@ -93,6 +113,8 @@ CREATE TABLE day_settlement (
   entry_id             TEXT    NOT NULL UNIQUE REFERENCES entry (id),
   day_id               INTEGER NOT NULL REFERENCES processing_day (id),
   settled_at           INTEGER NOT NULL,
+  -- Birds that the day took, tapped or packed. A settled day does not change, so nobody need count them again.
+  bird_count           INTEGER NOT NULL CHECK (bird_count > 0),
   -- NULL where the hours come from the day's own log.
   work_minutes         INTEGER CHECK (work_minutes BETWEEN 0 AND 100000),
   -- NULL where the birds were not weighed alive that morning.

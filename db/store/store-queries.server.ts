@@ -34,12 +34,10 @@ export function storeQueries(database: Database) {
     SELECT carcass.id AS carcassId, day.id AS dayId, day.processed_on AS processedOn, batch.name AS batchName,
            carcass.bird_number AS birdNumber, carcass.purpose, carcass.weight_milligrams AS weightMilligrams,
            carcass.place_id AS placeId
-      FROM carcass
+      FROM stored_carcass AS stored
+      JOIN carcass ON carcass.id = stored.carcass_id
       JOIN processing_day AS day ON day.id = carcass.day_id
       JOIN batch ON batch.id = day.batch_id
-     WHERE carcass.purpose <> 'condemned' AND carcass.entry_id NOT IN ${takenBack}
-       AND NOT EXISTS (SELECT 1 FROM carcass_out AS gone
-                        WHERE gone.carcass_id = carcass.id AND gone.entry_id NOT IN ${takenBack})
      ORDER BY day.start_at, carcass.bird_number`);
   const selectLately = database.prepare<[number], BirdOut>(`
     SELECT gone.entry_id AS entryId, batch.name AS batchName, carcass.bird_number AS birdNumber,
@@ -50,6 +48,9 @@ export function storeQueries(database: Database) {
       JOIN batch ON batch.id = day.batch_id
      WHERE gone.entry_id NOT IN ${takenBack}
      ORDER BY gone.out_on DESC, gone.id DESC LIMIT ?`);
+  const selectIsStored = database.prepare<[number], { stored: 0 | 1 }>(
+    "SELECT EXISTS (SELECT 1 FROM stored_carcass WHERE carcass_id = ?) AS stored",
+  );
   const insertOut = database.prepare<{ entryId: string; carcassId: number; outOn: string; how: WayOut }>(
     "INSERT INTO carcass_out (entry_id, carcass_id, out_on, how) VALUES (@entryId, @carcassId, @outOn, @how)",
   );
@@ -64,7 +65,7 @@ export function storeQueries(database: Database) {
       out: { outOn: string; how: WayOut },
     ): Recorded<"not-in-store"> =>
       entries.once(entry, ["out", carcassId, out], () => {
-        if (!selectStored.all().some((bird) => bird.carcassId === carcassId)) return "not-in-store";
+        if (!selectIsStored.get(carcassId)!.stored) return "not-in-store";
         insertOut.run({ entryId: entry.entryId, carcassId, ...out });
         return undefined;
       }),

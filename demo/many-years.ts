@@ -1,0 +1,73 @@
+import { addDays } from "#core/calendar/local-day.ts";
+import type { FarmFile } from "#db/farm-file.server.ts";
+import { asPoundsAndOunces, at, DEMO_ZONE, entryMaker, must } from "#demo/demo-file.ts";
+import { luckFrom } from "#demo/luck.ts";
+
+const BIRDS_A_DAY = 200;
+const FIRST_DAY = "2006-05-01";
+
+/** Years of made-up days, every bird tapped, weighed and gone but those of the last day; for measuring speed. */
+export function fillYears(file: FarmFile, years: number, birdsAYear: number): void {
+  const luck = luckFrom(years);
+  const entry = entryMaker();
+  const daysAYear = Math.ceil(birdsAYear / BIRDS_A_DAY);
+  file.together(() => {
+    for (let number = 0; number < years * daysAYear; number += 1) {
+      const day = addDays(FIRST_DAY, Math.floor((number * 365) / daysAYear));
+      const isLast = number === years * daysAYear - 1;
+      oneDay(number, day, isLast);
+    }
+  });
+
+  function oneDay(number: number, day: string, isLast: boolean): void {
+    const name = `Batch ${number}`;
+    const made = entry(day);
+    must(
+      file.addBatch(made, {
+        name,
+        kind: "fast",
+        maleSharePermille: 500,
+        hatchedOn: addDays(day, -56),
+        orderedCount: null,
+        arrivedCount: BIRDS_A_DAY,
+        chickCostCents: 40_000,
+      }),
+    );
+    const batchId = number + 1;
+    const startAt = at(day, "07:00");
+    must(
+      file.addDay(entry(day), batchId, DEMO_ZONE, {
+        processedOn: day,
+        startAt,
+        birdCount: BIRDS_A_DAY,
+        cutUpCount: 0,
+        peopleCount: 6,
+        coneCount: 8,
+        tablePlaceCount: 4,
+        breakMinutes: 60,
+        scaldSchool: "middle",
+        withdrawalSchool: "short",
+      }),
+    );
+    const dayId = number + 1;
+    for (let bird = 1; bird <= BIRDS_A_DAY; bird += 1) {
+      must(file.run.record(entry(day), dayId, { kind: "bird", at: startAt + bird * 90_000, note: "" }));
+      const { milligrams, asTyped } = asPoundsAndOunces(2.3 * (1 + 0.13 * luck.normal()));
+      must(
+        file.pack.recordCarcass(entry(day), dayId, {
+          birdNumber: bird,
+          purpose: "sale",
+          weightMilligrams: milligrams,
+          asTyped,
+          reason: "",
+          placeId: null,
+        }),
+      );
+    }
+    if (isLast) return;
+    must(file.settling.settle(entry(day), dayId, { workMinutes: 2880, liveMeanMilligrams: null }));
+    for (const { id } of file.pack.carcasses(dayId)) {
+      must(file.stores.takeOut(entry(day), id, { outOn: addDays(day, 30), how: "sold" }));
+    }
+  }
+}

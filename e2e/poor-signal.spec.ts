@@ -31,7 +31,7 @@ test("taps made without a signal are kept on the phone, sent once it is back, an
 
   await page.context().setOffline(false);
   await expect(page.getByText("not sent yet")).toHaveCount(0);
-  expect(await birds()).toBe(3);
+  await expect.poll(birds).toBe(3);
   await page.reload();
   await expect(page.getByRole("heading", { name: "3 in the chill, 55 to go" })).toBeVisible();
   await page.keyboard.press("Space");

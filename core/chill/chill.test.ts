@@ -21,7 +21,8 @@ test.each([
 test("a heavier bird never chills sooner, and stirring never slows it", () => {
   fc.assert(
     fc.property(kilograms, kilograms, (one, other) => {
-      expect(slush(Math.max(one, other))).toBeGreaterThanOrEqual(slush(Math.min(one, other)));
+      // Equal but for the last digits of the root is equal.
+      expect(slush(Math.max(one, other))).toBeGreaterThanOrEqual(slush(Math.min(one, other)) * (1 - 1e-9));
       expect(slush(one, 400)).toBeLessThan(slush(one, 100));
     }),
   );

@@ -20,7 +20,7 @@ test("a hotter bath never needs longer, and one below 50 °C never gets there", 
   fc.assert(
     fc.property(celsius, celsius, (one, other) => {
       const [cooler, hotter] = one < other ? [one, other] : [other, one];
-      expect(dip(hotter).seconds!).toBeLessThanOrEqual(dip(cooler).seconds!);
+      expect(dip(hotter).seconds!).toBeLessThanOrEqual(dip(cooler).seconds! * (1 + 1e-12));
     }),
   );
   expect(dip(49.99).seconds).toBeUndefined();

@@ -1,5 +1,5 @@
-import { useState } from "react";
-import { Link, redirect } from "react-router";
+import { useId, useState } from "react";
+import { Form, Link, redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { DotPlot } from "#app/days/pack/dot-plot.tsx";
 import { packForm } from "#app/days/pack/pack-form.ts";
@@ -126,6 +126,7 @@ function WeighOne({
 }: Loaded & { refusal: Route.ComponentProps["actionData"]; last: Carcass | undefined }) {
   const show = useShow();
   const [understood, setUnderstood] = useState<number | null>(null);
+  const takeBackId = useId();
   const firstWithRoom = places.find((place) => place.room > 0);
   return (
     <Sheet
@@ -149,14 +150,7 @@ function WeighOne({
         isRepeated
         beside={
           last && (
-            <Button
-              kind="plain"
-              name="takeBack"
-              value={last.entryId}
-              formAction={`/days/${day.id}/pack/take-back`}
-              formNoValidate
-              className="min-h-16"
-            >
+            <Button kind="plain" form={takeBackId} className="min-h-16">
               Take back the last
             </Button>
           )
@@ -212,6 +206,11 @@ function WeighOne({
           </>
         )}
       </FarmForm>
+      {last && (
+        <Form id={takeBackId} method="post" action={`/days/${day.id}/pack/take-back`}>
+          <input type="hidden" name="entryId" value={last.entryId} />
+        </Form>
+      )}
     </Sheet>
   );
 }

@@ -1,5 +1,5 @@
 import "#app/app.css";
-import type { ReactNode } from "react";
+import { type ReactNode, useEffect, useState } from "react";
 import {
   isRouteErrorResponse,
   Links,
@@ -15,6 +15,7 @@ import { spineWords } from "#app/server/spine.server.ts";
 import { KeyList } from "#app/ui/key-list.tsx";
 import { ButtonLink } from "#app/ui/sheet.tsx";
 import { Spine } from "#app/ui/spine.tsx";
+import { markUnanswered, unansweredPath } from "#app/ui/typed-draft.ts";
 import { ShowProvider } from "#app/ui/use-show.tsx";
 import type { Route } from "./+types/root.ts";
 
@@ -72,19 +73,46 @@ export default function App() {
 /** A plain page for what can't be shown: what happened, and where to go. Never a stack trace. */
 export function ErrorBoundary() {
   const error = useRouteError();
-  const known = isRouteErrorResponse(error);
-  const said = known && typeof error.data === "string" ? error.data : undefined;
-  const notFound = known && error.status === 404;
+  if (isRouteErrorResponse(error) && error.status < 500) {
+    const said =
+      typeof error.data === "string" ? error.data : "The address may be mistyped, or what it showed is gone.";
+    return (
+      <div className="grid max-w-prose gap-4 p-6">
+        <h1 className="text-3xl">
+          {error.status === 404 ? "There is nothing here" : "This could not be done"}
+        </h1>
+        <p>{said}</p>
+        <div>
+          <ButtonLink to="/">To the day's work</ButtonLink>
+        </div>
+      </div>
+    );
+  }
+  return <NoAnswer />;
+}
+
+/** The farm's machine is off, out of reach, or failed. What was typed waits in this window. */
+function NoAnswer() {
+  const [backTo, setBackTo] = useState<string>();
+  useEffect(() => {
+    if (markUnanswered()) setBackTo(unansweredPath());
+  }, []);
   return (
     <div className="grid max-w-prose gap-4 p-6">
-      <h1 className="text-3xl">{notFound ? "There is nothing here" : "This could not be done"}</h1>
+      <h1 className="text-3xl">No answer</h1>
       <p>
-        {known
-          ? (said ?? "The address may be mistyped, or what it showed is gone.")
-          : "Something went wrong on our side. What was saved before is safe; go back, and what you typed should still be there."}
+        The farm's machine did not answer, or something went wrong in it. What was kept before is safe.
+        {backTo && " What you typed last may not be kept yet; it waits for you in this window."}
       </p>
-      <div>
-        <ButtonLink to="/">To the day's work</ButtonLink>
+      <div className="flex flex-wrap gap-3">
+        {backTo && (
+          <ButtonLink to={backTo} reloadDocument>
+            Back to what I typed
+          </ButtonLink>
+        )}
+        <ButtonLink to="/" kind={backTo ? "plain" : "main"} reloadDocument>
+          To the day's work
+        </ButtonLink>
       </div>
     </div>
   );

@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { expect, test } from "./farm-server.ts";
+import { FarmWalk } from "./farm-walk.ts";
 
 test.use({ isDemo: true, clock: "2026-09-19T14:00:00Z" });
 
@@ -50,6 +51,26 @@ test("a server killed amid a stream of weights loses none that was answered and 
     const { carcasses } = await (await request.get(`${farm.url}/days/3/day.json`)).json();
     return carcasses.map((carcass: { birdNumber: number }) => carcass.birdNumber);
   }
+});
+
+test("what was typed when the server went away is still there when it is back, and is kept once", async ({
+  page,
+  farm,
+}) => {
+  const walk = new FarmWalk(page, farm.url);
+  await page.goto(`${farm.url}/batches/3/loss`);
+  await walk.fill({ "How many": "2", Cause: "fox, the back fence" });
+  await farm.kill();
+  await walk.press("Write it down");
+  await expect(page.getByRole("heading", { name: "No answer" })).toBeVisible();
+  await farm.restart();
+  await walk.follow("Back to what I typed");
+  await expect(page.getByText("This was sent and not answered")).toBeVisible();
+  await expect(page.getByLabel("Cause")).toHaveValue("fox, the back fence");
+  await walk.press("Write it down");
+  await expect(page.getByText("fox, the back fence")).toHaveCount(1);
+  await page.goto(`${farm.url}/batches/3/loss`);
+  await expect(page.getByLabel("Cause")).toHaveValue("");
 });
 
 test("a server that is asked to stop ends cleanly", async ({ farm }) => {

@@ -1,10 +1,11 @@
 import { type FieldMetadata, getFormProps, type SubmissionResult, useForm } from "@conform-to/react";
 import { parseWithZod } from "@conform-to/zod/v4";
 import { Label } from "radix-ui";
-import type { ReactNode } from "react";
+import { type ReactNode, useEffect, useState } from "react";
 import { Form, useNavigation } from "react-router";
 import type { z } from "zod";
 import { Button } from "#app/ui/sheet.tsx";
+import { type Draft, rememberSent, takeUnanswered } from "#app/ui/typed-draft.ts";
 
 type Entered = Record<string, unknown>;
 
@@ -44,6 +45,20 @@ export type Fields<Schema extends z.ZodType<Entered, Entered>> = Readonly<
  * A refusal shows again what was typed, each fault under its own field.
  */
 export function FarmForm<Schema extends z.ZodType<Entered, Entered>>(props: FarmFormProps<Schema>) {
+  const [typed, setTyped] = useState<Draft>();
+  useEffect(() => setTyped(takeUnanswered()), []);
+  if (!typed) return <OneForm {...props} />;
+  return (
+    <>
+      <p role="status" className="mb-4 rounded-sheet border-l-4 border-straw bg-wheat px-4 py-2">
+        This was sent and not answered. Here is what you typed; send it once more, it will be kept only once.
+      </p>
+      <OneForm key="typed" {...props} defaults={typed} entryId={typed.entryId ?? props.entryId} />
+    </>
+  );
+}
+
+function OneForm<Schema extends z.ZodType<Entered, Entered>>(props: FarmFormProps<Schema>) {
   const { schema, refusal, defaults, entryId, action, submit, isRepeated, beside, onRead, children, after } =
     props;
   const { state } = useNavigation();
@@ -55,7 +70,9 @@ export function FarmForm<Schema extends z.ZodType<Entered, Entered>>(props: Farm
     // Not on blur: a fault that appears under a field moves the button away from under the finger.
     shouldValidate: "onSubmit",
     shouldRevalidate: "onInput",
+    onSubmit: (_event, { formData }) => rememberSent(formData),
   });
+  const named = fields as unknown as Fields<Schema>;
   return (
     <Form
       method="post"
@@ -74,14 +91,14 @@ export function FarmForm<Schema extends z.ZodType<Entered, Entered>>(props: Farm
           {form.errors.join(". ")}
         </p>
       )}
-      {children(fields as unknown as Fields<Schema>)}
+      {children(named)}
       <div className="flex flex-wrap gap-3">
         <Button disabled={state === "submitting"} className={isRepeated ? "min-h-16 grow text-xl" : ""}>
           {submit}
         </Button>
         {beside}
       </div>
-      {after?.(fields as unknown as Fields<Schema>)}
+      {after?.(named)}
     </Form>
   );
 }

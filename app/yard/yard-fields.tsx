@@ -19,7 +19,7 @@ export function FarmFields({ fields, zones }: YardFieldsProps & { zones: readonl
           <TextField
             field={fields.latitude}
             label="Latitude"
-            hint="Degrees north, such as 43.9"
+            hint="Degrees north, such as 43.9; a map shows it"
             inputMode="text"
           />
           <TextField

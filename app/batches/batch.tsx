@@ -4,8 +4,9 @@ import { now } from "#app/server/clock.server.ts";
 import { flockOf, requireBatch } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
-import { Button, ButtonLink, Notice, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { Button, ButtonLink, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
+import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { KIND_WORDS } from "#app/ui/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
@@ -65,7 +66,7 @@ export default function BatchPage({ loaderData }: Route.ComponentProps) {
     { to: "cost", name: "Another cost" },
   ];
   return (
-    <div className="grid max-w-page gap-5 p-4 md:p-6">
+    <Page>
       <PageHead
         title={batch.name}
         line={`${KIND_WORDS[batch.kind]}, hatched ${show.shortDay(batch.hatchedOn)}`}
@@ -108,7 +109,7 @@ export default function BatchPage({ loaderData }: Route.ComponentProps) {
           )}
         </div>
       </div>
-    </div>
+    </Page>
   );
 }
 
@@ -179,19 +180,7 @@ function StoryRow({ line, batchId }: { line: StoryLine; batchId: number }) {
           {line.text}
           {line.more && <span className="block text-sm text-soft">{line.more}</span>}
         </span>
-        {line.entryId && (
-          <Form method="post" action="/take-back">
-            <input type="hidden" name="entryId" value={line.entryId} />
-            <input type="hidden" name="back" value={`/batches/${batchId}`} />
-            <button
-              type="submit"
-              className="min-h-8 px-1 text-sm text-soft underline"
-              aria-label={`Take back: ${line.text}`}
-            >
-              take back
-            </button>
-          </Form>
-        )}
+        {line.entryId && <TakeBack entryId={line.entryId} back={`/batches/${batchId}`} what={line.text} />}
       </span>
     </li>
   );

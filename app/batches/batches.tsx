@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import { now } from "#app/server/clock.server.ts";
 import { flockOf } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
-import { ButtonLink, EmptyPlace, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { KIND_WORDS } from "#app/ui/words.ts";
@@ -40,7 +40,7 @@ export function loader() {
 export default function Batches({ loaderData: { alive, gone } }: Route.ComponentProps) {
   const isEmpty = alive.length + gone.length === 0;
   return (
-    <div className="grid max-w-page gap-5 p-4 md:p-6">
+    <Page>
       <PageHead title="Batches" line="birds of one hatch, raised together">
         {!isEmpty && <ButtonLink to="/batches/new">Add a batch</ButtonLink>}
       </PageHead>
@@ -58,7 +58,7 @@ export default function Batches({ loaderData: { alive, gone } }: Route.Component
       )}
       {alive.length > 0 && <BatchTable heading="Growing" rows={alive} isGrowing />}
       {gone.length > 0 && <BatchTable heading="Done" rows={gone} />}
-    </div>
+    </Page>
   );
 }
 

@@ -3,8 +3,9 @@ import { newBatchForm } from "#app/batches/batch-forms.ts";
 import { now } from "#app/server/clock.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { ChoiceField, FarmForm, TextField } from "#app/ui/farm-form.tsx";
-import { PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { ChoiceField, TextField } from "#app/ui/field.tsx";
+import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { KIND_OPTIONS } from "#app/ui/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import type { Route } from "./+types/new-batch.ts";
@@ -42,7 +43,7 @@ export async function action({ request }: Route.ActionArgs) {
 
 export default function NewBatch({ loaderData, actionData }: Route.ComponentProps) {
   return (
-    <div className="grid max-w-page gap-5 p-4 md:p-6">
+    <Page>
       <PageHead title="A new batch" line="birds of one hatch, raised together" />
       <Sheet heading="The chicks" className="max-w-prose">
         <FarmForm
@@ -77,6 +78,6 @@ export default function NewBatch({ loaderData, actionData }: Route.ComponentProp
           )}
         </FarmForm>
       </Sheet>
-    </div>
+    </Page>
   );
 }

@@ -4,7 +4,8 @@ import { loadFactPage } from "#app/batches/fact-page.server.ts";
 import { FactPage } from "#app/batches/fact-page.tsx";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { faultsOf, submitted } from "#app/server/submitted.server.ts";
-import { FarmForm, TextField } from "#app/ui/farm-form.tsx";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { TextField } from "#app/ui/field.tsx";
 import type { Route } from "./+types/record-cost.ts";
 
 export const meta = () => [{ title: "Another cost · Pale Morning" }];

@@ -3,9 +3,10 @@ import { z } from "zod";
 import { now } from "#app/server/clock.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { ChoiceField, FarmForm, TextField } from "#app/ui/farm-form.tsx";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { ChoiceField, TextField } from "#app/ui/field.tsx";
 import { choice, localDay, money, optional, weight, wholeNumber, words } from "#app/ui/read-field.ts";
-import { PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { KIND_OPTIONS } from "#app/ui/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
@@ -75,7 +76,7 @@ export default function AddPastBatch({
 }: Route.ComponentProps) {
   const show = useShow();
   return (
-    <div className="grid max-w-page gap-5 p-4 md:p-6">
+    <Page>
       <PageHead title="A batch of before" line="in summary, for comparison" />
       <Sheet heading="What you know of it" className="max-w-prose">
         <FarmForm
@@ -117,6 +118,6 @@ export default function AddPastBatch({
           )}
         </FarmForm>
       </Sheet>
-    </div>
+    </Page>
   );
 }

@@ -1,8 +1,8 @@
 import { sum } from "d3-array";
-import { Form } from "react-router";
 import { settlementOf } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
-import { ButtonLink, EmptyPlace, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { KIND_WORDS } from "#app/ui/words.ts";
 import { bookOfBatch, bookOfPast } from "#core/day/batch-book.ts";
@@ -60,7 +60,7 @@ export function loader() {
 
 export default function Books({ loaderData: { rows } }: Route.ComponentProps) {
   return (
-    <div className="grid max-w-page gap-5 p-4 md:p-6">
+    <Page>
       <PageHead title="Books" line="settled batches side by side">
         <ButtonLink kind="plain" to="/books/past">
           Add a batch of before
@@ -82,7 +82,7 @@ export default function Books({ loaderData: { rows } }: Route.ComponentProps) {
           <BookTable rows={rows} />
         </Sheet>
       )}
-    </div>
+    </Page>
   );
 }
 
@@ -147,19 +147,7 @@ function BookTable({ rows }: { rows: readonly Row[] }) {
             <td />
             {rows.map((row) => (
               <td key={row.key} className="px-3 text-right">
-                {row.entryId && (
-                  <Form method="post" action="/take-back">
-                    <input type="hidden" name="entryId" value={row.entryId} />
-                    <input type="hidden" name="back" value="/books" />
-                    <button
-                      type="submit"
-                      className="min-h-8 text-sm text-soft underline"
-                      aria-label={`Take back: ${row.name}`}
-                    >
-                      take back
-                    </button>
-                  </Form>
-                )}
+                {row.entryId && <TakeBack entryId={row.entryId} back="/books" what={row.name} />}
               </td>
             ))}
           </tr>

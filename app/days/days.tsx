@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import { planOf, progressOf } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
-import { ButtonLink, EmptyPlace, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { Route } from "./+types/days.ts";
@@ -37,7 +37,7 @@ export function loader() {
 export default function Days({ loaderData: { open, settled, hasBatches } }: Route.ComponentProps) {
   const isEmpty = open.length + settled.length === 0;
   return (
-    <div className="grid max-w-page gap-5 p-4 md:p-6">
+    <Page>
       <PageHead title="Days" line="each from plan to settlement">
         {!isEmpty && <ButtonLink to="/days/new">Set a day</ButtonLink>}
       </PageHead>
@@ -60,7 +60,7 @@ export default function Days({ loaderData: { open, settled, hasBatches } }: Rout
       )}
       {open.length > 0 && <DayTable heading="To come" rows={open} />}
       {settled.length > 0 && <DayTable heading="Settled" rows={settled} />}
-    </div>
+    </Page>
   );
 }
 

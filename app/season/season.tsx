@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import { planOf, progressOf } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
-import { ButtonLink, EmptyPlace, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -47,7 +47,7 @@ export function loader() {
 export default function Season({ loaderData: { toCome, past, waiting } }: Route.ComponentProps) {
   const isEmpty = toCome.length + past.length === 0;
   return (
-    <div className="grid max-w-page gap-5 p-4 md:p-6">
+    <Page>
       <PageHead title="Season" line="the set days in their order, each on its own sky" />
       {isEmpty && (
         <EmptyPlace
@@ -79,7 +79,7 @@ export default function Season({ loaderData: { toCome, past, waiting } }: Route.
         </Sheet>
       )}
       {past.length > 0 && <Skies heading="Settled" rows={past} />}
-    </div>
+    </Page>
   );
 }
 

@@ -2,9 +2,10 @@ import { redirect } from "react-router";
 import { z } from "zod";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { ChoiceField, FarmForm, TextField } from "#app/ui/farm-form.tsx";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { ChoiceField, TextField } from "#app/ui/field.tsx";
 import { choice, wholeNumber, words } from "#app/ui/read-field.ts";
-import { PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/add-place.ts";
 
 export const meta = () => [{ title: "A fridge or freezer · Pale Morning" }];
@@ -32,7 +33,7 @@ export async function action({ request }: Route.ActionArgs) {
 
 export default function AddPlace({ loaderData, actionData }: Route.ComponentProps) {
   return (
-    <div className="grid max-w-page gap-5 p-4 md:p-6">
+    <Page>
       <PageHead title="A fridge or freezer" />
       <Sheet heading="Where birds lie" className="max-w-prose">
         <FarmForm
@@ -58,6 +59,6 @@ export default function AddPlace({ loaderData, actionData }: Route.ComponentProp
           )}
         </FarmForm>
       </Sheet>
-    </div>
+    </Page>
   );
 }

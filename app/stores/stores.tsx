@@ -2,8 +2,9 @@ import { group } from "d3-array";
 import { Form, Link } from "react-router";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
-import { ButtonLink, EmptyPlace, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
+import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { USE_WORDS } from "#app/ui/words.ts";
 import type { StoredBird } from "#db/store/store-queries.server.ts";
@@ -32,7 +33,7 @@ export default function Stores({ loaderData: { places, elsewhere, lately, entryI
   const show = useShow();
   const isEmpty = places.length === 0 && elsewhere.length === 0;
   return (
-    <div className="grid max-w-page gap-5 p-4 md:p-6">
+    <Page>
       <PageHead title="Stores" line="what was packed, where it lies, what is left">
         {!isEmpty && <ButtonLink to="/stores/place">Add a fridge or freezer</ButtonLink>}
       </PageHead>
@@ -75,24 +76,18 @@ export default function Stores({ loaderData: { places, elsewhere, lately, entryI
                     {bird.batchName}, bird {bird.birdNumber}, {show.bird(bird.weightMilligrams)}: {bird.how}{" "}
                     {show.shortDay(bird.outOn)}
                   </span>
-                  <Form method="post" action="/take-back">
-                    <input type="hidden" name="entryId" value={bird.entryId} />
-                    <input type="hidden" name="back" value="/stores" />
-                    <button
-                      type="submit"
-                      className="min-h-8 text-sm text-soft underline"
-                      aria-label={`Take back: bird ${bird.birdNumber} of ${bird.batchName}`}
-                    >
-                      take back
-                    </button>
-                  </Form>
+                  <TakeBack
+                    entryId={bird.entryId}
+                    back="/stores"
+                    what={`bird ${bird.birdNumber} of ${bird.batchName}`}
+                  />
                 </li>
               ))}
             </ul>
           </Sheet>
         )}
       </div>
-    </div>
+    </Page>
   );
 }
 

@@ -23,6 +23,11 @@ export function Sheet({ heading, beside, children, className = "", ...rest }: Sh
   );
 }
 
+/** A page of sheets under each other, no wider than can be read unless it has a margin of its own. */
+export function Page({ isWide = false, children }: { isWide?: boolean; children: ReactNode }) {
+  return <div className={`grid gap-5 p-4 md:p-6 ${isWide ? "" : "max-w-page"}`}>{children}</div>;
+}
+
 /** The top of a page: what it is, and a line about it. */
 export function PageHead({
   title,

@@ -2,9 +2,10 @@ import { redirect } from "react-router";
 import { z } from "zod";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { ChoiceField, FarmForm, TextField } from "#app/ui/farm-form.tsx";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { ChoiceField, TextField } from "#app/ui/field.tsx";
 import { choice, money, wholeNumber, words } from "#app/ui/read-field.ts";
-import { PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/add-kit.ts";
 
 export const meta = () => [{ title: "A piece of kit · Pale Morning" }];
@@ -43,7 +44,7 @@ export async function action({ request }: Route.ActionArgs) {
 
 export default function AddKit({ loaderData, actionData }: Route.ComponentProps) {
   return (
-    <div className="grid max-w-page gap-5 p-4 md:p-6">
+    <Page>
       <PageHead title="A piece of kit" line="written off evenly over its life" />
       <Sheet heading="What it is" className="max-w-prose">
         <FarmForm
@@ -70,6 +71,6 @@ export default function AddKit({ loaderData, actionData }: Route.ComponentProps)
           )}
         </FarmForm>
       </Sheet>
-    </div>
+    </Page>
   );
 }

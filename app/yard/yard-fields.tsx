@@ -1,5 +1,6 @@
 import type { OURS } from "#app/server/farm-means.server.ts";
-import { ChoiceField, type Fields, SelectField, TextField, TickField } from "#app/ui/farm-form.tsx";
+import type { Fields } from "#app/ui/farm-form.tsx";
+import { ChoiceField, SelectField, TextField, TickField } from "#app/ui/field.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { PRACTICE_OPTIONS } from "#app/ui/words.ts";

@@ -1,9 +1,10 @@
-import { Form, redirect } from "react-router";
+import { redirect } from "react-router";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { OURS } from "#app/server/farm-means.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
-import { ButtonLink, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { ChillFields, DayFields, FarmFields, ScalderFields } from "#app/yard/yard-fields.tsx";
 import { yardFields, yardForm } from "#app/yard/yard-form.ts";
@@ -56,7 +57,7 @@ export async function action({ request }: Route.ActionArgs) {
 export default function Yard({ loaderData, actionData }: Route.ComponentProps) {
   const { isNew, revision, unitSystem, fields, kit, entryId, isSaved, ours, zones } = loaderData;
   return (
-    <div className="grid max-w-page gap-5 p-4 md:p-6">
+    <Page>
       {isNew ? (
         <PageHead
           title="Good morning"
@@ -87,7 +88,7 @@ export default function Yard({ loaderData, actionData }: Route.ComponentProps) {
         )}
       </FarmForm>
       {!isNew && <Kit kit={kit} />}
-    </div>
+    </Page>
   );
 }
 
@@ -115,17 +116,7 @@ function Kit({ kit }: { kit: readonly KitRow[] }) {
                   : `over ${item.lifeYears} years`}
               </span>
             </span>
-            <Form method="post" action="/take-back">
-              <input type="hidden" name="entryId" value={item.entryId} />
-              <input type="hidden" name="back" value="/yard" />
-              <button
-                type="submit"
-                className="min-h-8 text-sm text-soft underline"
-                aria-label={`Take back: ${item.name}`}
-              >
-                take back
-              </button>
-            </Form>
+            <TakeBack entryId={item.entryId} back="/yard" what={item.name} />
           </li>
         ))}
       </ul>

@@ -1,5 +1,6 @@
 import type { Database } from "better-sqlite3";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
+import { settledCheck } from "#db/day/settled.server.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
 export interface Carcass {
@@ -25,9 +26,7 @@ export function packQueries(database: Database) {
            as_typed AS asTyped, reason, place_id AS placeId, packed_at AS packedAt
       FROM carcass WHERE day_id = ? AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)
      ORDER BY packed_at, id`);
-  const selectIsSettled = database.prepare<[number], { settled: 0 | 1 }>(`
-    SELECT EXISTS (SELECT 1 FROM day_settlement WHERE day_id = ?
-                      AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS settled`);
+  const isSettled = settledCheck(database);
   const selectPlace = database.prepare<[number], { id: number }>(`
     SELECT id FROM storage_place WHERE id = ? AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)`);
   const selectIsNumberTaken = database.prepare<[number, number], { taken: 0 | 1 }>(`
@@ -46,7 +45,7 @@ export function packQueries(database: Database) {
 
     recordCarcass: (entry: Entry, dayId: number, carcass: NewCarcass): Recorded<PackRefusal> =>
       entries.once(entry, ["carcass", dayId, carcass], () => {
-        if (selectIsSettled.get(dayId)!.settled) return "day-settled";
+        if (isSettled(dayId)) return "day-settled";
         if (carcass.placeId !== null && !selectPlace.get(carcass.placeId)) return "place-unknown";
         if (selectIsNumberTaken.get(dayId, carcass.birdNumber)!.taken) return "bird-already-packed";
         insertCarcass.run({ entryId: entry.entryId, packedAt: entry.at, dayId, ...carcass });
@@ -56,7 +55,7 @@ export function packQueries(database: Database) {
     /** Takes one of the day's own birds back, if the day is open. */
     takeBack: database.transaction(
       (dayId: number, entryId: string, at: number): "taken-back" | "day-settled" => {
-        if (selectIsSettled.get(dayId)!.settled) return "day-settled";
+        if (isSettled(dayId)) return "day-settled";
         if (selectIsOfDay.get(dayId, entryId)!.found) entries.takeBack(entryId, at);
         return "taken-back";
       },

@@ -1,6 +1,7 @@
 import type { Database } from "better-sqlite3";
 import type { RunEventKind } from "#core/day/run-progress.ts";
 import type { KeptPlan } from "#db/day/day-queries.server.ts";
+import { settledCheck } from "#db/day/settled.server.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
 export interface DayEvent {
@@ -18,9 +19,7 @@ export function runQueries(database: Database) {
      WHERE day_id = ? AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back) ORDER BY at, id`);
   const insertEvent = database.prepare<DayEvent & { dayId: number }>(`
     INSERT INTO day_event (entry_id, day_id, kind, at, note) VALUES (@entryId, @dayId, @kind, @at, @note)`);
-  const selectIsSettled = database.prepare<[number], { settled: 0 | 1 }>(`
-    SELECT EXISTS (SELECT 1 FROM day_settlement WHERE day_id = ?
-                      AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS settled`);
+  const isSettled = settledCheck(database);
   const selectIsOfDay = database.prepare<[number, string], { found: 0 | 1 }>(
     "SELECT EXISTS (SELECT 1 FROM day_event WHERE day_id = ? AND entry_id = ?) AS found",
   );
@@ -39,7 +38,7 @@ export function runQueries(database: Database) {
   ): Recorded<"day-settled"> =>
     // A tap sent again may carry the phone's own later clock: what tells it apart is its kind, not its time.
     entries.once(entry, ["event", dayId, event.kind, event.note], () => {
-      if (selectIsSettled.get(dayId)!.settled) return "day-settled";
+      if (isSettled(dayId)) return "day-settled";
       insertEvent.run({ entryId: entry.entryId, dayId, ...event });
       alongside?.();
       return undefined;
@@ -55,7 +54,7 @@ export function runQueries(database: Database) {
     /** Takes back one of the day's own events, if the day is open. */
     takeBack: database.transaction(
       (dayId: number, entryId: string, at: number): "taken-back" | "day-settled" => {
-        if (selectIsSettled.get(dayId)!.settled) return "day-settled";
+        if (isSettled(dayId)) return "day-settled";
         if (selectIsOfDay.get(dayId, entryId)!.found) entries.takeBack(entryId, at);
         return "taken-back";
       },

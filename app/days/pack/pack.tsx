@@ -6,8 +6,9 @@ import { packForm } from "#app/days/pack/pack-form.ts";
 import { progressOf, requireDay } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { ChoiceField, FarmForm, SelectField, TextField } from "#app/ui/farm-form.tsx";
-import { Button, ButtonLink, Notice, Sheet } from "#app/ui/sheet.tsx";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { ChoiceField, SelectField, TextField } from "#app/ui/field.tsx";
+import { Button, ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { plural, type Show } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { USE_WORDS } from "#app/ui/words.ts";
@@ -79,7 +80,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
   const { day, batchName, carcasses, places, tally, toGo } = loaderData;
   const last = carcasses.at(-1);
   return (
-    <div className="grid gap-5 p-4 md:p-6">
+    <Page isWide>
       <DayHead
         dayId={day.id}
         processedOn={day.processedOn}
@@ -107,7 +108,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
           <Places places={places} />
         </div>
       </div>
-    </div>
+    </Page>
   );
 }
 

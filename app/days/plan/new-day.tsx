@@ -5,7 +5,7 @@ import { proposedChoices } from "#app/days/plan/proposed-choices.server.ts";
 import { planBasis, requireBatch } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { ButtonLink, EmptyPlace, PageHead } from "#app/ui/sheet.tsx";
+import { ButtonLink, EmptyPlace, Page, PageHead } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 import type { Route } from "./+types/new-day.ts";
@@ -54,7 +54,7 @@ export async function action({ request }: Route.ActionArgs) {
 export default function NewDay({ loaderData, actionData }: Route.ComponentProps) {
   if (loaderData.chooseFrom) {
     return (
-      <div className="grid gap-5 p-4 md:p-6">
+      <Page isWide>
         <PageHead title="Set a day" />
         <EmptyPlace
           heading={loaderData.chooseFrom.length > 0 ? "For which birds?" : "No bird is free"}
@@ -75,7 +75,7 @@ export default function NewDay({ loaderData, actionData }: Route.ComponentProps)
               : `${loaderData.noneFree ? `All of ${loaderData.noneFree}` : "Every bird"} is dressed, lost or set for a day already. Add a batch, or change a day that is set.`}
           </p>
         </EmptyPlace>
-      </div>
+      </Page>
     );
   }
   const { batch, setting, standing, basis, entryId } = loaderData;

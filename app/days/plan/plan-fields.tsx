@@ -1,5 +1,6 @@
 import type { dayForm } from "#app/days/plan/day-form.ts";
-import { ChoiceField, type Fields, TextField } from "#app/ui/farm-form.tsx";
+import type { Fields } from "#app/ui/farm-form.tsx";
+import { ChoiceField, TextField } from "#app/ui/field.tsx";
 import { plural } from "#app/ui/show.ts";
 import { SCALD_OPTIONS, WITHDRAWAL_OPTIONS } from "#app/ui/words.ts";
 

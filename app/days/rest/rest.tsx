@@ -2,7 +2,7 @@ import { DayHead } from "#app/days/leaves.tsx";
 import { now } from "#app/server/clock.server.ts";
 import { planOf, progressOf, requireDay } from "#app/server/day-reading.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
-import { ButtonLink, EmptyPlace, Notice, Sheet } from "#app/ui/sheet.tsx";
+import { ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -92,7 +92,7 @@ function saying(first: RestStage, last: RestStage): string {
 export default function Rest({ loaderData: { head, resting } }: Route.ComponentProps) {
   const show = useShow();
   return (
-    <div className="grid max-w-page gap-5 p-4 md:p-6">
+    <Page>
       <DayHead {...head} />
       {!resting && (
         <EmptyPlace
@@ -147,6 +147,6 @@ export default function Rest({ loaderData: { head, resting } }: Route.ComponentP
           </Sheet>
         </>
       )}
-    </div>
+    </Page>
   );
 }

@@ -4,9 +4,10 @@ import { DayHead } from "#app/days/leaves.tsx";
 import { requireDay } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { FarmForm, TextField } from "#app/ui/farm-form.tsx";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { TextField } from "#app/ui/field.tsx";
 import { money, words } from "#app/ui/read-field.ts";
-import { Sheet } from "#app/ui/sheet.tsx";
+import { Page, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/add-cost.ts";
 
 export const meta = () => [{ title: "A cost of the day · Pale Morning" }];
@@ -40,7 +41,7 @@ export default function AddCost({
   actionData,
 }: Route.ComponentProps) {
   return (
-    <div className="grid max-w-page gap-5 p-4 md:p-6">
+    <Page>
       <DayHead dayId={day.id} processedOn={day.processedOn} line={batchName} />
       <Sheet heading="A cost of this day alone" className="max-w-prose">
         <FarmForm schema={dayCostForm} refusal={actionData} entryId={entryId} submit="Write it down">
@@ -56,6 +57,6 @@ export default function AddCost({
           )}
         </FarmForm>
       </Sheet>
-    </div>
+    </Page>
   );
 }

@@ -5,10 +5,12 @@ import { settleForm } from "#app/days/settle/settle-form.ts";
 import { requireDay, settlementOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { FarmForm, TextField } from "#app/ui/farm-form.tsx";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { TextField } from "#app/ui/field.tsx";
 import { Figure } from "#app/ui/figure.tsx";
-import { Button, ButtonLink, EmptyPlace, Notice, Sheet } from "#app/ui/sheet.tsx";
+import { Button, ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
+import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { Route } from "./+types/settle.ts";
 
@@ -56,7 +58,7 @@ export default function Settle({ loaderData, actionData }: Route.ComponentProps)
   );
   if (!settlement) {
     return (
-      <div className="grid max-w-page gap-5 p-4 md:p-6">
+      <Page>
         {head}
         <EmptyPlace
           heading="Nothing to settle yet"
@@ -67,11 +69,11 @@ export default function Settle({ loaderData, actionData }: Route.ComponentProps)
             three ways of counting.
           </p>
         </EmptyPlace>
-      </div>
+      </Page>
     );
   }
   return (
-    <div className="grid gap-5 p-4 md:p-6">
+    <Page isWide>
       {head}
       <div className="grid gap-5 lg:grid-cols-3">
         <div className="grid content-start gap-5 lg:col-span-2">
@@ -123,7 +125,7 @@ export default function Settle({ loaderData, actionData }: Route.ComponentProps)
           <DayCosts day={day} costs={costs} />
         </div>
       </div>
-    </div>
+    </Page>
   );
 }
 
@@ -189,17 +191,7 @@ function DayCosts({ day, costs }: Pick<Loaded, "day" | "costs">) {
             <span className="flex items-baseline gap-3">
               <span className="font-mono">{show.money(cost.amountCents)}</span>
               {!day.settledEntryId && (
-                <Form method="post" action="/take-back">
-                  <input type="hidden" name="entryId" value={cost.entryId} />
-                  <input type="hidden" name="back" value={`/days/${day.id}/settle`} />
-                  <button
-                    type="submit"
-                    className="min-h-8 text-sm text-soft underline"
-                    aria-label={`Take back: ${cost.what}`}
-                  >
-                    take back
-                  </button>
-                </Form>
+                <TakeBack entryId={cost.entryId} back={`/days/${day.id}/settle`} what={cost.what} />
               )}
             </span>
           </li>

@@ -1,0 +1,26 @@
+import { Form } from "react-router";
+
+interface TakeBackProps {
+  entryId: string;
+  /** Where to go on afterwards: a path of this application. */
+  back: string;
+  /** What is taken back, for those who hear the button and don't see its row. */
+  what: string;
+}
+
+/** Takes one written-down thing back: it stays in the file and leaves every sum. */
+export function TakeBack({ entryId, back, what }: TakeBackProps) {
+  return (
+    <Form method="post" action="/take-back">
+      <input type="hidden" name="entryId" value={entryId} />
+      <input type="hidden" name="back" value={back} />
+      <button
+        type="submit"
+        className="min-h-8 px-1 text-sm text-soft underline"
+        aria-label={`Take back: ${what}`}
+      >
+        take back
+      </button>
+    </Form>
+  );
+}

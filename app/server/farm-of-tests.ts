@@ -1,0 +1,60 @@
+import type { FarmFile } from "#db/farm-file.server.ts";
+
+/** A small farm for tests: one batch of twelve, and a day for ten of them on Saturday 19 September 2026. */
+export function makeFarmOfTests(file: FarmFile): void {
+  file.saveFarm(
+    {
+      name: "Low Gate",
+      latitudeMicrodegrees: 43_900_000,
+      longitudeMicrodegrees: -71_600_000,
+      timeZone: "America/New_York",
+      unitSystem: "us",
+      currency: "USD",
+      practice: "few",
+      arePensLit: 1,
+      pluckAtOnceCount: 1,
+      airMillicelsius: null,
+      tapMillicelsius: null,
+      hourRateCents: null,
+      birdsAYearCount: null,
+      tankMilliliters: null,
+      tankWall: "insulated",
+      chillMethod: "still",
+      iceBagMilligrams: null,
+      scalderMilliliters: null,
+      scalderWatts: null,
+      scalderHeat: "propane",
+      isScalderLidded: 1,
+      isScalderInsulated: 0,
+      scaldAtOnceCount: 1,
+      scalderFillMillicelsius: null,
+      circuitVolts: null,
+      breakerAmps: null,
+    },
+    0,
+  );
+  file.addBatch(
+    { entryId: "batch-of-tests", at: 0 },
+    {
+      name: "White 1",
+      kind: "fast",
+      maleSharePermille: 500,
+      hatchedOn: "2026-07-25",
+      orderedCount: null,
+      arrivedCount: 15,
+      chickCostCents: 3000,
+    },
+  );
+  file.addDay({ entryId: "day-of-tests", at: 0 }, 1, "America/New_York", {
+    processedOn: "2026-09-19",
+    startAt: Date.UTC(2026, 8, 19, 11),
+    birdCount: 10,
+    cutUpCount: 0,
+    peopleCount: 3,
+    coneCount: 3,
+    tablePlaceCount: 2,
+    breakMinutes: 0,
+    scaldSchool: "middle",
+    withdrawalSchool: "short",
+  });
+}

@@ -42,7 +42,11 @@ test("an empty farm goes from its first batch to the cost of a bird, in kilogram
   await walk.leaf("pack");
   await walk.weigh(1, "2080g", "For sale");
   await walk.weigh(2, "2,08 kg", "For sale");
-  await walk.weigh(3, "2.10", "Own table");
+  await walk.fill({ Weight: "2.10" });
+  await page.keyboard.press("Alt+t");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText(/^last: bird 3,/)).toBeVisible();
+  await expect(page.getByRole("definition").filter({ hasText: "1 bird" })).toBeVisible();
   await walk.choose("Condemned");
   await walk.press("Keep this weight");
   await expect(page.getByText(/Say why it is condemned/)).toBeVisible();

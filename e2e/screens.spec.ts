@@ -51,6 +51,9 @@ test.describe("with the demo farm", () => {
       await page.setViewportSize({ width, height: 800 });
       for (const screen of SCREENS) {
         await page.goto(farm.url + screen, { waitUntil: "networkidle" });
+        await page.evaluate(() => {
+          for (const details of document.querySelectorAll("details")) details.open = true;
+        });
         const { violations } = await new AxeBuilder({ page }).analyze();
         for (const { id, nodes } of violations) faults.push(`${screen}: ${id}: ${nodes[0]?.html}`);
         const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);

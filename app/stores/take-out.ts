@@ -26,6 +26,9 @@ export async function action({ request }: Route.ActionArgs) {
     outOn: localDayOf(now(), farm.timeZone),
     how: out.data.how,
   });
-  if (!outcome.recorded) throw data("That bird has left already. Load the stores again.", { status: 409 });
+  if (!outcome.recorded)
+    throw data("That bird has left already, or this page was sent before. Load the stores again.", {
+      status: 409,
+    });
   return redirect("/stores", 303);
 }

@@ -60,7 +60,7 @@ function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: nu
   const { labels, rows } = placeLabels(timed, { x, width, widthOf: (text) => text.length * 7 });
   const height = rows * ROW + WORK + 6;
   const hours = localHours(sky.from, sky.to, show.timeZone);
-  const every = [1, 2, 3, 4, 6].find((step) => (hours.length / step) * 46 < width) ?? 6;
+  const every = [1, 2, 3, 4, 6, 12, 24].find((step) => (hours.length / step) * 46 < width) ?? 24;
   return (
     <svg viewBox={`0 0 ${width} ${height + AXIS}`} className="block w-full" aria-hidden="true">
       <defs>

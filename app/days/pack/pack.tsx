@@ -1,19 +1,17 @@
-import { useId, useState } from "react";
-import { Form, Link, redirect } from "react-router";
+import { Link, redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { DotPlot } from "#app/days/pack/dot-plot.tsx";
 import { packForm } from "#app/days/pack/pack-form.ts";
+import { WeighOne } from "#app/days/pack/weigh-one.tsx";
+import { dressedWeights, tallySentence } from "#app/days/pack/weights-in-words.ts";
 import { progressOf, requireDay } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { FarmForm } from "#app/ui/farm-form.tsx";
-import { ChoiceField, SelectField, TextField } from "#app/ui/field.tsx";
-import { Button, ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
-import { plural, type Show } from "#app/ui/show.ts";
+import { ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { USE_WORDS } from "#app/ui/words.ts";
-import { type PackTally, packTally } from "#core/packing/pack-tally.ts";
-import type { Carcass } from "#db/day/pack-queries.server.ts";
+import { packTally } from "#core/packing/pack-tally.ts";
 import type { StoragePlace } from "#db/farm/farm-queries.server.ts";
 import type { Route } from "./+types/pack.ts";
 
@@ -68,14 +66,6 @@ export async function action({ request, params }: Route.ActionArgs) {
   return faults ? sent.refuse(faults) : redirect(`/days/${day.id}/pack`, 303);
 }
 
-const PURPOSES = [
-  { value: "sale", label: "For sale" },
-  { value: "own", label: "Own table" },
-  { value: "cut", label: "Cut up" },
-  { value: "pets", label: "Pets" },
-  { value: "condemned", label: "Condemned", line: "say why" },
-] as const;
-
 export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
   const { day, batchName, carcasses, places, tally, toGo } = loaderData;
   const last = carcasses.at(-1);
@@ -113,119 +103,6 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
 }
 
 type Loaded = Route.ComponentProps["loaderData"];
-
-function WeighOne({
-  unitSystem,
-  next,
-  places,
-  entryId,
-  refusal,
-  last,
-  day,
-  carcasses,
-  tally,
-}: Loaded & { refusal: Route.ComponentProps["actionData"]; last: Carcass | undefined }) {
-  const show = useShow();
-  const [understood, setUnderstood] = useState<number | null>(null);
-  const takeBackId = useId();
-  const firstWithRoom = places.find((place) => place.room > 0);
-  return (
-    <Sheet
-      heading={`Bird ${next}`}
-      beside={
-        last
-          ? `last: bird ${last.birdNumber}, ${last.weightMilligrams === null ? "not weighed" : show.exactBird(last.weightMilligrams)}`
-          : "the first"
-      }
-    >
-      <FarmForm
-        schema={packForm(unitSystem)}
-        refusal={refusal}
-        entryId={entryId}
-        defaults={{
-          birdNumber: String(next),
-          purpose: last && last.purpose !== "condemned" ? last.purpose : "sale",
-          placeId: String(last?.placeId ?? firstWithRoom?.id ?? ""),
-        }}
-        submit="Keep this weight"
-        isRepeated
-        beside={
-          last && (
-            <Button kind="plain" form={takeBackId} className="min-h-16">
-              Take back the last
-            </Button>
-          )
-        }
-        onRead={(value) => setUnderstood(value?.weightMilligrams ?? null)}
-        after={(fields) => (
-          <div className="grid gap-4 sm:grid-cols-2">
-            <TextField field={fields.birdNumber} label="Bird" hint="Its number today" inputMode="numeric" />
-            {places.length > 0 && (
-              <SelectField
-                field={fields.placeId}
-                label="Where it goes"
-                hint="Stays as it is until you change it"
-                options={[
-                  { value: "", label: "nowhere yet" },
-                  ...places.map((place) => ({
-                    value: String(place.id),
-                    label: `${place.name}, room for ${Math.max(0, place.room)}`,
-                  })),
-                ]}
-              />
-            )}
-          </div>
-        )}
-      >
-        {(fields) => (
-          <>
-            <div className="grid items-end gap-4 sm:grid-cols-5">
-              <p
-                aria-live="polite"
-                className="whitespace-nowrap font-display text-5xl leading-none sm:col-span-3 xl:text-hero"
-              >
-                {understood === null ? <span className="text-rule">–</span> : show.exactBird(understood)}
-              </p>
-              <div className="sm:col-span-2">
-                <DotPlot weights={dressedWeights(carcasses)} sentence={tallySentence(tally, show)} />
-              </div>
-            </div>
-            <TextField
-              field={fields.weight}
-              label="Weight"
-              hint={
-                show.isUs
-                  ? "As you say it: 4 9.2, 4lb9.2oz, 4-9 1/4, 4.58, 2080g"
-                  : "As you say it: 2.08, 2,08 kg, 2080g, 4 9.2"
-              }
-              autoFocus
-            />
-            <ChoiceField field={fields.purpose} label="For" options={PURPOSES} />
-            <div className="only-condemned">
-              <TextField field={fields.reason} label="Why, if condemned" hint="Yellow fluid, sores, smell" />
-            </div>
-          </>
-        )}
-      </FarmForm>
-      {last && (
-        <Form id={takeBackId} method="post" action={`/days/${day.id}/pack/take-back`}>
-          <input type="hidden" name="entryId" value={last.entryId} />
-        </Form>
-      )}
-    </Sheet>
-  );
-}
-
-const dressedWeights = (carcasses: readonly Carcass[]): number[] =>
-  carcasses.flatMap(({ purpose, weightMilligrams }) =>
-    purpose === "condemned" || weightMilligrams === null ? [] : [weightMilligrams],
-  );
-
-function tallySentence(tally: PackTally, show: Show): string {
-  const { meanMilligrams, smallestMilligrams, biggestMilligrams, dressedCount } = tally;
-  if (meanMilligrams === undefined) return "No bird is weighed yet.";
-  return `${plural(dressedCount, "bird")} about ${show.bird(meanMilligrams)}, from ${show.bird(smallestMilligrams!)} to ${show.bird(biggestMilligrams!)}.`;
-}
 
 function Weights({
   carcasses,

@@ -4,6 +4,9 @@ import { instantOf } from "#core/calendar/farm-time.ts";
 import { SCALD_SCHOOLS } from "#core/scald/scald-constants.ts";
 import { WITHDRAWAL_SCHOOLS } from "#core/withdrawal/withdrawal-constants.ts";
 
+/** Far past what a small farm dresses in a day (250), and short of what a slip of the key makes of it. */
+export const MOST_BIRDS_A_DAY = 2000;
+
 export interface DayFormSetting {
   readonly timeZone: string;
   readonly hatchedOn: string;
@@ -20,8 +23,11 @@ export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
         from: { day: hatchedOn, problem: `They hatch on ${hatchedOn}; choose a day after that` },
       }),
       startTime: clockTime,
-      birdCount: wholeNumber({ least: 1, most: 100_000, ask: "Say how many birds" }),
-      cutUpCount: wholeNumber({ most: 100_000, ask: "Say how many will be cut up; 0 if all stay whole" }),
+      birdCount: wholeNumber({ least: 1, most: MOST_BIRDS_A_DAY, ask: "Say how many birds" }),
+      cutUpCount: wholeNumber({
+        most: MOST_BIRDS_A_DAY,
+        ask: "Say how many will be cut up; 0 if all stay whole",
+      }),
       peopleCount: wholeNumber({ least: 1, most: 100, ask: "Say how many people work" }),
       coneCount: wholeNumber({ least: 1, most: 100, ask: "Say how many cones" }),
       tablePlaceCount: wholeNumber({ least: 1, most: 100, ask: "Say how many can stand at the gut table" }),

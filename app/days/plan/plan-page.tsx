@@ -8,7 +8,7 @@ import { PlanRibbon } from "#app/days/plan/plan-ribbon.tsx";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
-import { useShow } from "#app/ui/use-show.tsx";
+import { localClock } from "#core/calendar/farm-time.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan-for-date.ts";
 import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
 
@@ -41,7 +41,6 @@ export function PlanPage({
   beside,
   children,
 }: PlanPageProps) {
-  const show = useShow();
   const [read, setRead] = useState<DayChoiceRow | undefined>(standing);
   const [lastRead, setLastRead] = useState(standing);
   const shown = read ?? lastRead;
@@ -65,7 +64,7 @@ export function PlanPage({
               schema={dayForm(setting)}
               refusal={refusal}
               entryId={entryId}
-              defaults={fieldsOf(standing, show.time)}
+              defaults={fieldsOf(standing, setting.timeZone)}
               {...(action !== undefined && { action })}
               submit={submit}
               beside={beside}
@@ -95,10 +94,10 @@ export function PlanPage({
   );
 }
 
-function fieldsOf(row: DayChoiceRow, time: (at: number) => string): Record<string, string> {
+function fieldsOf(row: DayChoiceRow, timeZone: string): Record<string, string> {
   const { startAt, ...choices } = row;
   return {
     ...Object.fromEntries(Object.entries(choices).map(([name, value]) => [name, String(value)])),
-    startTime: time(startAt),
+    startTime: localClock(startAt, timeZone),
   };
 }

@@ -1,3 +1,4 @@
+import { MOST_BIRDS_A_DAY } from "#app/days/plan/day-form.ts";
 import { now } from "#app/server/clock.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { instantOf, localClock, localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
@@ -30,7 +31,7 @@ export function proposedChoices(
   return {
     processedOn,
     startAt: start.exists ? start.at : startOfDay(processedOn, farm.timeZone),
-    birdCount: freeCount,
+    birdCount: Math.min(freeCount, MOST_BIRDS_A_DAY),
     cutUpCount: 0,
     peopleCount: last?.peopleCount ?? 3,
     coneCount: last?.coneCount ?? 3,

@@ -35,17 +35,23 @@ export function TapButton({ dayId, kind, entryId, onTap, className, children }: 
   );
 }
 
-/** Every bird of the day as a mark: filled when it is in the chill. */
+/** More birds than this make one bar: single marks would be too thin to see. */
+const MOST_MARKS = 150;
+
+/** Every bird of the day as a mark, or all of them as one bar: filled as far as they are in the chill. */
 export function BirdStrip({ done, planned }: { done: number; planned: number }) {
   const all = Math.max(done, planned);
+  const marks = all > MOST_MARKS ? [done, all - done] : Array.from({ length: all }, () => 1);
+  const filled = all > MOST_MARKS ? 1 : done;
   return (
     <div className="flex h-10 gap-px" role="img" aria-label={`${done} of ${all} in the chill`}>
-      {Array.from({ length: all }, (_, index) => (
+      {marks.map((birds, index) => (
         <span
           key={index}
-          className="grow"
+          className="basis-0"
           style={{
-            background: index < done ? "var(--yard-text)" : "var(--yard-card)",
+            flexGrow: birds,
+            background: index < filled ? "var(--yard-text)" : "var(--yard-card)",
             border: "1px solid var(--yard-edge)",
           }}
         />

@@ -39,13 +39,14 @@ export async function action({ request, params }: Route.ActionArgs) {
   const at = Math.min(tap.data.at ?? now(), now() + CLOCK_SLACK_MILLISECONDS);
   const entry = { entryId: tap.data.entryId, at: now() };
   const { run } = farmFile();
-  const isFirst = kind === "start" || (kind === "bird" && progressOf(day).state === "not started");
-  if (isFirst && kind === "bird")
-    run.start({ ...entry, entryId: `${entry.entryId.slice(0, 58)}-start` }, day.id, at, keptPlan());
-  const outcome =
-    kind === "start"
-      ? run.start(entry, day.id, at, keptPlan())
-      : run.record(entry, day.id, { kind, at, note });
+  const isUnstarted = kind === "bird" && progressOf(day).state === "not started";
+  const outcome = farmFile().together(() => {
+    if (kind === "start") return run.start(entry, day.id, at, keptPlan());
+    // Whoever taps the first bird has started the day.
+    if (isUnstarted)
+      run.start({ ...entry, entryId: `${entry.entryId.slice(0, 58)}-start` }, day.id, at, keptPlan());
+    return run.record(entry, day.id, { kind, at, note });
+  });
   if (!outcome.recorded && outcome.reason === "day-settled") return refuseSettled(answer !== undefined);
   return answer ? Response.json({ events: run.events(day.id) }) : redirect(`/days/${day.id}/run`, 303);
 

@@ -1,0 +1,148 @@
+import { useEffect, useId, useState } from "react";
+import { Form } from "react-router";
+import { DotPlot } from "#app/days/pack/dot-plot.tsx";
+import { packForm } from "#app/days/pack/pack-form.ts";
+import { dressedWeights, tallySentence } from "#app/days/pack/weights-in-words.ts";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { ChoiceField, SelectField, TextField } from "#app/ui/field.tsx";
+import { Button, Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import type { CarcassUse } from "#core/packing/pack-tally.ts";
+import type { Carcass } from "#db/day/pack-queries.server.ts";
+import type { Route } from "./+types/pack.ts";
+
+type Loaded = Route.ComponentProps["loaderData"];
+
+const PURPOSES = [
+  { value: "sale", label: "For sale" },
+  { value: "own", label: "Own table" },
+  { value: "cut", label: "Cut up" },
+  { value: "pets", label: "Pets" },
+  { value: "condemned", label: "Condemned", line: "say why" },
+] as const;
+
+/** The form for the next bird: what was understood, large, and what it is for. */
+export function WeighOne({
+  unitSystem,
+  next,
+  places,
+  entryId,
+  refusal,
+  last,
+  day,
+  carcasses,
+  tally,
+}: Loaded & { refusal: Route.ComponentProps["actionData"]; last: Carcass | undefined }) {
+  const show = useShow();
+  const [understood, setUnderstood] = useState<number | null>(null);
+  const takeBackId = useId();
+  usePurposeKeys();
+  const firstWithRoom = places.find((place) => place.room > 0);
+  return (
+    <Sheet
+      heading={`Bird ${next}`}
+      beside={
+        last
+          ? `last: bird ${last.birdNumber}, ${last.weightMilligrams === null ? "not weighed" : show.exactBird(last.weightMilligrams)}`
+          : "the first"
+      }
+    >
+      <FarmForm
+        schema={packForm(unitSystem)}
+        refusal={refusal}
+        entryId={entryId}
+        defaults={{
+          birdNumber: String(next),
+          purpose: last && last.purpose !== "condemned" ? last.purpose : "sale",
+          placeId: String(last?.placeId ?? firstWithRoom?.id ?? ""),
+        }}
+        submit="Keep this weight"
+        isRepeated
+        beside={
+          last && (
+            <Button kind="plain" form={takeBackId} className="min-h-16">
+              Take back the last
+            </Button>
+          )
+        }
+        onRead={(value) => setUnderstood(value?.weightMilligrams ?? null)}
+        after={(fields) => (
+          <div className="grid gap-4 sm:grid-cols-2">
+            <TextField field={fields.birdNumber} label="Bird" hint="Its number today" inputMode="numeric" />
+            {places.length > 0 && (
+              <SelectField
+                field={fields.placeId}
+                label="Where it goes"
+                hint="Stays as it is until you change it"
+                options={[
+                  { value: "", label: "nowhere yet" },
+                  ...places.map((place) => ({
+                    value: String(place.id),
+                    label: `${place.name}, room for ${Math.max(0, place.room)}`,
+                  })),
+                ]}
+              />
+            )}
+          </div>
+        )}
+      >
+        {(fields) => (
+          <>
+            <div className="grid items-end gap-4 sm:grid-cols-5">
+              <p
+                aria-live="polite"
+                className="whitespace-nowrap font-display text-5xl leading-none sm:col-span-3 xl:text-hero"
+              >
+                {understood === null ? <span className="text-rule">–</span> : show.exactBird(understood)}
+              </p>
+              <div className="sm:col-span-2">
+                <DotPlot weights={dressedWeights(carcasses)} sentence={tallySentence(tally, show)} />
+              </div>
+            </div>
+            <TextField
+              field={fields.weight}
+              label="Weight"
+              hint={
+                show.isUs
+                  ? "As you say it: 4 9.2, 4lb9.2oz, 4-9 1/4, 4.58, 2080g"
+                  : "As you say it: 2.08, 2,08 kg, 2080g, 4 9.2"
+              }
+              autoFocus
+            />
+            <ChoiceField field={fields.purpose} label="For" options={PURPOSES} />
+            <div className="only-condemned">
+              <TextField field={fields.reason} label="Why, if condemned" hint="Yellow fluid, sores, smell" />
+            </div>
+          </>
+        )}
+      </FarmForm>
+      {last && (
+        <Form id={takeBackId} method="post" action={`/days/${day.id}/pack/take-back`}>
+          <input type="hidden" name="entryId" value={last.entryId} />
+        </Form>
+      )}
+    </Sheet>
+  );
+}
+
+/** Alt and a letter says what the bird is for, without leaving the weight. */
+const PURPOSE_KEYS: Readonly<Record<string, CarcassUse>> = {
+  KeyS: "sale",
+  KeyT: "own",
+  KeyC: "cut",
+  KeyP: "pets",
+  KeyX: "condemned",
+};
+
+function usePurposeKeys() {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const purpose = event.altKey ? PURPOSE_KEYS[event.code] : undefined;
+      if (!purpose) return;
+      event.preventDefault();
+      document.querySelector<HTMLInputElement>(`input[name="purpose"][value="${purpose}"]`)?.click();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, []);
+}

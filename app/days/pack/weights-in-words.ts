@@ -1,0 +1,16 @@
+import { plural, type Show } from "#app/ui/show.ts";
+import type { PackTally } from "#core/packing/pack-tally.ts";
+import type { Carcass } from "#db/day/pack-queries.server.ts";
+
+/** Weights of the birds that are not condemned, in the order they came. */
+export const dressedWeights = (carcasses: readonly Carcass[]): number[] =>
+  carcasses.flatMap(({ purpose, weightMilligrams }) =>
+    purpose === "condemned" || weightMilligrams === null ? [] : [weightMilligrams],
+  );
+
+/** How many, about what, from what to what. */
+export function tallySentence(tally: PackTally, show: Show): string {
+  const { meanMilligrams, smallestMilligrams, biggestMilligrams, dressedCount } = tally;
+  if (meanMilligrams === undefined) return "No bird is weighed yet.";
+  return `${plural(dressedCount, "bird")} about ${show.bird(meanMilligrams)}, from ${show.bird(smallestMilligrams!)} to ${show.bird(biggestMilligrams!)}.`;
+}

@@ -22,7 +22,10 @@ export function loader() {
   const places = farmFile().places();
   const known = new Set(places.map((place) => place.id));
   return {
-    places: places.map((place) => ({ ...place, birds: birds.filter((bird) => bird.placeId === place.id) })),
+    // The fullest first: that is where a hand reaches.
+    places: places
+      .map((place) => ({ ...place, birds: birds.filter((bird) => bird.placeId === place.id) }))
+      .toSorted((one, other) => other.birds.length - one.birds.length),
     elsewhere: birds.filter((bird) => bird.placeId === null || !known.has(bird.placeId)),
     lately: lately(LATELY),
     entryId: newEntryId(),

@@ -117,60 +117,63 @@ export function weight({ unitSystem, ask, range, what, isLot = false }: WeightFi
   });
 }
 
-/** Millidegrees Celsius, typed in the farm's unit or with °C or °F behind. */
-export function temperature({
-  unitSystem,
-  least,
-  most,
-  ask,
-}: {
-  unitSystem: UnitSystem;
-  least: number;
-  most: number;
-  ask: string;
-}) {
-  const show = showFor({ unitSystem, currency: "USD", timeZone: "UTC" });
+interface MeasureField {
+  readonly unitSystem: UnitSystem;
+  /** Least and most that make sense, in °C or liters. */
+  readonly least: number;
+  readonly most: number;
+  readonly ask: string;
+}
+
+/** A number with or without a unit behind it, read to thousandths of the unit that core reckons in. */
+function measure(
+  { least, most, ask }: MeasureField,
+  {
+    pattern,
+    thousandths,
+    show,
+    example,
+  }: {
+    /** Finds the number and its unit in a text. */
+    pattern: RegExp;
+    thousandths: (number: number, unit: string | undefined) => number;
+    show: (value: number) => string;
+    example: string;
+  },
+) {
   return field((text) => {
     if (text === "") return { problem: ask };
-    const match = /^([-−]?)\s*([\d.,]+)\s*°?\s*([cf]?)$/i.exec(text);
-    const number = match && readNumber(match[2]!, { commaGroups: false });
-    if (!match || number === undefined || number === null)
-      return { problem: `Enter a temperature, such as ${show.temperature(15)}` };
-    const signed = match[1] ? -number : number;
-    const unit = match[3]?.toLowerCase() || (unitSystem === "us" ? "f" : "c");
-    const millicelsius = unit === "f" ? millicelsiusFromFahrenheit(signed) : Math.round(signed * 1000);
-    if (millicelsius < least * 1000 || millicelsius > most * 1000) {
-      return { problem: `It must lie between ${show.temperature(least)} and ${show.temperature(most)}` };
-    }
-    return { value: millicelsius };
+    const [, sign, digits, unit] = pattern.exec(text) ?? [];
+    const size = digits === undefined ? undefined : readNumber(digits, { commaGroups: false });
+    if (size === undefined) return { problem: example };
+    const value = thousandths(sign ? -size : size, unit?.toLowerCase());
+    if (value >= least * 1000 && value <= most * 1000) return { value };
+    return { problem: `It must lie between ${show(least)} and ${show(most)}` };
+  });
+}
+
+/** Millidegrees Celsius, typed in the farm's unit or with °C or °F behind. */
+export function temperature(of: MeasureField) {
+  const show = showFor({ unitSystem: of.unitSystem, currency: "USD", timeZone: "UTC" }).temperature;
+  const isFahrenheit = (unit: string | undefined) => (unit ? unit === "f" : of.unitSystem === "us");
+  return measure(of, {
+    pattern: /^([-−]?)\s*([\d.,]+)\s*°?\s*([cf]?)$/i,
+    thousandths: (degrees, unit) =>
+      isFahrenheit(unit) ? millicelsiusFromFahrenheit(degrees) : Math.round(degrees * 1000),
+    show,
+    example: `Enter a temperature, such as ${show(15)}`,
   });
 }
 
 /** Milliliters, typed in gallons or liters as the farm uses, or with l or gal behind. */
-export function volume({
-  unitSystem,
-  least,
-  most,
-  ask,
-}: {
-  unitSystem: UnitSystem;
-  least: number;
-  most: number;
-  ask: string;
-}) {
-  const show = showFor({ unitSystem, currency: "USD", timeZone: "UTC" });
-  return field((text) => {
-    if (text === "") return { problem: ask };
-    const match = /^([\d.,\s/]+?)\s*(l|lit(?:er|re)s?|gal|gallons?)?$/i.exec(text);
-    const number = match && readNumber(match[1]!, { commaGroups: false });
-    if (!match || number === undefined || number === null)
-      return { problem: `Enter how much it holds, such as ${show.volume(60)}` };
-    const unit = match[2]?.toLowerCase() ?? (unitSystem === "us" ? "gal" : "l");
-    const milliliters = Math.round(number * (unit.startsWith("g") ? MILLILITERS_PER_GALLON : 1000));
-    if (milliliters < least * 1000 || milliliters > most * 1000) {
-      return { problem: `It must lie between ${show.volume(least)} and ${show.volume(most)}` };
-    }
-    return { value: milliliters };
+export function volume(of: MeasureField) {
+  const show = showFor({ unitSystem: of.unitSystem, currency: "USD", timeZone: "UTC" }).volume;
+  const isGallons = (unit: string | undefined) => (unit ? unit.startsWith("g") : of.unitSystem === "us");
+  return measure(of, {
+    pattern: /^()([\d.,\s/]+?)\s*(l|lit(?:er|re)s?|gal|gallons?)?$/i,
+    thousandths: (size, unit) => Math.round(size * (isGallons(unit) ? MILLILITERS_PER_GALLON : 1000)),
+    show,
+    example: `Enter how much it holds, such as ${show(60)}`,
   });
 }
 

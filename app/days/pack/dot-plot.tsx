@@ -15,7 +15,7 @@ interface DotPlotProps {
   sentence: string;
 }
 
-const WIDTH = 480;
+const WIDTH = 320;
 const DOT = 6;
 const AXIS = 22;
 
@@ -34,7 +34,7 @@ export function DotPlot({ weights, sentence }: DotPlotProps) {
   const tallest = Math.max(...[...stacks.values()].map((stack) => stack.length));
   const height = Math.max(5, tallest) * DOT * 2 + DOT;
   const unit = show.isUs ? MILLIGRAMS_PER_POUND : MILLIGRAMS_PER_KILOGRAM;
-  const ticks = scaleLinear([x.domain()[0]! / unit, x.domain()[1]! / unit], [0, 1]).ticks(6);
+  const ticks = scaleLinear([x.domain()[0]! / unit, x.domain()[1]! / unit], [0, 1]).ticks(4);
   return (
     <svg viewBox={`0 0 ${WIDTH} ${height + AXIS}`} role="img" aria-labelledby={titleId} className="w-full">
       <title id={titleId}>{sentence}</title>

@@ -1,0 +1,125 @@
+import { z } from "zod";
+import { type Model, model, number } from "#commands/reckon/model.ts";
+import { feedEatenKilograms } from "#core/growth/feed-eaten.ts";
+import { ageForWeight, dailyGainAt, type GrowthCurve, liveWeightAt } from "#core/growth/growth-curve.ts";
+import { learnedScale, weightForecast } from "#core/growth/growth-update.ts";
+import { mixedFlock } from "#core/growth/sex-mix.ts";
+
+const curveFields = { A_kg: number, k_per_d: number, ti_d: number, scale: number.default(1) };
+const curveFrom = (of: { A_kg: number; k_per_d: number; ti_d: number; scale: number }): GrowthCurve => ({
+  asymptoteKilograms: of.A_kg,
+  ratePerDay: of.k_per_d,
+  inflectionDays: of.ti_d,
+  scale: of.scale,
+});
+
+export const GROWTH_MODELS: Readonly<Record<string, Model>> = {
+  "growth.weight": model(z.object({ ...curveFields, age_d: number, target_kg: number.nullable() }), (of) => {
+    const curve = curveFrom(of);
+    return {
+      weight_kg: liveWeightAt(of.age_d, curve),
+      gain_kg_per_d: dailyGainAt(of.age_d, curve),
+      age_for_target_d: of.target_kg === null ? null : (ageForWeight(of.target_kg, curve) ?? null),
+    };
+  }),
+
+  "growth.mix": model(
+    z.object({
+      ...curveFields,
+      male_factor: number,
+      female_factor: number,
+      age_d: number,
+      male_share: number,
+      cv_within_sex: number,
+    }),
+    (of) => {
+      const flock = mixedFlock(liveWeightAt(of.age_d, curveFrom(of)), {
+        maleShare: of.male_share,
+        maleFactor: of.male_factor,
+        femaleFactor: of.female_factor,
+        cvWithinSex: of.cv_within_sex,
+      });
+      return {
+        male_kg: flock.maleKilograms,
+        female_kg: flock.femaleKilograms,
+        mean_kg: flock.meanKilograms,
+        sd_kg: flock.sdKilograms,
+        cv: flock.cv,
+      };
+    },
+  ),
+
+  "growth.update": model(
+    z.object({
+      ...curveFields,
+      samples: z.array(
+        z.object({ age_d: number, n: number.int(), mean_kg: number, sd_kg: number.nullable() }),
+      ),
+      forecast_age_d: number,
+      prior_sd_ln: number,
+      drift_sd_ln_per_sqrt_d: number,
+      weighing_bias_sd_ln: number,
+      cv_prior: number,
+      cv_prior_birds: number,
+    }),
+    (of) => {
+      const curve = curveFrom(of);
+      const learned = learnedScale({
+        curve,
+        weighIns: of.samples.map((sample) => ({
+          ageDays: sample.age_d,
+          birds: sample.n,
+          meanKilograms: sample.mean_kg,
+          sdKilograms: sample.sd_kg ?? undefined,
+        })),
+        cvPrior: of.cv_prior,
+        rate: {
+          priorSdLn: of.prior_sd_ln,
+          driftSdLnPerRootDay: of.drift_sd_ln_per_sqrt_d,
+          weighingBiasSdLn: of.weighing_bias_sd_ln,
+          cvPriorBirds: of.cv_prior_birds,
+        },
+      });
+      const forecast = weightForecast(of.forecast_age_d, curve, learned, of.drift_sd_ln_per_sqrt_d);
+      return {
+        ln_scale: learned.lnScale,
+        ln_scale_sd: learned.lnScaleSd,
+        scale: learned.scale,
+        forecast_kg: forecast.meanKilograms,
+        forecast_low_kg: forecast.lowKilograms,
+        forecast_high_kg: forecast.highKilograms,
+        forecast_sd_ln: forecast.sdLn,
+      };
+    },
+  ),
+
+  "growth.feed": model(
+    z.object({
+      ...curveFields,
+      kg_per_kg_gain: number,
+      maint_kg_per_kg075_d: number,
+      pasture_fraction: number,
+      waste_fraction: number,
+      age_d: number.int(),
+    }),
+    (of) => {
+      const curve = curveFrom(of);
+      const need = {
+        kilogramsPerKilogramGain: of.kg_per_kg_gain,
+        maintenanceKilogramsPerKilogram075Day: of.maint_kg_per_kg075_d,
+        pastureFraction: of.pasture_fraction,
+        wasteFraction: of.waste_fraction,
+      };
+      const weight = liveWeightAt(of.age_d, curve);
+      const eaten = feedEatenKilograms(of.age_d, curve, need);
+      const nextWeek = feedEatenKilograms(of.age_d + 7, curve, need) - eaten;
+      return {
+        weight_kg: weight,
+        feed_kg: eaten,
+        fcr: eaten / (weight - liveWeightAt(0, curve)),
+        next_week_feed_kg: nextWeek,
+        next_week_fcr: nextWeek / (liveWeightAt(of.age_d + 7, curve) - weight),
+      };
+    },
+  ),
+};

@@ -1,0 +1,80 @@
+import { z } from "zod";
+import { type Model, model, number } from "#commands/reckon/model.ts";
+import { bestFeedOff } from "#core/withdrawal/feed-off.ts";
+import { feedShare } from "#core/withdrawal/feed-share.ts";
+
+const withdrawalFields = {
+  window_h: z.tuple([number, number]),
+  shrink_pct_per_h: z.tuple([number, number]),
+  shrink_break_h: number,
+  first_kill_h: number,
+  interval_min: number,
+  birds: number.int(),
+};
+const ruleFrom = (of: { window_h: [number, number]; shrink_pct_per_h: [number, number] }) => ({
+  windowHours: of.window_h,
+  shrinkPercentPerHour: of.shrink_pct_per_h,
+});
+const killsFrom = (of: { first_kill_h: number; interval_min: number; birds: number }) => ({
+  firstKillHours: of.first_kill_h,
+  intervalHours: of.interval_min / 60,
+  birds: of.birds,
+});
+
+export const WITHDRAWAL_MODELS: Readonly<Record<string, Model>> = {
+  "feed.share": model(
+    z.object({
+      ...withdrawalFields,
+      feed_off_h: number,
+      dark_from_h: number.optional(),
+      dark_to_h: number.optional(),
+    }),
+    (of) => {
+      const dark =
+        of.dark_from_h === undefined || of.dark_to_h === undefined
+          ? undefined
+          : { fromHours: of.dark_from_h, toHours: of.dark_to_h };
+      const answer = feedShare({
+        rule: ruleFrom(of),
+        kills: killsFrom(of),
+        feedOffHours: of.feed_off_h,
+        dark,
+        shrinkBreakHours: of.shrink_break_h,
+      });
+      return {
+        effective_off_h: answer.effectiveOffHours,
+        inside: answer.inside,
+        too_short: answer.tooShort,
+        too_long: answer.tooLong,
+        share_inside: answer.inside / of.birds,
+        shortest_h: answer.shortestHours,
+        longest_h: answer.longestHours,
+        mean_shrink_pct: answer.meanShrinkPercent,
+        mean_tissue_loss_pct: answer.meanTissueLossPercent,
+      };
+    },
+  ),
+
+  "feed.optimal": model(z.object({ ...withdrawalFields, buffer_h: number }), (of) => {
+    const rule = ruleFrom(of);
+    const kills = killsFrom(of);
+    const best = bestFeedOff(rule, kills, of.buffer_h);
+    const share = feedShare({
+      rule,
+      kills,
+      feedOffHours: best.feedOffHours,
+      shrinkBreakHours: of.shrink_break_h,
+    });
+    return {
+      feed_off_h: best.feedOffHours,
+      span_h: best.spanHours,
+      slack_h: best.slackHours,
+      all_fit: best.allFit,
+      inside: share.inside,
+      too_short: share.tooShort,
+      too_long: share.tooLong,
+      mean_shrink_pct: share.meanShrinkPercent,
+      most_birds_in_one_window: best.mostBirdsInOneWindow,
+    };
+  }),
+};

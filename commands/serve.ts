@@ -51,12 +51,21 @@ const server = app.listen(port, host, (error?: Error) => {
   log.info({ url: `http://${host}:${port}`, data: process.env.PALE_MORNING_DATA }, "serving");
 });
 
+let isStopping = false;
+
 /** Finishes what is under way, closes the data file with the process, and gives up waiting after a while. */
 function stop(signal: string): void {
+  if (isStopping) return;
+  isStopping = true;
   log.info({ signal }, "stopping");
   server.close(() => process.exit(0));
   server.closeIdleConnections();
   setTimeout(() => process.exit(0), 5000).unref();
+}
+// npm passes no signal on to a shell's child: when it is ended, this process is left to another parent.
+const parent = process.ppid;
+if (process.env.npm_lifecycle_event) {
+  setInterval(() => process.ppid !== parent && stop("npm went away"), 1000).unref();
 }
 process.once("SIGTERM", () => stop("SIGTERM"));
 process.once("SIGINT", () => stop("SIGINT"));

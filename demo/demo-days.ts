@@ -3,7 +3,7 @@ import { dressedWeight } from "#core/carcass-yield/expected-cuts.ts";
 import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
 import { flockOn } from "#core/growth/flock.ts";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
-import { milligramsFromKilograms } from "#core/quantity/conversion.ts";
+import { kilogramsFromMilligrams, milligramsFromKilograms } from "#core/quantity/conversion.ts";
 import { liveKilograms } from "#core/quantity/quantity.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { DayChoiceRow, KeptPlan } from "#db/day/day-queries.server.ts";
@@ -147,7 +147,7 @@ function keptPlan(
 function expectedLive(file: FarmFile, batch: Batch, day: string): number {
   const weighings = file.story(batch.id).weighings.map(({ weighedOn, liveWeightMilligrams }) => ({
     weighedOn,
-    kilograms: liveWeightMilligrams / 1e6,
+    kilograms: kilogramsFromMilligrams(liveWeightMilligrams),
   }));
   return flockOn(day, {
     kind: batch.kind,

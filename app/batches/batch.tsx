@@ -138,7 +138,7 @@ function Expected({
             reckoning={forecast.live}
             note={
               <p className="is-worked-out">
-                8 in 10: the mean lies between {show.bird(low * 1e6)} and {show.bird(high * 1e6)}.
+                8 in 10: the mean lies between {show.value(low, "live kg")} and {show.value(high, "live kg")}.
               </p>
             }
           />

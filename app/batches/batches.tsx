@@ -108,9 +108,9 @@ function BatchTable({
                   {ageDays >= 0 && (
                     <span>
                       <span className={weighed > 0 ? "is-worked-out" : "is-default"}>
-                        {show.bird(dressedKg * 1e6)} dressed
+                        {show.value(dressedKg, "carcass kg")} dressed
                       </span>
-                      <span className="block text-sm text-soft">{show.bird(liveKg * 1e6)} live</span>
+                      <span className="block text-sm text-soft">{show.value(liveKg, "live kg")} live</span>
                     </span>
                   )}
                 </>

@@ -6,6 +6,7 @@ import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { KIND_WORDS } from "#app/ui/words.ts";
 import { bookOfBatch, bookOfPast } from "#core/day/batch-book.ts";
+import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Route } from "./+types/books.ts";
 
 export const meta = () => [{ title: "Books · Pale Morning" }];
@@ -45,10 +46,12 @@ export function loader() {
     entryId: batch.entryId,
     ...bookOfPast({
       dressedCount: batch.dressedCount,
-      dressedKilograms: batch.dressedMilligrams / 1e6,
+      dressedKilograms: kilogramsFromMilligrams(batch.dressedMilligrams),
       costCents: batch.costCents,
-      liveKilograms: batch.liveMilligrams === null ? undefined : batch.liveMilligrams / 1e6,
-      feedKilograms: batch.feedMilligrams === null ? undefined : batch.feedMilligrams / 1e6,
+      liveKilograms:
+        batch.liveMilligrams === null ? undefined : kilogramsFromMilligrams(batch.liveMilligrams),
+      feedKilograms:
+        batch.feedMilligrams === null ? undefined : kilogramsFromMilligrams(batch.feedMilligrams),
     }),
   }));
   return { rows: [...settled, ...past].toSorted((one, other) => (one.on < other.on ? 1 : -1)) };

@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import { planOf, progressOf } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { placeOf } from "#app/server/farm-means.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
@@ -16,7 +17,7 @@ const HOUR = 3_600_000;
 export function loader() {
   const farm = requireFarm();
   const file = farmFile();
-  const place = { latitude: farm.latitudeMicrodegrees / 1e6, longitude: farm.longitudeMicrodegrees / 1e6 };
+  const place = placeOf(farm);
   const days = file.days();
   const set = days.map((day) => {
     const batch = file.batch(day.batchId)!;

@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import { now } from "#app/server/clock.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
-import { birdsAYear, farmMeans, hourRate } from "#app/server/farm-means.server.ts";
+import { birdsAYear, farmMeans, hourRate, placeOf } from "#app/server/farm-means.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { type CostShare, feedUsed } from "#core/cost/batch-cost.ts";
@@ -10,7 +10,7 @@ import { type RunProgress, runProgress } from "#core/day/run-progress.ts";
 import { type Settlement, settlement } from "#core/day/settlement.ts";
 import { type Flock, feedEatenBy, flockOn } from "#core/growth/flock.ts";
 import { packTally } from "#core/packing/pack-tally.ts";
-import { MILLIGRAMS_PER_KILOGRAM } from "#core/quantity/conversion.ts";
+import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import { cents } from "#core/quantity/quantity.ts";
 import { type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 import type { Setting } from "#core/reckoning/setting.ts";
@@ -48,7 +48,7 @@ export function flockOf(batch: Batch, { weighings }: Pick<BatchStory, "weighings
     hatchedOn: batch.hatchedOn,
     weighings: weighings.map(({ weighedOn, liveWeightMilligrams }) => ({
       weighedOn,
-      kilograms: liveWeightMilligrams / MILLIGRAMS_PER_KILOGRAM,
+      kilograms: kilogramsFromMilligrams(liveWeightMilligrams),
     })),
   };
 }
@@ -58,7 +58,7 @@ export function planBasis(farm: Farm, batch: Batch): PlanBasis {
   return {
     flock: flockOf(batch, farmFile().story(batch.id)),
     means: farmMeans(farm),
-    place: { latitude: farm.latitudeMicrodegrees / 1e6, longitude: farm.longitudeMicrodegrees / 1e6 },
+    place: placeOf(farm),
     timeZone: farm.timeZone,
   };
 }
@@ -127,11 +127,11 @@ export function settlementOf(farm: Farm, batch: Batch, day: ProcessingDay): DayS
 function batchCostOf(batch: Batch, story: BatchStory) {
   const bought = story.feed.map((lot) => ({
     bags: lot.bagCount,
-    bagKilograms: lot.bagMilligrams / MILLIGRAMS_PER_KILOGRAM,
+    bagKilograms: kilogramsFromMilligrams(lot.bagMilligrams),
     bagPriceCents: lot.bagPriceCents,
   }));
   const boughtKilograms = bought.reduce((sum, lot) => sum + lot.bags * lot.bagKilograms, 0);
-  const left = (story.feedLeft.at(-1)?.leftMilligrams ?? 0) / MILLIGRAMS_PER_KILOGRAM;
+  const left = kilogramsFromMilligrams(story.feedLeft.at(-1)?.leftMilligrams ?? 0);
   // A lot that was taken back after the count may leave less bought than was counted.
   const feed = feedUsed(bought, Math.min(left, boughtKilograms));
   const other = story.costs.reduce((sum, cost) => sum + cost.amountCents, 0);
@@ -168,7 +168,7 @@ function liveMean(
 ): Reckoning {
   if (measuredMilligrams === null) return flockOn(day.processedOn, flockOf(batch, story)).live;
   return reckoning({
-    value: measuredMilligrams / MILLIGRAMS_PER_KILOGRAM,
+    value: kilogramsFromMilligrams(measuredMilligrams),
     unit: "live kg",
     provenance: "measured",
     inputs: [],

@@ -1,6 +1,7 @@
 import type { FarmMeans } from "#core/day/plan-input.ts";
-import { MILLIGRAMS_PER_KILOGRAM, milligramsFromPounds } from "#core/quantity/conversion.ts";
+import { kilogramsFromMilligrams, milligramsFromPounds } from "#core/quantity/conversion.ts";
 import { type Setting, settingOr } from "#core/reckoning/setting.ts";
+import type { Place } from "#core/sky/sun.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** What stands where a farm has said nothing: our guess of a small farm's kit. See docs/sources.md#farm. */
@@ -8,12 +9,17 @@ export const OURS = {
   airCelsius: 18,
   tapCelsius: 12,
   tankLiters: 230,
-  bagKilograms: milligramsFromPounds(20) / MILLIGRAMS_PER_KILOGRAM,
+  bagKilograms: kilogramsFromMilligrams(milligramsFromPounds(20)),
   scalderLiters: 57,
   scalderWatts: { electric: 2000, propane: 16_000 },
   centsAnHour: 1500,
   birdsAYear: 100,
 } as const;
+
+/** Where the farm lies. */
+export function placeOf(farm: Farm): Place {
+  return { latitude: farm.latitudeMicrodegrees / 1e6, longitude: farm.longitudeMicrodegrees / 1e6 };
+}
 
 const thousandth = (value: number | null) => (value === null ? null : value / 1000);
 
@@ -44,7 +50,7 @@ export function farmMeans(farm: Farm): FarmMeans {
     tankWall: farm.tankWall,
     chillMethod: farm.chillMethod,
     bagKilograms: settingOr(
-      farm.iceBagMilligrams === null ? null : farm.iceBagMilligrams / MILLIGRAMS_PER_KILOGRAM,
+      farm.iceBagMilligrams === null ? null : kilogramsFromMilligrams(farm.iceBagMilligrams),
       OURS.bagKilograms,
     ),
     arePensLit: farm.arePensLit === 1,

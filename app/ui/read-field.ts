@@ -3,7 +3,11 @@ import { showFor } from "#app/ui/show.ts";
 import { isTimeZone } from "#core/calendar/farm-time.ts";
 import { isLocalDay } from "#core/calendar/local-day.ts";
 import { rangeVerdict } from "#core/packing/carcass-range.ts";
-import { MILLILITERS_PER_GALLON, millicelsiusFromFahrenheit } from "#core/quantity/conversion.ts";
+import {
+  kilogramsFromMilligrams,
+  MILLILITERS_PER_GALLON,
+  millicelsiusFromFahrenheit,
+} from "#core/quantity/conversion.ts";
 import { readMoney } from "#core/quantity/read-money.ts";
 import { readNumber } from "#core/quantity/read-number.ts";
 import { readWeight, type UnitSystem } from "#core/quantity/read-weight.ts";
@@ -98,7 +102,7 @@ export function weight({ unitSystem, ask, range, what, isLot = false }: WeightFi
       isLot ? Infinity : undefined,
     );
     if (reading.readable) {
-      const verdict = rangeVerdict(reading.weight / 1e6, range);
+      const verdict = rangeVerdict(kilogramsFromMilligrams(reading.weight), range);
       if (verdict === "zero")
         return { problem: "0 is no weight. Put the bird on the scale and read it again" };
       if (verdict === "too-light")

@@ -4,7 +4,8 @@ import { ChoiceField, SelectField, TextField, TickField } from "#app/ui/field.ts
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { PRACTICE_OPTIONS } from "#app/ui/words.ts";
-import { CURRENCY_OPTIONS, type yardForm } from "#app/yard/yard-form.ts";
+import type { yardForm } from "#app/yard/yard-form.ts";
+import { CURRENCIES } from "#core/quantity/currency.ts";
 
 interface YardFieldsProps {
   fields: Fields<ReturnType<typeof yardForm>>;
@@ -46,7 +47,7 @@ export function FarmFields({ fields, zones }: YardFieldsProps & { zones: readonl
         <SelectField
           field={fields.currency}
           label="Money"
-          options={CURRENCY_OPTIONS.map((value) => ({ value, label: value }))}
+          options={CURRENCIES.map((value) => ({ value, label: value }))}
         />
       </div>
     </Sheet>
@@ -170,7 +171,7 @@ export function ChillFields({ fields, ours }: WithOurs) {
           <TextField
             field={fields.iceBag}
             label="A bag of ice"
-            hint={`Ours: ${show.bulk(ours.bagKilograms * 1e6)}`}
+            hint={`Ours: ${show.value(ours.bagKilograms, "kg")}`}
           />
         </div>
         <ChoiceField

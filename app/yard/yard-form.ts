@@ -21,10 +21,10 @@ import {
   MILLILITERS_PER_GALLON,
   millicelsiusFromFahrenheit,
 } from "#core/quantity/conversion.ts";
+import { CURRENCIES } from "#core/quantity/currency.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 import type { Farm, FarmSettings } from "#db/farm/farm-queries.server.ts";
 
-export const CURRENCY_OPTIONS = ["USD", "CAD", "EUR", "GBP", "AUD", "NZD"] as const;
 const HEATS = ["electric", "propane"] as const;
 
 /** The yard's settings, typed in the units that stand when the page is opened. */
@@ -36,7 +36,7 @@ export function yardForm(unitSystem: UnitSystem) {
       longitude: degrees(180, "Say how far east it lies, in degrees; west is negative"),
       timeZone,
       unitSystem: choice(["us", "metric"], "Choose the units that you think in"),
-      currency: choice(CURRENCY_OPTIONS, "Choose your money"),
+      currency: choice(CURRENCIES, "Choose your money"),
       practice: choice(PRACTICES, "Choose how often you do this"),
       arePensLit: tick,
       pluckAtOnceCount: wholeNumber({

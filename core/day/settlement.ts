@@ -2,11 +2,10 @@ import type { CostShare, FeedUsed } from "#core/cost/batch-cost.ts";
 import { splitBatchCost } from "#core/cost/batch-cost.ts";
 import { type KitItem, kitShare } from "#core/cost/kit-share.ts";
 import type { PackTally } from "#core/packing/pack-tally.ts";
+import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import { type Cents, cents } from "#core/quantity/quantity.ts";
 import { type Input, input, inputFrom, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 import { inputSetting, type Setting } from "#core/reckoning/setting.ts";
-
-const MILLIGRAMS_PER_KILOGRAM = 1_000_000;
 
 export interface SettlementInput {
   /** Mean live weight of the day's birds, measured at the kill or expected. */
@@ -46,7 +45,7 @@ export interface Settlement {
 export function settlement(of: SettlementInput): Settlement | undefined {
   const { tally } = of;
   if (tally.dressedCount === 0 || tally.totalMilligrams === 0) return undefined;
-  const totalKilograms = tally.totalMilligrams / MILLIGRAMS_PER_KILOGRAM;
+  const totalKilograms = kilogramsFromMilligrams(tally.totalMilligrams);
   const dressedMean = reckoning({
     value: totalKilograms / tally.dressedCount,
     unit: "carcass kg",

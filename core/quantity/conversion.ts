@@ -21,10 +21,6 @@ export function kilogramsFromMilligrams(weight: number): number {
   return weight / MILLIGRAMS_PER_KILOGRAM;
 }
 
-export function poundsFromMilligrams(weight: number): number {
-  return weight / MILLIGRAMS_PER_POUND;
-}
-
 /** Nearest thousandth of a degree Celsius of a temperature in degrees Fahrenheit. */
 export function millicelsiusFromFahrenheit(fahrenheit: number): number {
   return Math.round(((fahrenheit - 32) * 5000) / 9);

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { nightBefore, skyBetween, sunOfDay } from "#core/sky/farm-sky.ts";
-import { isDarkForBirds, sunAltitudeDegrees } from "#core/sky/sun.ts";
+import { sunAltitudeDegrees } from "#core/sky/sun.ts";
 
 const EQUATOR = { latitude: 0, longitude: 0 };
 const NORTH_CAPE = { latitude: 71.2, longitude: 25.8 };
@@ -18,8 +18,6 @@ test("the sun stands at 0 degrees and a little below when it rises, and at 6 bel
   expect(sunAltitudeDegrees(sunrise!, place)).toBeGreaterThan(-1);
   expect(sunAltitudeDegrees(sunrise!, place)).toBeLessThan(0.1);
   expect(sunAltitudeDegrees(dusk!, place)).toBeCloseTo(-6, 0);
-  expect(isDarkForBirds(dusk! + 10 * MINUTE, place)).toBe(true);
-  expect(isDarkForBirds(dusk! - 10 * MINUTE, place)).toBe(false);
 });
 
 test("where the sun does not set that day there is no night, and no time is made up", () => {

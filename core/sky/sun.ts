@@ -6,9 +6,6 @@ export interface Place {
   readonly longitude: number;
 }
 
-/** Civil dusk and dawn, the edge of the light in which birds still find the feeder. See docs/sources.md#sun. */
-const CIVIL_TWILIGHT_DEGREES = -6;
-
 /** Apparent height of the sun above the horizon, degrees; negative when it is down. */
 export function sunAltitudeDegrees(at: number, place: Place): number {
   return getPosition(new Date(at), place.latitude, place.longitude).altitude;
@@ -37,9 +34,4 @@ export function sunTimes(localNoon: number, place: Place): SunTimes {
     sunset: instant(times.sunset),
     dusk: instant(times.dusk),
   };
-}
-
-/** Whether it is too dark at an instant for birds to feed. */
-export function isDarkForBirds(at: number, place: Place): boolean {
-  return sunAltitudeDegrees(at, place) < CIVIL_TWILIGHT_DEGREES;
 }

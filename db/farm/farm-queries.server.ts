@@ -2,11 +2,9 @@ import type { Database } from "better-sqlite3";
 import type { ChillMethod, TankWall } from "#core/chill/chill-constants.ts";
 import type { KitItem } from "#core/cost/kit-share.ts";
 import type { Practice } from "#core/processing-line/line-constants.ts";
+import type { Currency } from "#core/quantity/currency.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
-
-export const CURRENCIES = ["USD", "CAD", "EUR", "GBP", "AUD", "NZD"] as const;
-export type Currency = (typeof CURRENCIES)[number];
 
 /** The farm's own settings. A null means that the farm has not said, and our default stands. */
 export interface Farm {

@@ -1,6 +1,7 @@
 import { DayHead } from "#app/days/leaves.tsx";
 import { now } from "#app/server/clock.server.ts";
 import { planOf, progressOf, requireDay } from "#app/server/day-reading.server.ts";
+import { placeOf } from "#app/server/farm-means.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
@@ -50,7 +51,7 @@ export function loader({ params }: Route.LoaderArgs) {
     rule: "Last bird into the chill, plus the time rigor takes to come and go. Old birds take longer. Our guess until your farm knows better: a leg that bends freely decides.",
     source: "rest",
   });
-  const place = { latitude: farm.latitudeMicrodegrees / 1e6, longitude: farm.longitudeMicrodegrees / 1e6 };
+  const place = placeOf(farm);
   return {
     head,
     resting: {

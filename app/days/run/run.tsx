@@ -5,6 +5,7 @@ import { type TapKind, useTaps } from "#app/days/run/use-taps.ts";
 import { now } from "#app/server/clock.server.ts";
 import { planOf, requireDay } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
+import { placeOf } from "#app/server/farm-means.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { plural } from "#app/ui/show.ts";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
@@ -22,7 +23,7 @@ export function loader({ params }: Route.LoaderArgs) {
   const { startedAt, lastBirdAt, finishedAt } = runProgress(events, day.birdCount, at);
   const from = (startedAt ?? day.startAt) - HOUR;
   const until = Math.max(from + 12 * HOUR, (finishedAt ?? lastBirdAt ?? from) + 2 * HOUR);
-  const place = { latitude: farm.latitudeMicrodegrees / 1e6, longitude: farm.longitudeMicrodegrees / 1e6 };
+  const place = placeOf(farm);
   return {
     day,
     batchName: batch.name,

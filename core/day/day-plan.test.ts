@@ -68,6 +68,15 @@ test("in a dark pen it counts from dusk, and the birds past the window are count
   expect(dark.withdrawal.share.tooLong).toBeGreaterThan(0);
 });
 
+test("for an afternoon in a dark pen they are fed for half an hour at first light, not left empty since dusk", () => {
+  // 14:30 less 8 h 30 is 06:00, just before first light.
+  const { plan: afternoon } = plan("2026-09-19", "14:30", {}, { arePensLit: false });
+  expect(afternoon.withdrawal.isDuskBound).toBe(false);
+  expect(clock(afternoon.withdrawal.feedOffAt)).toMatch(/^06:3/);
+  expect(afternoon.withdrawal.share.tooLong).toBe(0);
+  expect(afternoon.withdrawal.share.inside).toBeGreaterThan(28);
+});
+
 test("hours off feed are hours gone by, also in the night that has one more", () => {
   const { withdrawal } = plan("2026-11-01", "07:00").plan;
   expect(withdrawal.firstBirdHours.value).toBeCloseTo(8.5, 9);

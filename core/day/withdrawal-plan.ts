@@ -3,7 +3,11 @@ import type { PlanInput } from "#core/day/plan-input.ts";
 import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 import { bestFeedOff } from "#core/withdrawal/feed-off.ts";
 import { type FeedShare, feedShare } from "#core/withdrawal/feed-share.ts";
-import { FEED_OFF_BUFFER_HOURS, WITHDRAWAL } from "#core/withdrawal/withdrawal-constants.ts";
+import {
+  FEED_OFF_BUFFER_HOURS,
+  MORNING_FEED_HOURS,
+  WITHDRAWAL,
+} from "#core/withdrawal/withdrawal-constants.ts";
 
 const MILLISECONDS_PER_HOUR = 3_600_000;
 /** A bird too full costs more than one off feed too long: a burst gut against an hour's shrink. See docs/sources.md#withdrawal. */
@@ -33,7 +37,8 @@ export function withdrawalPlan({ choices, means, night }: PlanInput, line: LineP
       : undefined;
   const isInDark =
     dark !== undefined && best.feedOffHours > dark.fromHours && best.feedOffHours < dark.toHours;
-  const candidates = isInDark ? [dark.fromHours, dark.toHours] : [best.feedOffHours];
+  const candidates = isInDark ? [dark.fromHours, dark.toHours + MORNING_FEED_HOURS] : [best.feedOffHours];
+  const isDuskBound = (feedOffHours: number) => isInDark && feedOffHours === dark.fromHours;
   const [chosen] = candidates
     .map((feedOffHours) => ({ feedOffHours, share: feedShare({ rule, kills, feedOffHours, dark }) }))
     .toSorted((one, other) => score(one.share) - score(other.share));
@@ -71,7 +76,7 @@ export function withdrawalPlan({ choices, means, night }: PlanInput, line: LineP
         input("kept in hand against an early start", FEED_OFF_BUFFER_HOURS, "hours", "our default"),
       ],
       rule: isInDark
-        ? "The best time falls in the dark, when birds don't eat; so it counts from the edge of the dark that leaves fewest birds outside."
+        ? "The best time falls in the dark, when birds don't eat: so from dusk, or after half an hour of feed at first light, whichever leaves fewer birds outside."
         : "First bird, less the least hours, less what can be kept in hand: fewest birds outside the window, then fewest too full.",
       source: "withdrawal",
     }),
@@ -79,7 +84,7 @@ export function withdrawalPlan({ choices, means, night }: PlanInput, line: LineP
     lastBirdHours: hoursOff(share.longestHours, "last"),
     windowHours: rule.windowHours,
     share,
-    isDuskBound: isInDark,
+    isDuskBound: isDuskBound(feedOffHours),
     mostBirdsInOneWindow: best.mostBirdsInOneWindow,
   };
 }

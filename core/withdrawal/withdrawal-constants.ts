@@ -23,5 +23,8 @@ export const WITHDRAWAL: Readonly<Record<WithdrawalSchool, WithdrawalRule>> = {
 /** After so many hours shrink is at its later rate, and is carcass as well as gut. See docs/sources.md#withdrawal. */
 export const SHRINK_BREAK_HOURS = 6;
 
+/** Feed pulled at first light was never eaten from: birds need about so long to fill their crops. See docs/sources.md#withdrawal. */
+export const MORNING_FEED_HOURS = 0.5;
+
 /** Kept in hand against an early start. See docs/sources.md#withdrawal. */
 export const FEED_OFF_BUFFER_HOURS = 0.5;

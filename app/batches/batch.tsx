@@ -51,11 +51,12 @@ export function loader({ params, request }: Route.LoaderArgs) {
     alive,
     days,
     forecast: flockOn(on, flockOf(batch, story)),
+    freeCount: farmFile().freeForDay(batch.id),
   };
 }
 
 export default function BatchPage({ loaderData }: Route.ComponentProps) {
-  const { batch, story, today, days } = loaderData;
+  const { batch, story, today, days, freeCount } = loaderData;
   const show = useShow();
   const lines = storyLines(batch, story, show);
   const things = [
@@ -71,7 +72,7 @@ export default function BatchPage({ loaderData }: Route.ComponentProps) {
         title={batch.name}
         line={`${KIND_WORDS[batch.kind]}, hatched ${show.shortDay(batch.hatchedOn)}`}
       >
-        {batch.aliveCount > 0 && <ButtonLink to={`/days/new?batch=${batch.id}`}>Set a day</ButtonLink>}
+        {freeCount > 0 && <ButtonLink to={`/days/new?batch=${batch.id}`}>Set a day</ButtonLink>}
       </PageHead>
       <div className="grid gap-5 lg:grid-cols-3">
         <div className="grid content-start gap-5 lg:col-span-2">

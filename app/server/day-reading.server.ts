@@ -8,6 +8,7 @@ import { type CostShare, feedUsed } from "#core/cost/batch-cost.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan-for-date.ts";
 import { type RunProgress, runProgress } from "#core/day/run-progress.ts";
 import { type Settlement, settlement } from "#core/day/settlement.ts";
+import { workTime } from "#core/day/work-time.ts";
 import { type Flock, feedEatenBy, flockOn } from "#core/growth/flock.ts";
 import { packTally } from "#core/packing/pack-tally.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
@@ -177,32 +178,13 @@ function liveMean(
   });
 }
 
-/** People planned, times the length of the day by its log, or by its plan where nobody tapped. */
 function minutesWorked(farm: Farm, batch: Batch, day: ProcessingDay): Reckoning {
-  const { plan } = planOf(farm, batch, day);
   const { startedAt, finishedAt, lastBirdAt } = progressOf(day);
-  const end = finishedAt ?? lastBirdAt;
-  const isLogged = startedAt !== undefined && end !== undefined;
-  const onTheLine = isLogged
-    ? (end - startedAt) / 60_000
-    : (plan.line.evenChanceAt.value - day.startAt) / 60_000;
-  const around = plan.line.wholeDayMinutes.value - (plan.line.evenChanceAt.value - day.startAt) / 60_000;
-  return reckoning({
-    value: day.peopleCount * (onTheLine + around),
-    unit: "minutes",
-    inputs: [
-      { name: "people", value: day.peopleCount, unit: "people", provenance: "the farm's default" },
-      {
-        name: "from start to finish",
-        value: onTheLine,
-        unit: "minutes",
-        provenance: isLogged ? "measured" : "worked out",
-      },
-      { name: "set-up and clean-up", value: around, unit: "minutes", provenance: "our default" },
-    ],
-    rule: isLogged
-      ? "People, times the day's log from start to finish with set-up and clean-up."
-      : "People, times the planned length of the day; nobody tapped its start and finish.",
-    source: "line",
+  const to = finishedAt ?? lastBirdAt;
+  const { plan } = planOf(farm, batch, day);
+  return workTime({
+    people: day.peopleCount,
+    logged: startedAt === undefined || to === undefined ? undefined : { from: startedAt, to },
+    plannedLineMinutes: (plan.line.evenChanceAt.value - day.startAt) / 60_000,
   });
 }

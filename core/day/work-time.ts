@@ -1,0 +1,30 @@
+import { CLEAN_UP_MINUTES, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
+import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+
+const MILLISECONDS_PER_MINUTE = 60_000;
+
+export interface WorkTimeInput {
+  readonly people: number;
+  /** First tap to last of the day's log, epoch milliseconds; undefined where nobody tapped both. */
+  readonly logged: { readonly from: number; readonly to: number } | undefined;
+  /** First bird to last bird in the chill as planned, minutes. */
+  readonly plannedLineMinutes: number;
+}
+
+/** Hours of all people together: the day's log, or its plan where there is none, with set-up and clean-up. */
+export function workTime({ people, logged, plannedLineMinutes }: WorkTimeInput): Reckoning {
+  const line = logged ? (logged.to - logged.from) / MILLISECONDS_PER_MINUTE : plannedLineMinutes;
+  return reckoning({
+    value: people * (line + SET_UP_MINUTES + CLEAN_UP_MINUTES),
+    unit: "minutes",
+    inputs: [
+      input("people", people, "people", "the farm's default"),
+      input("from start to finish", line, "minutes", logged ? "measured" : "worked out"),
+      input("set-up and clean-up", SET_UP_MINUTES + CLEAN_UP_MINUTES, "minutes", "our default"),
+    ],
+    rule: logged
+      ? "People, times the day's log from start to finish with set-up and clean-up."
+      : "People, times the planned length of the day; nobody tapped its start and finish.",
+    source: "line",
+  });
+}

@@ -21,7 +21,7 @@ export function FarmFields({ fields, zones }: YardFieldsProps & { zones: readonl
           <TextField
             field={fields.latitude}
             label="Latitude"
-            hint="Degrees north, such as 43.9; a map shows it"
+            hint="As a map says it, such as 43.9"
             inputMode="text"
           />
           <TextField

@@ -118,7 +118,7 @@ export default function Settle({ loaderData, actionData }: Route.ComponentProps)
               />
             ) : (
               <p className="py-3 text-sm">
-                No feed is written down for {batch.name}, so feed for a pound dressed can't be told.{" "}
+                No feed is written down for {batch.name}, so feed for a pound dressed can't be told.
               </p>
             )}
           </Sheet>

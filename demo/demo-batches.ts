@@ -1,4 +1,4 @@
-import { flockOn } from "#core/growth/flock.ts";
+import { flockOn } from "#core/growth/flock-forecast.ts";
 import { milligramsFromPounds } from "#core/quantity/conversion.ts";
 import type { NewBatch } from "#db/batch/batch-queries.server.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";

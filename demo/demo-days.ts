@@ -1,7 +1,7 @@
 import { addDays } from "#core/calendar/local-day.ts";
 import { dressedWeight } from "#core/carcass-yield/expected-cuts.ts";
 import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
-import { flockOn } from "#core/growth/flock.ts";
+import { flockOn } from "#core/growth/flock-forecast.ts";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
 import { kilogramsFromMilligrams, milligramsFromKilograms } from "#core/quantity/conversion.ts";
 import { liveKilograms } from "#core/quantity/quantity.ts";

@@ -11,7 +11,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { KIND_WORDS } from "#app/ui/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { isLocalDay } from "#core/calendar/local-day.ts";
-import { flockOn } from "#core/growth/flock.ts";
+import { flockOn } from "#core/growth/flock-forecast.ts";
 import { input, reckoning } from "#core/reckoning/reckoning.ts";
 import type { Route } from "./+types/batch.ts";
 

@@ -7,7 +7,7 @@ import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { KIND_WORDS } from "#app/ui/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
-import { flockOn } from "#core/growth/flock.ts";
+import { flockOn } from "#core/growth/flock-forecast.ts";
 import type { Route } from "./+types/batches.ts";
 
 export const meta = () => [{ title: "Batches · Pale Morning" }];

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { type Model, model, number } from "#commands/reckon/model.ts";
 import { bestFeedOff } from "#core/withdrawal/feed-off.ts";
 import { feedShare } from "#core/withdrawal/feed-share.ts";
+import { penVisits } from "#core/withdrawal/pen-visits.ts";
 
 const withdrawalFields = {
   window_h: z.tuple([number, number]),
@@ -77,4 +78,41 @@ export const WITHDRAWAL_MODELS: Readonly<Record<string, Model>> = {
       most_birds_in_one_window: best.mostBirdsInOneWindow,
     };
   }),
+
+  "feed.pens": model(
+    z.object({
+      window_h: z.tuple([number, number]),
+      shrink_pct_per_h: z.tuple([number, number]),
+      shrink_break_h: number,
+      short_weight: number,
+      pen_birds: z.array(number.int().min(1)),
+      first_kill_h: number,
+      interval_min: number,
+      changeover_min: number,
+      max_visits: number.int(),
+    }),
+    (of) => {
+      let at = of.first_kill_h;
+      const killHoursByPen = of.pen_birds.map((birds) => {
+        const first = at;
+        at += (birds * of.interval_min + of.changeover_min) / 60;
+        return Array.from({ length: birds }, (_, bird) => first + (bird * of.interval_min) / 60);
+      });
+      const answer = penVisits({
+        rule: ruleFrom(of),
+        shrinkBreakHours: of.shrink_break_h,
+        shortWeight: of.short_weight,
+        killHoursByPen,
+        mostVisits: of.max_visits,
+      });
+      return {
+        feed_off_h: answer.feedOffHoursByPen,
+        pen_first_kill_h: killHoursByPen.map((kills) => kills[0]),
+        outside: answer.tooShort + answer.tooLong,
+        too_short: answer.tooShort,
+        too_long: answer.tooLong,
+        mean_shrink_pct: answer.meanShrinkPercent,
+      };
+    },
+  ),
 };

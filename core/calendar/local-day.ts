@@ -16,12 +16,31 @@ export function isLocalDay(text: string): boolean {
   }
 }
 
+const MILLISECONDS_PER_DAY = 86_400_000;
+
+/** Days since 1970-01-01 of the plain calendar, which knows no time zones. @throws {RangeError} if it is no day */
+export function dayNumber(day: LocalDay): number {
+  const at = Date.parse(`${day}T00:00:00Z`);
+  if (Number.isNaN(at)) throw new RangeError(`not a day: ${day}`);
+  return at / MILLISECONDS_PER_DAY;
+}
+
+/** The local day of a day number. */
+export function dayOfNumber(number: number): LocalDay {
+  return new Date(number * MILLISECONDS_PER_DAY).toISOString().slice(0, 10);
+}
+
 /** Whole days from one local day to another; negative if the other is earlier. */
 export function daysBetween(from: LocalDay, to: LocalDay): number {
-  return Temporal.PlainDate.from(from).until(to, { largestUnit: "day" }).days;
+  return dayNumber(to) - dayNumber(from);
 }
 
 /** The local day so many days later; a negative number goes back. */
 export function addDays(day: LocalDay, days: number): LocalDay {
-  return Temporal.PlainDate.from(day).add({ days }).toString();
+  return dayOfNumber(dayNumber(day) + days);
+}
+
+/** Day of the week, 0 for Monday to 6 for Sunday. */
+export function weekdayOf(day: LocalDay): number {
+  return (((dayNumber(day) + 3) % 7) + 7) % 7;
 }

@@ -1,7 +1,8 @@
 import type { LocalDay } from "#core/calendar/local-day.ts";
 import { type DayPlan, dayPlan } from "#core/day/day-plan.ts";
 import type { DayChoices, FarmMeans } from "#core/day/plan-input.ts";
-import { type Flock, type FlockForecast, flockOn } from "#core/growth/flock.ts";
+import type { Flock } from "#core/growth/flock.ts";
+import { type FlockForecast, flockOn } from "#core/growth/flock-forecast.ts";
 import { nightBefore, sunOfDay } from "#core/sky/farm-sky.ts";
 import type { Place, SunTimes } from "#core/sky/sun.ts";
 

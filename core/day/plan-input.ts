@@ -1,6 +1,6 @@
 import type { ChillMethod, TankWall } from "#core/chill/chill-constants.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
-import type { FlockForecast } from "#core/growth/flock.ts";
+import type { FlockForecast } from "#core/growth/flock-forecast.ts";
 import type { Practice } from "#core/processing-line/line-constants.ts";
 import type { Setting } from "#core/reckoning/setting.ts";
 import type { ScaldSchool } from "#core/scald/scald-constants.ts";

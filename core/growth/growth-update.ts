@@ -6,6 +6,8 @@ export interface WeighIn {
   readonly birds: number;
   readonly meanKilograms: number;
   readonly sdKilograms?: number | undefined;
+  /** What the curve says of that day, where weather or a taking moved it; the curve at the age if absent. */
+  readonly curveKilograms?: number;
 }
 
 export interface LearningRate {
@@ -41,9 +43,9 @@ export function learnedScale({ curve, weighIns, cvPrior, rate }: LearningInput):
   let lnScale = 0;
   let variance = rate.priorSdLn ** 2;
   let lastAgeDays: number | undefined;
-  for (const { ageDays, birds, meanKilograms, sdKilograms } of weighIns.toSorted(
-    (one, other) => one.ageDays - other.ageDays,
-  )) {
+  for (const weighIn of weighIns.toSorted((one, other) => one.ageDays - other.ageDays)) {
+    const { ageDays, birds, meanKilograms, sdKilograms } = weighIn;
+    const expected = weighIn.curveKilograms ?? liveWeightAt(ageDays, curve);
     if (lastAgeDays !== undefined) variance += rate.driftSdLnPerRootDay ** 2 * (ageDays - lastAgeDays);
     const cvSquared =
       birds > 1 && sdKilograms !== undefined
@@ -52,7 +54,7 @@ export function learnedScale({ curve, weighIns, cvPrior, rate }: LearningInput):
         : cvPrior ** 2;
     const noise = cvSquared / birds + rate.weighingBiasSdLn ** 2;
     const trust = variance / (variance + noise);
-    lnScale += trust * (Math.log(meanKilograms / liveWeightAt(ageDays, curve)) - lnScale);
+    lnScale += trust * (Math.log(meanKilograms / expected) - lnScale);
     variance *= 1 - trust;
     lastAgeDays = ageDays;
   }
@@ -68,12 +70,12 @@ export interface WeightForecast {
 }
 
 /** Standard normal quantile at 0.9: 8 in 10 lie within this many standard deviations. */
-const EIGHT_IN_TEN = 1.281552;
+export const EIGHT_IN_TEN = 1.281552;
 
-/** Forecast of the flock's mean live weight at an age, with its band of 8 in 10. */
+/** Forecast of the flock's mean live weight at an age, with its band of 8 in 10, from what the curve says of it. */
 export function weightForecast(
   ageDays: number,
-  curve: GrowthCurve,
+  curveKilograms: number,
   learned: LearnedScale,
   driftSdLnPerRootDay: number,
 ): WeightForecast {
@@ -82,7 +84,7 @@ export function weightForecast(
       ? 0
       : driftSdLnPerRootDay ** 2 * Math.max(0, ageDays - learned.lastAgeDays);
   const sdLn = Math.sqrt(learned.lnScaleSd ** 2 + drift);
-  const meanKilograms = liveWeightAt(ageDays, curve) * learned.scale;
+  const meanKilograms = curveKilograms * learned.scale;
   return {
     meanKilograms,
     lowKilograms: meanKilograms * Math.exp(-EIGHT_IN_TEN * sdLn),

@@ -1,10 +1,16 @@
 import fc from "fast-check";
-import { expect, test } from "vitest";
-import { feedEatenBy, flockOn } from "#core/growth/flock.ts";
+import { describe, expect, test } from "vitest";
+import { between, birdSpread, sizeClasses } from "#core/growth/bird-spread.ts";
+import { feedEatenBy, flockOn } from "#core/growth/flock-forecast.ts";
+import { flockPath } from "#core/growth/flock-path.ts";
 import { GROWTH, GROWTH_LEARNING } from "#core/growth/growth-constants.ts";
 import { ageForWeight, dailyGainAt, liveWeightAt } from "#core/growth/growth-curve.ts";
 import { learnedScale, weightForecast } from "#core/growth/growth-update.ts";
 import { mixedFlock } from "#core/growth/sex-mix.ts";
+import { takeBiggest } from "#core/growth/take-biggest.ts";
+import { birdsToWeigh, weighInSummary } from "#core/growth/weigh-more.ts";
+import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
+import { readWeight } from "#core/quantity/read-weight.ts";
 
 const { curve } = GROWTH.fast;
 const weighIn = fc.record({
@@ -60,7 +66,7 @@ test("the order in which weigh-ins were written down does not matter", () => {
 test("a forecast further ahead is never surer", () => {
   const learned = learn([weighed({ ageDays: 35, birds: 10, share: 0.95 })]);
   const width = (age: number) =>
-    weightForecast(age, curve, learned, GROWTH_LEARNING.driftSdLnPerRootDay).sdLn;
+    weightForecast(age, liveWeightAt(age, curve), learned, GROWTH_LEARNING.driftSdLnPerRootDay).sdLn;
   expect(width(40)).toBeGreaterThan(width(35));
   expect(width(56)).toBeGreaterThan(width(40));
 });
@@ -98,4 +104,112 @@ test("heavier birds on the scale make a heavier forecast, and the working says h
     value: 10,
     provenance: "measured",
   });
+});
+
+test("the same weights read in pounds or in kilograms teach the same", () => {
+  const flock = { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-25" } as const;
+  const typed = fc.array(fc.integer({ min: 300, max: 700 }), { minLength: 1, maxLength: 12 });
+  fc.assert(
+    fc.property(typed, (hundredths) => {
+      const learned = (unit: "us" | "metric", text: (pounds: number) => string) =>
+        flockPath({
+          ...flock,
+          weighings: hundredths.map((hundredth) => {
+            const read = readWeight(text(hundredth / 100), unit);
+            if (!read.readable) throw new Error("unreadable");
+            return { weighedOn: "2026-09-10", kilograms: kilogramsFromMilligrams(read.weight) };
+          }),
+        }).learned.lnScale;
+      const inPounds = learned("us", (pounds) => pounds.toFixed(2));
+      const inKilograms = learned("metric", (pounds) => (pounds * 0.45359237).toFixed(6));
+      expect(inKilograms).toBeCloseTo(inPounds, 5);
+    }),
+  );
+});
+
+test("a hot week holds birds back, and a cold one too; in the brooder neither does", () => {
+  const flock = { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-01", weighings: [] } as const;
+  const after = (from: string, celsius: number) =>
+    flockOn("2026-08-26", { ...flock, weather: { from, celsius: Array(7).fill(celsius) } }).live.value;
+  const mild = flockOn("2026-08-26", flock).live.value;
+  expect(after("2026-08-12", 20)).toBeCloseTo(mild, 12);
+  expect(after("2026-08-12", 30)).toBeLessThan(mild);
+  expect(after("2026-08-12", 5)).toBeLessThan(mild);
+  expect(after("2026-07-02", 35)).toBeCloseTo(mild, 12);
+});
+
+const straightRun = birdSpread(3, {
+  maleShare: 0.5,
+  maleFactor: 1.08,
+  femaleFactor: 0.92,
+  cvWithinSex: 0.11,
+});
+
+describe("the biggest of a flock", () => {
+  test("of two birds of one sex are a standard deviation over the root of pi above the mean", () => {
+    const cockerels = birdSpread(3, { maleShare: 1, maleFactor: 1, femaleFactor: 0.9, cvWithinSex: 0.1 });
+    const { taken, left } = takeBiggest(cockerels, 2, 1);
+    expect(taken.meanKilograms).toBeCloseTo(3 + 0.3 / Math.sqrt(Math.PI), 6);
+    expect(left.meanKilograms).toBeCloseTo(3 - 0.3 / Math.sqrt(Math.PI), 6);
+    expect(taken.maleShare).toBe(1);
+  });
+
+  test("and those left are the whole flock: birds, weight and males add up", () => {
+    const flock = fc
+      .integer({ min: 1, max: 300 })
+      .chain((birds) => fc.record({ birds: fc.constant(birds), taking: fc.integer({ min: 0, max: birds }) }));
+    fc.assert(
+      fc.property(flock, ({ birds, taking }) => {
+        const { taken, left } = takeBiggest(straightRun, birds, taking);
+        expect(taken.birds + left.birds).toBe(birds);
+        const sum = (of: (part: typeof taken) => number) => taken.birds * of(taken) + left.birds * of(left);
+        expect(sum((part) => part.meanKilograms) / birds).toBeCloseTo(3, 5);
+        expect(sum((part) => part.maleShare) / birds).toBeCloseTo(0.5, 5);
+        if (taking > 0 && taking < birds) expect(taken.meanKilograms).toBeGreaterThan(left.meanKilograms);
+      }),
+    );
+  });
+
+  test("are as many thousand as few: the short cut for many birds meets the long way", () => {
+    const mean = (birds: number) => takeBiggest(straightRun, birds, birds / 2).taken.meanKilograms;
+    expect(mean(2002)).toBeCloseTo(mean(2000), 4);
+  });
+
+  test("are mostly cockerels, and taking them leaves a lighter flock for later", () => {
+    expect(takeBiggest(straightRun, 62, 31).taken.maleShare).toBeGreaterThan(0.7);
+    const flock = { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-01", weighings: [] } as const;
+    const taking = { takenOn: "2026-08-26", birds: 31, ofBirds: 62 } as const;
+    const later = (which: "biggest" | "as-they-come") =>
+      flockOn("2026-09-02", { ...flock, takings: [{ ...taking, which }] }).live.value;
+    expect(later("as-they-come")).toBeCloseTo(flockOn("2026-09-02", flock).live.value, 12);
+    expect(later("biggest")).toBeLessThan(0.92 * later("as-they-come"));
+    expect(() => takeBiggest(straightRun, 10, 11)).toThrow("0 to 10, got 11");
+  });
+});
+
+test("8 in 10 birds lie in a wider band than their mean does, and size classes hold every bird", () => {
+  const forecast = flockOn("2026-09-05", {
+    kind: "slow",
+    maleShare: 0.5,
+    hatchedOn: "2026-06-27",
+    weighings: [],
+  });
+  expect(forecast.birdBand[0]).toBeLessThan(forecast.liveBand[0]);
+  expect(forecast.birdBand[1]).toBeGreaterThan(forecast.liveBand[1]);
+  expect(sizeClasses(straightRun, [2, 3, 4]).reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 12);
+  expect(between(straightRun, -Infinity, Infinity)).toMatchObject({ share: 1, weight: expect.closeTo(3, 9) });
+  expect(() => sizeClasses(straightRun, [3, 3])).toThrow("edges must rise, got 3, 3");
+});
+
+test("how many birds to weigh: fewer for an even flock, never more than there are", () => {
+  const flock = { birds: 60, cvUsual: 0.136, cvPriorBirds: 10 };
+  const twoOunces = 0.0567;
+  const summary = (weights: number[]) => weighInSummary(weights);
+  const even = birdsToWeigh(summary([2.3, 2.31, 2.29, 2.3, 2.32, 2.3, 2.28, 2.3]), flock, twoOunces);
+  const mixed = birdsToWeigh(summary([1.8, 2.8, 2.0, 2.6, 1.7, 2.9, 2.2, 2.4]), flock, twoOunces);
+  expect(even).toBeLessThan(mixed);
+  expect(mixed).toBeLessThanOrEqual(60);
+  // By hand: one bird of 2.3 kg leaves the usual 13.6 %: (1.281552 x 0.3128 / 0.0567)² = 49.98, of 60 birds 28.
+  expect(birdsToWeigh(summary([2.3]), flock, twoOunces)).toBe(28);
+  expect(() => weighInSummary([])).toThrow("needs a bird");
 });

@@ -36,3 +36,13 @@ export function mixedFlock(
   const sdKilograms = Math.sqrt(meanSquare - meanKilograms ** 2);
   return { maleKilograms, femaleKilograms, meanKilograms, sdKilograms, cv: sdKilograms / meanKilograms };
 }
+
+/** Birds of one sex are never more alike than this: choice. */
+const LEAST_CV_WITHIN_SEX = 0.04;
+
+/** Spread within a sex that gives a flock of both this spread over all its birds. */
+export function cvWithinSexFor({ maleShare, maleFactor, femaleFactor }: SexMix, cv: number): number {
+  const mean = maleShare * maleFactor + (1 - maleShare) * femaleFactor;
+  const meanSquare = maleShare * maleFactor ** 2 + (1 - maleShare) * femaleFactor ** 2;
+  return Math.sqrt(Math.max(LEAST_CV_WITHIN_SEX ** 2, ((1 + cv ** 2) * mean ** 2) / meanSquare - 1));
+}

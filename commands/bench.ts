@@ -1,4 +1,5 @@
 import { median } from "d3-array";
+import { benchSeason } from "#commands/bench/bench-season.ts";
 import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
 import { fillYears } from "#demo/many-years.ts";
 
@@ -41,3 +42,5 @@ function filled(years: number): FarmFile {
   fillYears(file, years, birdsAYear);
   return file;
 }
+
+await benchSeason();

@@ -17,6 +17,8 @@ run(bin("depcruise"), [
   "app",
   "core",
   "db",
+  "workers",
+  "devices",
   "commands",
   "demo",
   "e2e",

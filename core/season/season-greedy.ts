@@ -1,0 +1,92 @@
+import { checkSeason } from "#core/season/season-check.ts";
+import type { Placement, SeasonAnswer, SeasonProblem, SeasonRule } from "#core/season/season-problem.ts";
+
+/**
+ * A season made by the plain way of thinking: pins first, then the lots that must go soonest, each on the day that pays best,
+ * as many birds as the rules allow. Never the best, always an answer.
+ */
+export function greedySeason(problem: SeasonProblem): SeasonAnswer {
+  let placements: Placement[] = [];
+  for (const { lot, day, birds } of problem.pins) {
+    const option = problem.lots[lot]?.options
+      .filter((one) => one.day === day)
+      .toSorted((one, other) => other.centsEach - one.centsEach)[0];
+    if (option) placements.push({ lot, day, way: option.way, birds });
+  }
+  const standing = {
+    all: hardBreaks(problem, placements),
+    butLeast: hardBreaks(problem, placements, "least-birds"),
+  };
+  for (const { lot, index } of soonestFirst(problem)) {
+    const pinnedDays = new Set(problem.pins.filter((pin) => pin.lot === index).map(({ day }) => day));
+    let left = lot.birds - birdsOf(placements, index);
+    while (left > 0) {
+      const choices = lot.options
+        .filter(({ day }) => !pinnedDays.has(day))
+        .toSorted((one, other) => other.centsEach - one.centsEach)
+        .slice(0, MOST_CHOICES)
+        .map((option) => ({ option, birds: mostBirds(index, option, left) }))
+        .filter(({ birds }) => birds > 0);
+      let best: Placement[] | undefined;
+      let bestCents = checkSeason(problem, { placements }).cents;
+      for (const { option, birds } of choices) {
+        const tried = put(placements, { lot: index, day: option.day, way: option.way, birds });
+        const { cents } = checkSeason(problem, { placements: tried });
+        if (cents > bestCents) {
+          bestCents = cents;
+          best = tried;
+        }
+      }
+      if (!best) break;
+      placements = best;
+      left = lot.birds - birdsOf(placements, index);
+    }
+  }
+  return { placements };
+
+  /** As many of the birds left as the rules allow on a day, by halving. */
+  function mostBirds(
+    lot: number,
+    { day, way }: { day: number; way: Placement["way"] },
+    left: number,
+  ): number {
+    const tried = (birds: number) => put(placements, { lot, day, way, birds });
+    const fits = (birds: number) => hardBreaks(problem, tried(birds), "least-birds") <= standing.butLeast;
+    let fit = 0;
+    let unfit = left + 1;
+    while (unfit - fit > 1) {
+      const middle = Math.floor((fit + unfit) / 2);
+      if (fits(middle)) fit = middle;
+      else unfit = middle;
+    }
+    return hardBreaks(problem, tried(fit)) <= standing.all ? fit : 0;
+  }
+}
+
+/** Only so many of a lot's best days are tried: this is a start, not the answer. */
+const MOST_CHOICES = 8;
+
+/** Firm rules broken, birds still without a day left out: they may get one yet. */
+function hardBreaks(problem: SeasonProblem, placements: readonly Placement[], ignoring?: SeasonRule): number {
+  return checkSeason(problem, { placements }).broken.filter(
+    ({ isFirm, rule }) => isFirm && rule !== "everyone-placed" && rule !== ignoring,
+  ).length;
+}
+
+const birdsOf = (placements: readonly Placement[], lot: number) =>
+  placements.reduce((sum, placement) => sum + (placement.lot === lot ? placement.birds : 0), 0);
+
+function put(placements: readonly Placement[], added: Placement): Placement[] {
+  const isSame = ({ lot, day, way }: Placement) =>
+    lot === added.lot && day === added.day && way === added.way;
+  const same = placements.find(isSame);
+  return [...placements.filter((one) => !isSame(one)), { ...added, birds: added.birds + (same?.birds ?? 0) }];
+}
+
+function soonestFirst(problem: SeasonProblem) {
+  const last = (options: readonly { day: number; isLate: boolean }[]) =>
+    Math.max(-1, ...options.filter(({ isLate }) => !isLate).map(({ day }) => day));
+  return problem.lots
+    .map((lot, index) => ({ lot, index }))
+    .toSorted((one, other) => last(one.lot.options) - last(other.lot.options));
+}

@@ -1,0 +1,106 @@
+/** Whole birds, or birds cut up. */
+export const WAYS = ["whole", "cut"] as const;
+export type Way = (typeof WAYS)[number];
+
+/** A rule holds firm, or is a wish that may be given up at a price. */
+export type Strength = { readonly isFirm: true } | { readonly isFirm: false; readonly cents: number };
+
+/** What a season must or should keep to. The price of a wish is for each bird (or bird and day) past it. */
+export const SEASON_RULES = [
+  "everyone-placed",
+  "latest-age",
+  "crew",
+  "least-birds",
+  "rest-room",
+  "freezer-room",
+  "yearly-cap",
+] as const;
+export type SeasonRule = (typeof SEASON_RULES)[number];
+
+/** A day on which birds may be processed. */
+export interface CandidateDay {
+  /** Days since 1970-01-01. */
+  readonly number: number;
+  /** Spent once if the day is held at all: hire, set-up and clean-up, and wishes given up for it. */
+  readonly openCents: number;
+  /** Work that the crew of that day can do, in whole birds. */
+  readonly mostWork: number;
+  /** Work and birds of what is set there already; the day is then held anyhow. */
+  readonly heldWork: number;
+  readonly heldBirds: number;
+}
+
+/** A way to take birds of a lot on a day. */
+export interface LotOption {
+  /** Index of the candidate day. */
+  readonly day: number;
+  readonly way: Way;
+  /** What one bird brings less what it costs from today on, cents; may be negative. */
+  readonly centsEach: number;
+  /** Work of one bird, in whole birds. */
+  readonly workEach: number;
+  /** Room that one bird takes in the freezer, in whole birds. */
+  readonly freezerRoomEach: number;
+  /** The birds are past their latest age. */
+  readonly isLate: boolean;
+}
+
+/** Birds of a batch that have no day yet. */
+export interface SeasonLot {
+  readonly name: string;
+  readonly birds: number;
+  /** Every bird must have a day within the season; if not, those left over wait for a later one. */
+  readonly mustBePlaced: boolean;
+  /** What a bird that is not placed costs, cents: it goes on eating. */
+  readonly unplacedCents: number;
+  /** Days, from that of the kill, for which its birds lie in the rest room before they are frozen. */
+  readonly restDays: number;
+  readonly options: readonly LotOption[];
+}
+
+/** Birds that a person has fixed on a day; the season is worked out around them. */
+export interface Pin {
+  readonly lot: number;
+  readonly day: number;
+  readonly birds: number;
+}
+
+export interface SeasonProblem {
+  readonly days: readonly CandidateDay[];
+  readonly lots: readonly SeasonLot[];
+  readonly pins: readonly Pin[];
+  readonly leastBirds: number;
+  readonly strength: Readonly<Record<SeasonRule, Strength>>;
+  readonly room: {
+    /** Birds that can rest whatever the freezer holds. */
+    readonly rest: number;
+    readonly freezer: number;
+    /** Places that either rest birds or freeze them, never both on one day. */
+    readonly eitherRest: number;
+    readonly eitherFreezer: number;
+    /** Room taken in the freezer when the season begins, in whole birds. */
+    readonly frozenNow: number;
+    /** The first day of the lists below, days since 1970-01-01. */
+    readonly from: number;
+    /** Birds of set days that rest on each day. */
+    readonly resting: readonly number[];
+    /** Room that goes into the freezer on each day from set days, in whole birds. */
+    readonly entering: readonly number[];
+    /** Room that is eaten and sold free on each day, in whole birds. */
+    readonly leaving: readonly number[];
+  };
+  /** Birds that each calendar year may still take, after those processed and set; years not named have no cap. */
+  readonly yearly: readonly { readonly fromDay: number; readonly toDay: number; readonly birds: number }[];
+}
+
+/** Birds of one lot on one day in one way. */
+export interface Placement {
+  readonly lot: number;
+  readonly day: number;
+  readonly way: Way;
+  readonly birds: number;
+}
+
+export interface SeasonAnswer {
+  readonly placements: readonly Placement[];
+}

@@ -41,6 +41,7 @@ export function makeFarmOfTests(file: FarmFile): void {
       maleSharePermille: 500,
       hatchedOn: "2026-07-25",
       orderedCount: null,
+      awaitedOn: null,
       arrivedCount: 15,
       chickCostCents: 3000,
     },
@@ -56,5 +57,6 @@ export function makeFarmOfTests(file: FarmFile): void {
     breakMinutes: 0,
     scaldSchool: "middle",
     withdrawalSchool: "short",
+    whichBirds: "as-they-come",
   });
 }

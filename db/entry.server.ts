@@ -65,21 +65,39 @@ export function entryQueries(database: Database) {
   };
 }
 
+/** Tables of facts that stand alone. */
+const FACTS = [
+  "batch_loss",
+  "batch_feed",
+  "batch_feed_left",
+  "batch_cost",
+  "batch_weighing",
+  "batch_arrival",
+  "batch_note",
+  "batch_pen_move",
+  "batch_feed_opened",
+  "feed_moved",
+  "kit_item",
+  "storage_place",
+  "carcass_out",
+  "carcass_mark",
+  "past_batch",
+  "wanted_size",
+  "person",
+  "person_day",
+  "day_mark",
+  "booking",
+  "season_pin",
+  "weather_spell",
+] as const;
+
 /**
  * Takes back a fact that stands alone: it stays in the file and is left out of every sum.
  * Batches, days, taps, birds and settlements are not among them; those have rules of their own.
  */
 export function takeBackFact(database: Database) {
   const selectIsFact = database.prepare<{ id: string }, { found: 0 | 1 }>(`
-    SELECT EXISTS (SELECT 1 FROM batch_loss WHERE entry_id = @id)
-        OR EXISTS (SELECT 1 FROM batch_feed WHERE entry_id = @id)
-        OR EXISTS (SELECT 1 FROM batch_feed_left WHERE entry_id = @id)
-        OR EXISTS (SELECT 1 FROM batch_cost WHERE entry_id = @id)
-        OR EXISTS (SELECT 1 FROM batch_weighing WHERE entry_id = @id)
-        OR EXISTS (SELECT 1 FROM kit_item WHERE entry_id = @id)
-        OR EXISTS (SELECT 1 FROM storage_place WHERE entry_id = @id)
-        OR EXISTS (SELECT 1 FROM carcass_out WHERE entry_id = @id)
-        OR EXISTS (SELECT 1 FROM past_batch WHERE entry_id = @id)
+    SELECT ${FACTS.map((table) => `EXISTS (SELECT 1 FROM ${table} WHERE entry_id = @id)`).join(" OR ")}
         OR EXISTS (SELECT 1 FROM day_cost AS cost WHERE cost.entry_id = @id AND NOT EXISTS (
              SELECT 1 FROM day_settlement AS settlement WHERE settlement.day_id = cost.day_id
                 AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back))) AS found`);

@@ -7,6 +7,8 @@ import { settleQueries } from "#db/day/settle-queries.server.ts";
 import { takeBackFact } from "#db/entry.server.ts";
 import { farmQueries } from "#db/farm/farm-queries.server.ts";
 import { openFile } from "#db/open-file.server.ts";
+import { peopleQueries } from "#db/season/people-queries.server.ts";
+import { seasonQueries } from "#db/season/season-queries.server.ts";
 import { storeQueries } from "#db/store/store-queries.server.ts";
 
 export type FarmFile = ReturnType<typeof openFarmFile>;
@@ -23,6 +25,8 @@ export function openFarmFile(path: string) {
     settling: settleQueries(database),
     stores: storeQueries(database),
     books: bookQueries(database),
+    season: seasonQueries(database),
+    people: peopleQueries(database),
     takeBackFact: takeBackFact(database),
     /** All of what is done inside, or nothing. */
     together: <Result>(work: () => Result): Result => database.transaction(work).immediate(),

@@ -18,6 +18,7 @@ const BATCH = {
   maleSharePermille: 500,
   hatchedOn: "2026-04-21",
   orderedCount: 20,
+  awaitedOn: null,
   arrivedCount: 22,
   chickCostCents: 5000,
 } as const;
@@ -32,6 +33,7 @@ const CHOICES: DayChoiceRow = {
   breakMinutes: 30,
   scaldSchool: "middle",
   withdrawalSchool: "short",
+  whichBirds: "as-they-come",
 };
 const KEPT: KeptPlan = {
   keptAt: 1,

@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, rmSync } from "node:fs";
+import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import BetterSqlite3 from "better-sqlite3";
@@ -8,25 +8,25 @@ import { openFile } from "#db/open-file.server.ts";
 test("an older file is brought up to date with a backup beside it, and what stops the change leaves the file as it was", () => {
   const folder = mkdtempSync(join(tmpdir(), "pale-morning-"));
   const path = join(folder, "farm.sqlite");
-  openFile(path).close();
   const older = new BetterSqlite3(path);
-  older.exec("DROP TABLE past_batch");
-  older.pragma("user_version = 3");
+  for (const name of ["0001_farm", "0002_batch", "0003_day", "0004_book"])
+    older.exec(readFileSync(join("db", "migrations", `${name}.sql`), "utf8"));
+  older.pragma("user_version = 4");
   older.exec("INSERT INTO entry (id, content, at) VALUES ('kept-from-before', '1', 1)");
   older.close();
 
   const opened = openFile(path);
-  expect(opened.pragma("user_version", { simple: true })).toBe(4);
-  expect(opened.prepare("SELECT count(*) AS n FROM past_batch").get()).toEqual({ n: 0 });
-  expect(existsSync(`${path}.before-4`)).toBe(true);
+  expect(opened.pragma("user_version", { simple: true })).toBeGreaterThan(4);
+  expect(opened.prepare("SELECT count(*) AS n FROM batch_arrival").get()).toEqual({ n: 0 });
+  expect(existsSync(`${path}.before-5`)).toBe(true);
   expect(existsSync(`${path}.trial`)).toBe(false);
-  opened.pragma("user_version = 3");
+  opened.pragma("user_version = 4");
   opened.close();
 
-  // past_batch is there already now, so the same migration can't run: it fails on the copy, and the file is untouched.
-  expect(() => openFile(path)).toThrow("past_batch already exists");
+  // awaited_on is there already now, so the same migration can't run: it fails on the copy, and the file is untouched.
+  expect(() => openFile(path)).toThrow("duplicate column name: awaited_on");
   const untouched = new BetterSqlite3(path);
-  expect(untouched.pragma("user_version", { simple: true })).toBe(3);
+  expect(untouched.pragma("user_version", { simple: true })).toBe(4);
   expect(untouched.prepare("SELECT id FROM entry").get()).toEqual({ id: "kept-from-before" });
   untouched.close();
   rmSync(folder, { recursive: true });

@@ -25,6 +25,7 @@ const HISTORIES: readonly BatchHistory[] = [
       maleSharePermille: 500,
       hatchedOn: "2026-04-21",
       orderedCount: 64,
+      awaitedOn: null,
       arrivedCount: 66,
       chickCostCents: 17_024,
     },
@@ -56,6 +57,7 @@ const HISTORIES: readonly BatchHistory[] = [
       maleSharePermille: 1000,
       hatchedOn: "2026-05-30",
       orderedCount: null,
+      awaitedOn: null,
       arrivedCount: 27,
       chickCostCents: 0,
     },
@@ -78,6 +80,7 @@ const HISTORIES: readonly BatchHistory[] = [
       maleSharePermille: 500,
       hatchedOn: "2026-06-27",
       orderedCount: 60,
+      awaitedOn: null,
       arrivedCount: 61,
       chickCostCents: 17_340,
     },
@@ -112,8 +115,16 @@ export function makeDemoBatches(file: FarmFile, entry: ReturnType<typeof entryMa
     const { id } = file.batches().find(({ name }) => name === history.batch.name)!;
     for (const [day, birdCount, cause] of history.losses)
       must(file.recordLoss(entry(day), id, { lostOn: day, birdCount, cause }));
-    for (const [day, bagCount, bagPriceCents] of history.feed) {
-      must(file.recordFeed(entry(day), id, { boughtOn: day, bagCount, bagMilligrams: BAG, bagPriceCents }));
+    for (const [index, [day, bagCount, bagPriceCents]] of history.feed.entries()) {
+      must(
+        file.recordFeed(entry(day), id, {
+          boughtOn: day,
+          bagCount,
+          bagMilligrams: BAG,
+          bagPriceCents,
+          feedKind: index === 0 ? "starter" : "grower",
+        }),
+      );
     }
     if (history.bagsLeft) {
       const [day, bags] = history.bagsLeft;

@@ -18,6 +18,7 @@ const SHARED = {
   coneCount: 4,
   scaldSchool: "middle",
   withdrawalSchool: "short",
+  whichBirds: "as-they-come",
 } as const;
 
 interface RunDay {

@@ -61,12 +61,12 @@ function makeKitAndPlaces(file: FarmFile, entry: ReturnType<typeof entryMaker>):
   for (const [name, priceCents, life] of kit)
     must(file.addKit(entry("2026-03-01"), { name, priceCents, ...life }));
   const places = [
-    ["Fridge, or freezer", "fridge", 30],
-    ["Barn chest", "freezer", 60],
-    ["House upright", "freezer", 20],
+    ["Fridge, or freezer", "fridge", 30, 1],
+    ["Barn chest", "freezer", 60, 0],
+    ["House upright", "freezer", 20, 0],
   ] as const;
-  for (const [name, kind, capacityCount] of places)
-    must(file.addPlace(entry("2026-03-01"), { name, kind, capacityCount }));
+  for (const [name, kind, capacityCount, canFreeze] of places)
+    must(file.addPlace(entry("2026-03-01"), { name, kind, capacityCount, canFreeze }));
 }
 
 function makePast(file: FarmFile, entry: ReturnType<typeof entryMaker>): void {

@@ -29,6 +29,7 @@ export function fillYears(file: FarmFile, years: number, birdsAYear: number): vo
         maleSharePermille: 500,
         hatchedOn: addDays(day, -56),
         orderedCount: null,
+        awaitedOn: null,
         arrivedCount: BIRDS_A_DAY,
         chickCostCents: 40_000,
       }),
@@ -47,6 +48,7 @@ export function fillYears(file: FarmFile, years: number, birdsAYear: number): vo
         breakMinutes: 60,
         scaldSchool: "middle",
         withdrawalSchool: "short",
+        whichBirds: "as-they-come",
       }),
     );
     const dayId = number + 1;

@@ -15,15 +15,24 @@ export interface FormSetting {
   readonly hatchedOn: string;
 }
 
-export const newBatchForm = z.object({
-  name: words(60, "Give it a name that you will know it by, such as White 26-A"),
-  kind: choice(BIRD_KINDS, "Choose the kind that is nearest"),
-  malePercent: wholeNumber({ most: 100, ask: "Say how many of 100 are males; 50 if you don't know" }),
-  hatchedOn: localDay({ ask: "Say when they hatched, or when they will" }),
-  orderedCount: optional(wholeNumber({ least: 1, most: 100_000, ask: "" })),
-  arrivedCount: wholeNumber({ least: 1, most: 100_000, ask: "Say how many chicks arrived alive" }),
-  chickCost: money("Say what the chicks cost in all; 0 if they were your own"),
-});
+export const newBatchForm = z
+  .object({
+    name: words(60, "Give it a name that you will know it by, such as White 26-A"),
+    kind: choice(BIRD_KINDS, "Choose the kind that is nearest"),
+    malePercent: wholeNumber({ most: 100, ask: "Say how many of 100 are males; 50 if you don't know" }),
+    hatchedOn: localDay({ ask: "Say when they hatched, or when they will" }),
+    orderedCount: optional(wholeNumber({ least: 1, most: 100_000, ask: "" })),
+    arrivedCount: optional(wholeNumber({ least: 1, most: 100_000, ask: "" })),
+    chickCost: money("Say what the chicks cost in all; 0 if they were your own"),
+  })
+  .superRefine(({ arrivedCount, orderedCount }, context) => {
+    if (arrivedCount === null && orderedCount === null)
+      context.addIssue({
+        code: "custom",
+        path: ["arrivedCount"],
+        message: "Say how many chicks arrived alive, or how many are ordered",
+      });
+  });
 
 /** A day on which something happened to a batch: not before its hatch, not after today. */
 const happenedOn = ({ today, hatchedOn }: FormSetting) =>
@@ -49,6 +58,7 @@ export const feedForm = ({ unitSystem, today }: FormSetting) =>
     bagCount: wholeNumber({ least: 1, most: 10_000, ask: "Say how many bags" }),
     bagWeight: weight({ unitSystem, ask: "Say what is in a bag", range: BAG_RANGE, what: "a bag of feed" }),
     bagPrice: money("Say what a bag cost", 1_000_000),
+    feedKind: optional(words(60, "")),
   });
 
 export const feedLeftForm = (setting: FormSetting) =>

@@ -8,6 +8,7 @@ import { ChoiceField, TextField } from "#app/ui/field.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { KIND_OPTIONS } from "#app/ui/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
+import { addDays } from "#core/calendar/local-day.ts";
 import type { Route } from "./+types/new-batch.ts";
 
 export const meta = () => [{ title: "A new batch · Pale Morning" }];
@@ -21,13 +22,17 @@ export async function action({ request }: Route.ActionArgs) {
   requireFarm();
   const sent = await submitted(request, newBatchForm);
   if (!sent.ok) return sent.refusal;
-  const { malePercent, chickCost, name, kind, hatchedOn, orderedCount, arrivedCount } = sent.value;
+  const { malePercent, chickCost, name, kind, hatchedOn, orderedCount } = sent.value;
+  const isAwaited = sent.value.arrivedCount === null;
+  const arrivedCount = sent.value.arrivedCount ?? orderedCount!;
   const outcome = farmFile().addBatch(sent.entry, {
     name,
     kind,
     hatchedOn,
     orderedCount,
     arrivedCount,
+    // Day-olds by post come the day after they hatch.
+    awaitedOn: isAwaited ? addDays(hatchedOn, 1) : null,
     maleSharePermille: malePercent * 10,
     chickCostCents: chickCost,
   });
@@ -63,16 +68,28 @@ export default function NewBatch({ loaderData, actionData }: Route.ComponentProp
                 hint="50 for a straight run, 100 for cockerels"
                 inputMode="numeric"
               />
-              <TextField field={fields.hatchedOn} label="Hatched on" type="date" />
+              <TextField field={fields.hatchedOn} label="Hatched on" hint="Or when they will" type="date" />
               <div className="grid gap-5 sm:grid-cols-3">
                 <TextField
                   field={fields.arrivedCount}
                   label="Arrived alive"
+                  hint="Empty while on order"
                   inputMode="numeric"
                   unit="birds"
                 />
-                <TextField field={fields.orderedCount} label="Ordered" inputMode="numeric" unit="birds" />
-                <TextField field={fields.chickCost} label="Cost of the chicks, all" inputMode="decimal" />
+                <TextField
+                  field={fields.orderedCount}
+                  label="Ordered"
+                  hint="Empty if your own"
+                  inputMode="numeric"
+                  unit="birds"
+                />
+                <TextField
+                  field={fields.chickCost}
+                  label="Cost of the chicks"
+                  hint="All together"
+                  inputMode="decimal"
+                />
               </div>
             </>
           )}

@@ -16,12 +16,13 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { batch, setting } = loadFactPage(params.batchId);
   const sent = await submitted(request, feedForm(setting));
   if (!sent.ok) return sent.refusal;
-  const { boughtOn, bagCount, bagWeight, bagPrice } = sent.value;
+  const { boughtOn, bagCount, bagWeight, bagPrice, feedKind } = sent.value;
   const outcome = farmFile().recordFeed(sent.entry, batch.id, {
     boughtOn,
     bagCount,
     bagMilligrams: bagWeight,
     bagPriceCents: bagPrice,
+    feedKind: feedKind ?? "",
   });
   const faults = faultsOf(outcome, {});
   return faults ? sent.refuse(faults) : redirect(`/batches/${batch.id}`, 303);
@@ -49,6 +50,7 @@ export default function RecordFeed({ loaderData, actionData }: Route.ComponentPr
             />
             <TextField field={fields.bagPrice} label="A bag cost" inputMode="decimal" />
             <TextField field={fields.boughtOn} label="On" type="date" />
+            <TextField field={fields.feedKind} label="Kind" hint="If it matters: starter, grower, corn" />
           </>
         )}
       </FarmForm>

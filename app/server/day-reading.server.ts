@@ -56,8 +56,9 @@ export function flockOf(batch: Batch, { weighings }: Pick<BatchStory, "weighings
 }
 
 /** What the batch, the farm and its place say, whatever is chosen. */
-export function planBasis(farm: Farm, batch: Batch): PlanBasis {
+export function planBasis(farm: Farm, batch: Batch, dayId = 0): PlanBasis {
   return {
+    standingBirds: farmFile().freeForDay(batch.id, dayId),
     flock: flockOf(batch, farmFile().story(batch.id)),
     means: farmMeans(farm),
     place: placeOf(farm),
@@ -66,7 +67,7 @@ export function planBasis(farm: Farm, batch: Batch): PlanBasis {
 }
 
 export function planOf(farm: Farm, batch: Batch, day: ProcessingDay) {
-  return planForDate(planBasis(farm, batch), day.processedOn, choicesOf(day));
+  return planForDate(planBasis(farm, batch, day.id), day.processedOn, choicesOf(day));
 }
 
 export function progressOf(day: ProcessingDay): RunProgress {

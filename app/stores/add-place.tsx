@@ -12,7 +12,7 @@ export const meta = () => [{ title: "A fridge or freezer · Pale Morning" }];
 
 const placeForm = z.object({
   name: words(80, "Give it a name, such as barn chest"),
-  kind: choice(["fridge", "freezer"], "Say which it is"),
+  kind: choice(["fridge", "freezer", "either"], "Say which it is"),
   capacityCount: wholeNumber({ least: 1, most: 100_000, ask: "Say how many birds it holds" }),
 });
 
@@ -25,7 +25,12 @@ export async function action({ request }: Route.ActionArgs) {
   requireFarm();
   const sent = await submitted(request, placeForm);
   if (!sent.ok) return sent.refusal;
-  const faults = faultsOf(farmFile().addPlace(sent.entry, sent.value), {
+  const { kind, ...rest } = sent.value;
+  const place =
+    kind === "either"
+      ? { ...rest, kind: "fridge" as const, canFreeze: 1 as const }
+      : { ...rest, kind, canFreeze: 0 as const };
+  const faults = faultsOf(farmFile().addPlace(sent.entry, place), {
     "name-taken": { name: "There is one of that name already. Give this one another" },
   });
   return faults ? sent.refuse(faults) : redirect("/stores", 303);
@@ -52,6 +57,7 @@ export default function AddPlace({ loaderData, actionData }: Route.ComponentProp
                 options={[
                   { value: "freezer", label: "Freezer" },
                   { value: "fridge", label: "Fridge" },
+                  { value: "either", label: "Either", line: "a fridge that can be set to freeze" },
                 ]}
               />
               <TextField field={fields.capacityCount} label="Holds" unit="birds" inputMode="numeric" />

@@ -13,5 +13,6 @@ export function choicesOf(row: Omit<DayChoiceRow, "processedOn">): DayChoices {
     breakMinutes: row.breakMinutes,
     scaldSchool: row.scaldSchool,
     withdrawalSchool: row.withdrawalSchool,
+    whichBirds: row.whichBirds,
   };
 }

@@ -1,4 +1,5 @@
 import type { BirdKind } from "#core/growth/bird-kind.ts";
+import type { WhichBirds } from "#core/growth/flock.ts";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
 import type { Practice } from "#core/processing-line/line-constants.ts";
 import type { Source } from "#core/reckoning/reckoning.ts";
@@ -29,6 +30,11 @@ export const WITHDRAWAL_OPTIONS: readonly { value: WithdrawalSchool; label: stri
   { value: "overnight", label: "Overnight", line: "12 to 16 h" },
   { value: "grass_day", label: "A day on grass", line: "20 to 28 h off grain" },
   { value: "grain_day", label: "Grain on the last day", line: "then 8 to 12 h off all feed" },
+];
+
+export const WHICH_OPTIONS: readonly { value: WhichBirds; label: string; line: string }[] = [
+  { value: "as-they-come", label: "As they come", line: "or all of them" },
+  { value: "biggest", label: "The biggest", line: "the others wait" },
 ];
 
 export const PRACTICE_OPTIONS: readonly { value: Practice; label: string }[] = [

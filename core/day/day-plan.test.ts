@@ -33,6 +33,7 @@ function plan(day: string, time: string, change: Partial<DayChoices> = {}, means
   const start = instantOf(day, time, ZONE);
   if (!start.exists) throw new Error("no such time");
   const basis = {
+    standingBirds: 58,
     flock: { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-25", weighings: [] },
     means: { ...MEANS, ...means },
     place: { latitude: 43.9, longitude: -71.6 },

@@ -1,5 +1,6 @@
 import type { ChillMethod, TankWall } from "#core/chill/chill-constants.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
+import type { WhichBirds } from "#core/growth/flock.ts";
 import type { FlockForecast } from "#core/growth/flock-forecast.ts";
 import type { Practice } from "#core/processing-line/line-constants.ts";
 import type { Setting } from "#core/reckoning/setting.ts";
@@ -19,6 +20,7 @@ export interface DayChoices {
   readonly breakMinutes: number;
   readonly scaldSchool: ScaldSchool;
   readonly withdrawalSchool: WithdrawalSchool;
+  readonly whichBirds: WhichBirds;
 }
 
 export interface Scalder {

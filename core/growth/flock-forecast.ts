@@ -7,8 +7,9 @@ import type { Flock } from "#core/growth/flock.ts";
 import { type FlockPath, flockPath } from "#core/growth/flock-path.ts";
 import { OLDEST_READABLE_DAYS } from "#core/growth/growth-constants.ts";
 import { EIGHT_IN_TEN, type WeighIn } from "#core/growth/growth-update.ts";
+import { takeBiggest } from "#core/growth/take-biggest.ts";
 import { liveKilograms } from "#core/quantity/quantity.ts";
-import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import { type Input, input, inputFrom, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 
 export interface FlockForecast {
   readonly ageDays: number;
@@ -66,6 +67,40 @@ export function flockOn(day: LocalDay, flock: Flock, path: FlockPath = flockPath
     dressed: expectedDressed(live, flock.kind),
     cv: path.cv,
     isPastCurve: ageDays > OLDEST_READABLE_DAYS[flock.kind],
+  };
+}
+
+/** What the biggest birds of a flock are expected to weigh, of so many that stand there. */
+export function biggestOf(
+  forecast: FlockForecast,
+  { kind }: Flock,
+  standing: number,
+  taking: number,
+): FlockForecast {
+  if (taking >= standing || taking === 0) return forecast;
+  const { taken } = takeBiggest(forecast.spread, standing, taking);
+  const live = reckoning({
+    value: taken.meanKilograms,
+    unit: "live kg",
+    inputs: [
+      inputFrom("mean of the whole flock", forecast.live),
+      input("spread between birds", forecast.cv, "fraction", "worked out"),
+      input("birds that stand there", standing, "birds", "measured"),
+      input("of them the biggest", taking, "birds", "the farm's default"),
+    ],
+    rule: "The expected mean of the biggest so many out of a flock that spreads like this one, cockerels and pullets each about their own mean.",
+    source: "growth",
+  });
+  const ratio = taken.meanKilograms / forecast.live.value;
+  const spread = { sexes: [{ share: 1, mean: taken.meanKilograms, sd: taken.sdKilograms }] };
+  return {
+    ...forecast,
+    live,
+    liveBand: [forecast.liveBand[0] * ratio, forecast.liveBand[1] * ratio],
+    birdBand: birdBand(spread, forecast.sdLn),
+    spread,
+    cv: taken.sdKilograms / taken.meanKilograms,
+    dressed: expectedDressed(live, kind),
   };
 }
 

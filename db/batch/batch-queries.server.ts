@@ -1,5 +1,13 @@
 import type { Database } from "better-sqlite3";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
+import {
+  type BatchNote,
+  type FeedMove,
+  type FeedOpened,
+  type GrowingStory,
+  growingQueries,
+  type PenMove,
+} from "#db/batch/growing-queries.server.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
 export interface Batch {
@@ -9,7 +17,10 @@ export interface Batch {
   readonly maleSharePermille: number;
   readonly hatchedOn: string;
   readonly orderedCount: number | null;
+  /** How many came; of a batch that is still awaited, how many are expected. */
   readonly arrivedCount: number;
+  /** The day on which chicks on order are due, until somebody writes down that they came; then null. */
+  readonly awaitedOn: string | null;
   readonly chickCostCents: number;
   /** Arrived, less losses, less those already dressed. */
   readonly aliveCount: number;
@@ -31,6 +42,8 @@ export interface FeedLot extends Fact {
   readonly bagCount: number;
   readonly bagMilligrams: number;
   readonly bagPriceCents: number;
+  /** Starter, grower; empty where nobody said. */
+  readonly feedKind: string;
 }
 export interface FeedLeft extends Fact {
   readonly countedOn: string;
@@ -48,7 +61,7 @@ export interface BatchWeighing extends Fact {
 }
 
 /** Everything written down of a batch, each list in order of time. */
-export interface BatchStory {
+export interface BatchStory extends GrowingStory {
   readonly losses: readonly Loss[];
   readonly feed: readonly FeedLot[];
   readonly feedLeft: readonly FeedLeft[];
@@ -73,20 +86,28 @@ const TAKEN_BY_DAYS = `
 /** Prepares every statement of the batches once; call it once per connection. */
 export function batchQueries(database: Database) {
   const entries = entryQueries(database);
+  const growing = growingQueries(database);
   const standing = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
   const batchSql = (where: string) => `
     SELECT id, name, kind, male_share_permille AS maleSharePermille, hatched_on AS hatchedOn,
            ordered_count AS orderedCount, arrived_count AS arrivedCount, chick_cost_cents AS chickCostCents,
+           awaited_on AS awaitedOn,
            lost_count AS lostCount, arrived_count - lost_count - dressed_count AS aliveCount
-      FROM (SELECT batch.*,
+      FROM (SELECT batch.id, batch.name, kind, male_share_permille, hatched_on, ordered_count, chick_cost_cents,
+                   coalesce(arrival.arrived_count, batch.arrived_count) AS arrived_count,
+                   CASE WHEN arrival.id IS NULL THEN awaited_on END AS awaited_on,
                    (SELECT coalesce(sum(bird_count), 0) FROM batch_loss
                      WHERE batch_id = batch.id AND ${standing}) AS lost_count,
                    (SELECT coalesce(sum(dressed_count), 0) FROM (${TAKEN_BY_DAYS})
                      WHERE batch_id = batch.id) AS dressed_count
-              FROM batch WHERE ${standing} AND ${where})
+              FROM batch
+              LEFT JOIN batch_arrival AS arrival
+                     ON arrival.batch_id = batch.id
+                    AND arrival.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)
+             WHERE batch.${standing} AND ${where})
      ORDER BY hatched_on, id`;
   const selectBatches = database.prepare<[], Batch>(batchSql("true"));
-  const selectBatch = database.prepare<[number], Batch>(batchSql("id = ?"));
+  const selectBatch = database.prepare<[number], Batch>(batchSql("batch.id = ?"));
   const selectIsNameTaken = database.prepare<[string], { taken: 0 | 1 }>(
     `SELECT EXISTS (SELECT 1 FROM batch WHERE name = ? AND ${standing}) AS taken`,
   );
@@ -99,7 +120,7 @@ export function batchQueries(database: Database) {
       FROM batch_loss WHERE batch_id = ? AND ${standing} ORDER BY lost_on, id`);
   const selectFeed = database.prepare<[number], FeedLot>(`
     SELECT entry_id AS entryId, bought_on AS boughtOn, bag_count AS bagCount, bag_milligrams AS bagMilligrams,
-           bag_price_cents AS bagPriceCents
+           bag_price_cents AS bagPriceCents, feed_kind AS feedKind
       FROM batch_feed WHERE batch_id = ? AND ${standing} ORDER BY bought_on, id`);
   const selectFeedLeft = database.prepare<[number], FeedLeft>(`
     SELECT entry_id AS entryId, counted_on AS countedOn, left_milligrams AS leftMilligrams
@@ -112,14 +133,16 @@ export function batchQueries(database: Database) {
            as_typed AS asTyped
       FROM batch_weighing WHERE batch_id = ? AND ${standing} ORDER BY weighed_on, id`);
   const insertBatch = database.prepare<NewBatch & Fact>(`
-    INSERT INTO batch (entry_id, name, kind, male_share_permille, hatched_on, ordered_count, arrived_count, chick_cost_cents)
-    VALUES (@entryId, @name, @kind, @maleSharePermille, @hatchedOn, @orderedCount, @arrivedCount, @chickCostCents)`);
+    INSERT INTO batch (entry_id, name, kind, male_share_permille, hatched_on, ordered_count, arrived_count, awaited_on,
+                       chick_cost_cents)
+    VALUES (@entryId, @name, @kind, @maleSharePermille, @hatchedOn, @orderedCount, @arrivedCount, @awaitedOn,
+            @chickCostCents)`);
   const insertLoss = database.prepare<Loss & { batchId: number }>(`
     INSERT INTO batch_loss (entry_id, batch_id, lost_on, bird_count, cause)
     VALUES (@entryId, @batchId, @lostOn, @birdCount, @cause)`);
   const insertFeed = database.prepare<FeedLot & { batchId: number }>(`
-    INSERT INTO batch_feed (entry_id, batch_id, bought_on, bag_count, bag_milligrams, bag_price_cents)
-    VALUES (@entryId, @batchId, @boughtOn, @bagCount, @bagMilligrams, @bagPriceCents)`);
+    INSERT INTO batch_feed (entry_id, batch_id, bought_on, bag_count, bag_milligrams, bag_price_cents, feed_kind)
+    VALUES (@entryId, @batchId, @boughtOn, @bagCount, @bagMilligrams, @bagPriceCents, @feedKind)`);
   const insertFeedLeft = database.prepare<FeedLeft & { batchId: number }>(`
     INSERT INTO batch_feed_left (entry_id, batch_id, counted_on, left_milligrams)
     VALUES (@entryId, @batchId, @countedOn, @leftMilligrams)`);
@@ -135,8 +158,12 @@ export function batchQueries(database: Database) {
     const flock = batch(batchId);
     return flock ? flock.arrivedCount - flock.lostCount - selectSetAside.get(batchId, dayId)!.setAside : 0;
   };
+  /** Feed that came to a batch less what went on from it, milligrams. */
   const feedStock = (batchId: number): number =>
-    selectFeed.all(batchId).reduce((sum, lot) => sum + lot.bagCount * lot.bagMilligrams, 0);
+    selectFeed.all(batchId).reduce((sum, lot) => sum + lot.bagCount * lot.bagMilligrams, 0) +
+    growing
+      .feedMoved(batchId)
+      .reduce((sum, move) => sum + (move.toBatchId === batchId ? 1 : -1) * move.movedMilligrams, 0);
 
   return {
     batches: (): Batch[] => selectBatches.all(),
@@ -150,7 +177,57 @@ export function batchQueries(database: Database) {
       feedLeft: selectFeedLeft.all(batchId),
       costs: selectCosts.all(batchId),
       weighings: selectWeighings.all(batchId),
+      ...growing.story(batchId),
     }),
+
+    /** Chicks that were awaited came; taken back, they are awaited again. */
+    recordArrival: (
+      entry: Entry,
+      batchId: number,
+      arrival: { arrivedOn: string; arrivedCount: number },
+    ): Recorded<"not-awaited"> =>
+      entries.once(entry, ["arrival", batchId, arrival], () => {
+        if (!batch(batchId)?.awaitedOn) return "not-awaited";
+        growing.insertArrival(entry.entryId, batchId, arrival);
+        return undefined;
+      }),
+
+    recordNote: (entry: Entry, batchId: number, note: Omit<BatchNote, "entryId">): Recorded =>
+      entries.once(entry, ["note", batchId, note], () => growing.insertNote(entry.entryId, batchId, note)),
+
+    recordFeedOpened: (entry: Entry, batchId: number, opened: Omit<FeedOpened, "entryId">): Recorded =>
+      entries.once(entry, ["feed-opened", batchId, opened], () =>
+        growing.insertOpened(entry.entryId, batchId, opened),
+      ),
+
+    /** Birds go from one pen to another; a pen can't give more than stand in it. */
+    recordPenMove: (
+      entry: Entry,
+      batchId: number,
+      move: Omit<PenMove, "entryId">,
+    ): Recorded<"more-than-in-pen"> =>
+      entries.once(entry, ["pen-move", batchId, move], () => {
+        const pens = growing.pens(batchId);
+        const penned = pens.reduce((sum, pen) => sum + pen.birdCount, 0);
+        const there =
+          move.fromPen === ""
+            ? (batch(batchId)?.aliveCount ?? 0) - penned
+            : (pens.find(({ pen }) => pen === move.fromPen)?.birdCount ?? 0);
+        if (move.birdCount > there) return "more-than-in-pen";
+        return growing.insertPenMove(entry.entryId, batchId, move);
+      }),
+
+    /** Feed goes to another batch or into stock, or comes out of stock, with its money. */
+    recordFeedMove: (entry: Entry, move: Omit<FeedMove, "entryId">): Recorded<"more-than-there"> =>
+      entries.once(entry, ["feed-move", move], () => {
+        const there = move.fromBatchId === null ? growing.stock().milligrams : feedStock(move.fromBatchId);
+        if (move.movedMilligrams > there) return "more-than-there";
+        return growing.insertFeedMove(entry.entryId, move);
+      }),
+
+    /** Feed in no batch's name, and what it cost. */
+    feedInStock: () => growing.stock(),
+    pens: (batchId: number) => growing.pens(batchId),
 
     addBatch: (entry: Entry, batch: NewBatch): Recorded<"name-taken"> =>
       entries.once(entry, ["batch", batch], () => {

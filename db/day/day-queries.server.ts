@@ -1,4 +1,5 @@
 import type { Database } from "better-sqlite3";
+import type { WhichBirds } from "#core/growth/flock.ts";
 import type { ScaldSchool } from "#core/scald/scald-constants.ts";
 import type { WithdrawalSchool } from "#core/withdrawal/withdrawal-constants.ts";
 import { batchQueries } from "#db/batch/batch-queries.server.ts";
@@ -15,6 +16,7 @@ export interface DayChoiceRow {
   readonly breakMinutes: number;
   readonly scaldSchool: ScaldSchool;
   readonly withdrawalSchool: WithdrawalSchool;
+  readonly whichBirds: WhichBirds;
 }
 
 export interface ProcessingDay extends DayChoiceRow {
@@ -50,6 +52,7 @@ export function dayQueries(database: Database) {
            start_at AS startAt, bird_count AS birdCount, cut_up_count AS cutUpCount, people_count AS peopleCount,
            cone_count AS coneCount, table_place_count AS tablePlaceCount, break_minutes AS breakMinutes,
            scald_school AS scaldSchool, withdrawal_school AS withdrawalSchool,
+           which_birds AS whichBirds,
            (SELECT settlement.entry_id FROM day_settlement AS settlement
              WHERE settlement.day_id = day.id
                AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS settledEntryId
@@ -60,15 +63,17 @@ export function dayQueries(database: Database) {
   const selectDay = database.prepare<[number], ProcessingDay>(daySql("day.id = ?"));
   const insertDay = database.prepare<DayChoiceRow & { entryId: string; batchId: number; timeZone: string }>(`
     INSERT INTO processing_day (entry_id, revision, batch_id, processed_on, time_zone, start_at, bird_count, cut_up_count,
-                                people_count, cone_count, table_place_count, break_minutes, scald_school, withdrawal_school)
+                                people_count, cone_count, table_place_count, break_minutes, scald_school, withdrawal_school,
+                                which_birds)
     VALUES (@entryId, 1, @batchId, @processedOn, @timeZone, @startAt, @birdCount, @cutUpCount,
-            @peopleCount, @coneCount, @tablePlaceCount, @breakMinutes, @scaldSchool, @withdrawalSchool)`);
+            @peopleCount, @coneCount, @tablePlaceCount, @breakMinutes, @scaldSchool, @withdrawalSchool,
+            @whichBirds)`);
   const updateDay = database.prepare<DayChoiceRow & { id: number; timeZone: string }>(`
     UPDATE processing_day
        SET revision = revision + 1, processed_on = @processedOn, time_zone = @timeZone, start_at = @startAt,
            bird_count = @birdCount, cut_up_count = @cutUpCount, people_count = @peopleCount, cone_count = @coneCount,
            table_place_count = @tablePlaceCount, break_minutes = @breakMinutes, scald_school = @scaldSchool,
-           withdrawal_school = @withdrawalSchool
+           withdrawal_school = @withdrawalSchool, which_birds = @whichBirds
      WHERE id = @id`);
   const selectDayOfEntry = database.prepare<[string], { id: number }>(
     "SELECT id FROM processing_day WHERE entry_id = ?",

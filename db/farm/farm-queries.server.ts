@@ -83,6 +83,8 @@ export interface StoragePlace {
   readonly name: string;
   readonly kind: "fridge" | "freezer";
   readonly capacityCount: number;
+  /** A fridge that can be turned down to freeze: it rests birds or freezes them, never both. */
+  readonly canFreeze: 0 | 1;
 }
 
 /** Prepares every statement of the farm once; call it once per connection. */
@@ -108,11 +110,12 @@ export function farmQueries(database: Database) {
     INSERT INTO kit_item (entry_id, name, price_cents, life_years, life_birds)
     VALUES (@entryId, @name, @priceCents, @lifeYears, @lifeBirds)`);
   const selectPlaces = database.prepare<[], StoragePlace>(`
-    SELECT id, entry_id AS entryId, name, kind, capacity_count AS capacityCount
+    SELECT id, entry_id AS entryId, name, kind, capacity_count AS capacityCount, can_freeze AS canFreeze
       FROM storage_place
      WHERE entry_id NOT IN (SELECT entry_id FROM entry_taken_back) ORDER BY id`);
   const insertPlace = database.prepare<Omit<StoragePlace, "id">>(`
-    INSERT INTO storage_place (entry_id, name, kind, capacity_count) VALUES (@entryId, @name, @kind, @capacityCount)`);
+    INSERT INTO storage_place (entry_id, name, kind, capacity_count, can_freeze)
+    VALUES (@entryId, @name, @kind, @capacityCount, @canFreeze)`);
 
   return {
     /** The farm, or undefined in a new file. */

@@ -13,6 +13,7 @@ const TYPED = {
   breakMinutes: "40",
   scaldSchool: "middle",
   withdrawalSchool: "short",
+  whichBirds: "as-they-come",
 };
 
 /** Faults by field. */
@@ -33,6 +34,7 @@ test("what is typed reads into the choices of a day, with its first bird as an i
     breakMinutes: 40,
     scaldSchool: "middle",
     withdrawalSchool: "short",
+    whichBirds: "as-they-come",
   });
 });
 

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { choice, clockTime, localDay, wholeNumber } from "#app/ui/read-field.ts";
 import { instantOf } from "#core/calendar/farm-time.ts";
+import { WHICH_BIRDS } from "#core/growth/flock.ts";
 import { SCALD_SCHOOLS } from "#core/scald/scald-constants.ts";
 import { WITHDRAWAL_SCHOOLS } from "#core/withdrawal/withdrawal-constants.ts";
 
@@ -34,6 +35,7 @@ export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
       breakMinutes: wholeNumber({ most: 600, ask: "Say how long the breaks are in all; 0 for none" }),
       scaldSchool: choice(SCALD_SCHOOLS, "Choose how you scald"),
       withdrawalSchool: choice(WITHDRAWAL_SCHOOLS, "Choose how you pull the feed"),
+      whichBirds: choice(WHICH_BIRDS, "Choose which birds are taken"),
     })
     .transform(({ startTime, ...choices }, context) => {
       const fault = (field: string, message: string) =>

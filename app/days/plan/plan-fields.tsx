@@ -2,7 +2,7 @@ import type { dayForm } from "#app/days/plan/day-form.ts";
 import type { Fields } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
 import { plural } from "#app/ui/show.ts";
-import { SCALD_OPTIONS, WITHDRAWAL_OPTIONS } from "#app/ui/words.ts";
+import { SCALD_OPTIONS, WHICH_OPTIONS, WITHDRAWAL_OPTIONS } from "#app/ui/words.ts";
 
 /** What a person chooses for a day. */
 export function PlanFields({
@@ -28,6 +28,7 @@ export function PlanFields({
         <TextField field={fields.tablePlaceCount} label="Gut table places" inputMode="numeric" />
         <TextField field={fields.breakMinutes} label="Breaks in all" unit="min" inputMode="numeric" />
       </div>
+      <ChoiceField field={fields.whichBirds} label="Which birds" options={WHICH_OPTIONS} />
       <ChoiceField field={fields.scaldSchool} label="Scald" options={SCALD_OPTIONS} />
       <ChoiceField field={fields.withdrawalSchool} label="Feed pulled" options={WITHDRAWAL_OPTIONS} />
     </>

@@ -39,6 +39,7 @@ export function proposedChoices(
     breakMinutes: last?.breakMinutes ?? 30,
     scaldSchool: last?.scaldSchool ?? "middle",
     withdrawalSchool: last?.withdrawalSchool ?? "short",
+    whichBirds: "as-they-come",
   };
 }
 

@@ -1,0 +1,21 @@
+import type { LocalDay } from "#core/calendar/local-day.ts";
+import type { DayTemperatures } from "#core/sky/usual-weather.ts";
+
+/** A spell of weather that somebody typed in, because they know better. */
+export interface Spell {
+  readonly fromOn: LocalDay;
+  readonly toOn: LocalDay;
+  readonly meanCelsius: number;
+  readonly what: string;
+}
+
+export interface ForecastDay extends DayTemperatures {
+  readonly day: LocalDay;
+  /** What somebody said of the day; undefined where it is the usual weather of the date. */
+  readonly spell: Spell | undefined;
+}
+
+/** Days of weather for a place: whoever gives them, a simulated stand-in or a real service, answers this question. */
+export interface Forecast {
+  days(question: { latitude: number; from: LocalDay; count: number }): ForecastDay[];
+}

@@ -50,7 +50,7 @@ export function loader({ params, request }: Route.LoaderArgs) {
     on,
     alive,
     days,
-    forecast: flockOn(on, flockOf(batch, story)),
+    forecast: flockOn(on, flockOf(farm, batch, story)),
     freeCount: farmFile().freeForDay(batch.id),
   };
 }

@@ -20,7 +20,7 @@ export function loader() {
     .batches()
     .map((batch) => {
       const story = farmFile().story(batch.id);
-      const forecast = flockOn(today, flockOf(batch, story));
+      const forecast = flockOn(today, flockOf(farm, batch, story));
       const next = days.find((day) => day.batchId === batch.id && !day.settledEntryId);
       return {
         batch,

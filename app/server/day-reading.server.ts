@@ -2,6 +2,7 @@ import { data } from "react-router";
 import { now } from "#app/server/clock.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { birdsAYear, farmMeans, hourRate, placeOf } from "#app/server/farm-means.server.ts";
+import { weatherOf } from "#app/server/weather.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { type CostShare, feedUsed } from "#core/cost/batch-cost.ts";
@@ -43,8 +44,24 @@ export function requireDay(text: string | undefined): { farm: Farm; day: Process
   return { farm, day, batch };
 }
 
-export function flockOf(batch: Batch, { weighings }: Pick<BatchStory, "weighings">): Flock {
+/** A batch as growth reckons with it: its weigh-ins, its weather, and the days that took its biggest birds. */
+export function flockOf(farm: Farm, batch: Batch, { weighings }: Pick<BatchStory, "weighings">): Flock {
+  let standing = batch.arrivedCount - batch.lostCount;
+  const takings = farmFile()
+    .daysOf(batch.id)
+    .map((day) => {
+      const taking = {
+        takenOn: day.processedOn,
+        birds: day.birdCount,
+        ofBirds: standing,
+        which: day.whichBirds,
+      };
+      standing -= day.birdCount;
+      return taking;
+    });
   return {
+    takings,
+    weather: weatherOf(farm, batch.hatchedOn),
     kind: batch.kind,
     maleShare: batch.maleSharePermille / 1000,
     hatchedOn: batch.hatchedOn,
@@ -59,7 +76,7 @@ export function flockOf(batch: Batch, { weighings }: Pick<BatchStory, "weighings
 export function planBasis(farm: Farm, batch: Batch, dayId = 0): PlanBasis {
   return {
     standingBirds: farmFile().freeForDay(batch.id, dayId),
-    flock: flockOf(batch, farmFile().story(batch.id)),
+    flock: flockOf(farm, batch, farmFile().story(batch.id)),
     means: farmMeans(farm),
     place: placeOf(farm),
     timeZone: farm.timeZone,
@@ -89,7 +106,7 @@ export function settlementOf(farm: Farm, batch: Batch, day: ProcessingDay): DayS
   const file = farmFile();
   const story = file.story(batch.id);
   const settled = file.settling.settlement(day.id);
-  const live = liveMean(batch, story, day, settled?.liveMeanMilligrams ?? null);
+  const live = liveMean(farm, batch, story, day, settled?.liveMeanMilligrams ?? null);
   const loggedMinutes = minutesWorked(farm, batch, day);
   const workMinutes: Setting =
     settled?.workMinutes === null || settled?.workMinutes === undefined
@@ -128,12 +145,28 @@ export function settlementOf(farm: Farm, batch: Batch, day: ProcessingDay): DayS
 }
 
 function batchCostOf(batch: Batch, story: BatchStory) {
-  const bought = story.feed.map((lot) => ({
-    bags: lot.bagCount,
-    bagKilograms: kilogramsFromMilligrams(lot.bagMilligrams),
-    bagPriceCents: lot.bagPriceCents,
-  }));
-  const boughtKilograms = bought.reduce((sum, lot) => sum + lot.bags * lot.bagKilograms, 0);
+  const moved = (to: boolean) =>
+    story.feedMoved
+      .filter((move) => (move.toBatchId === batch.id) === to)
+      .map((move) => ({
+        bags: 1,
+        bagKilograms: kilogramsFromMilligrams(move.movedMilligrams),
+        bagPriceCents: move.amountCents,
+      }));
+  const bought = [
+    ...story.feed.map((lot) => ({
+      bags: lot.bagCount,
+      bagKilograms: kilogramsFromMilligrams(lot.bagMilligrams),
+      bagPriceCents: lot.bagPriceCents,
+    })),
+    ...moved(true),
+    // What went on to others or into stock took its money with it.
+    ...moved(false).map((lot) => ({ ...lot, bags: -1 })),
+  ];
+  const boughtKilograms = Math.max(
+    0,
+    bought.reduce((sum, lot) => sum + lot.bags * lot.bagKilograms, 0),
+  );
   const left = kilogramsFromMilligrams(story.feedLeft.at(-1)?.leftMilligrams ?? 0);
   // A lot that was taken back after the count may leave less bought than was counted.
   const feed = feedUsed(bought, Math.min(left, boughtKilograms));
@@ -144,10 +177,9 @@ function batchCostOf(batch: Batch, story: BatchStory) {
 /** Every processing day of the batch with dressed birds shares its cost, and so do the birds still alive. */
 function sharesOf(farm: Farm, batch: Batch, story: BatchStory, day: ProcessingDay) {
   const file = farmFile();
-  const flock = flockOf(batch, story);
+  const flock = flockOf(farm, batch, story);
   const days = file
-    .days()
-    .filter((other) => other.batchId === batch.id)
+    .daysOf(batch.id)
     .map((other) => ({
       id: other.id,
       birds: file.pack.carcasses(other.id).filter(({ purpose }) => purpose !== "condemned").length,
@@ -164,12 +196,13 @@ function sharesOf(farm: Farm, batch: Batch, story: BatchStory, day: ProcessingDa
 }
 
 function liveMean(
+  farm: Farm,
   batch: Batch,
   story: BatchStory,
   day: ProcessingDay,
   measuredMilligrams: number | null,
 ): Reckoning {
-  if (measuredMilligrams === null) return flockOn(day.processedOn, flockOf(batch, story)).live;
+  if (measuredMilligrams === null) return flockOn(day.processedOn, flockOf(farm, batch, story)).live;
   return reckoning({
     value: kilogramsFromMilligrams(measuredMilligrams),
     unit: "live kg",

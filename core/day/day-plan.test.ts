@@ -40,6 +40,7 @@ function plan(day: string, time: string, change: Partial<DayChoices> = {}, means
     timeZone: ZONE,
   } as const;
   return planForDate(basis, day, {
+    whichBirds: "as-they-come",
     birds: 31,
     cutUp: 0,
     startAt: start.at,

@@ -8,6 +8,9 @@ export const STATION_MINUTES = {
   gut: 4.0,
   rinse: 1.0,
   giblets: 1.2,
+  packWhole: 3.5,
+  cutUp: 5.5,
+  seal: 3.0,
 } as const;
 
 export const PRACTICES = ["many", "few", "first"] as const;

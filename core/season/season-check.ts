@@ -125,7 +125,7 @@ function checkDays(problem: SeasonProblem, placements: readonly Placement[], bre
     const birds = sum(here, (placement) => placement.birds);
     const work = sum(here, (placement) => placement.birds * (optionOf(problem, placement)?.workEach ?? 0));
     if (day.heldBirds === 0) spent += day.openCents;
-    breaks("crew", work + day.heldWork - day.mostWork, { day: day.number });
+    breaks("crew", work - Math.max(0, day.mostWork - day.heldWork), { day: day.number });
     breaks("least-birds", problem.leastBirds - birds - day.heldBirds, { day: day.number });
   }
   return spent;
@@ -157,8 +157,11 @@ function checkRooms(problem: SeasonProblem, placements: readonly Placement[], br
     inFreezer = Math.max(0, inFreezer + entering[at]! - room.leaving[at]!);
     const past = (isFrozen: boolean) => ({
       isFrozen,
-      rest: Math.max(0, resting[at]! - room.rest - (isFrozen ? 0 : room.eitherRest)),
-      freezer: Math.max(0, inFreezer - room.freezer - (isFrozen ? room.eitherFreezer : 0)),
+      rest: Math.max(0, resting[at]! - room.rest - room.restForgiven[at]! - (isFrozen ? 0 : room.eitherRest)),
+      freezer: Math.max(
+        0,
+        inFreezer - room.freezer - room.freezerForgiven[at]! - (isFrozen ? room.eitherFreezer : 0),
+      ),
     });
     const cost = (of: { rest: number; freezer: number }) =>
       of.rest * price("rest-room") + of.freezer * price("freezer-room");

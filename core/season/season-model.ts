@@ -164,7 +164,7 @@ export function seasonModel(problem: SeasonProblem, { aim }: ModelChoices): Seas
       const freezes = eitherExists ? build.column({ upper: 1, isWhole: true }) : undefined;
       const gate = (factor: number): Term[] => (freezes === undefined ? [] : [[freezes, factor]]);
       if (restingHere.length > 0)
-        build.row(-Infinity, room.rest + room.eitherRest - (room.resting[at] ?? 0), [
+        build.row(-Infinity, room.rest + room.restForgiven[at]! + room.eitherRest - (room.resting[at] ?? 0), [
           ...restingHere.map(({ column }): Term => [column, 1]),
           ...gate(room.eitherRest),
           ...minus(slack("rest-room", allBirds)),
@@ -177,7 +177,7 @@ export function seasonModel(problem: SeasonProblem, { aim }: ModelChoices): Seas
         ...carried,
         ...enteringHere.map(({ column, freezerRoomEach }): Term => [column, -freezerRoomEach]),
       ]);
-      build.row(-Infinity, room.freezer, [
+      build.row(-Infinity, room.freezer + room.freezerForgiven[at]!, [
         [inFreezer, 1],
         ...gate(-room.eitherFreezer),
         ...minus(slack("freezer-room", allBirds + room.frozenNow)),

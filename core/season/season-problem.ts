@@ -86,6 +86,9 @@ export interface SeasonProblem {
     readonly resting: readonly number[];
     /** Room that goes into the freezer on each day from set days, in whole birds. */
     readonly entering: readonly number[];
+    /** What set days alone already take past the rooms on each day; it is forgiven, since no choice here mends it. */
+    readonly restForgiven: readonly number[];
+    readonly freezerForgiven: readonly number[];
     /** Room that is eaten and sold free on each day, in whole birds. */
     readonly leaving: readonly number[];
   };

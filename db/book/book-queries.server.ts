@@ -29,7 +29,16 @@ export function bookQueries(database: Database) {
     VALUES (@entryId, @name, @kind, @finishedOn, @dressedCount, @dressedMilligrams, @costCents,
             @liveMilligrams, @feedMilligrams)`);
 
+  const selectByYear = database.prepare<[], { year: string; birds: number }>(`
+    SELECT substr(day.processed_on, 1, 4) AS year, sum(settlement.bird_count) AS birds
+      FROM day_settlement AS settlement JOIN processing_day AS day ON day.id = settlement.day_id
+     WHERE settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)
+     GROUP BY year`);
+
   return {
+    /** Birds of settled days, by calendar year. */
+    dressedByYear: (): Record<string, number> =>
+      Object.fromEntries(selectByYear.all().map(({ year, birds }) => [year, birds])),
     pastBatches: (): PastBatch[] => selectPast.all(),
     addPastBatch: (entry: Entry, past: Omit<PastBatch, "entryId">): Recorded =>
       entries.once(entry, ["past", past], () => {

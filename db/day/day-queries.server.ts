@@ -60,6 +60,7 @@ export function dayQueries(database: Database) {
      WHERE day.entry_id NOT IN (SELECT entry_id FROM entry_taken_back) AND ${where}
      ORDER BY start_at, day.id`;
   const selectDays = database.prepare<[], ProcessingDay>(daySql("true"));
+  const selectDaysOf = database.prepare<[number], ProcessingDay>(daySql("day.batch_id = ?"));
   const selectDay = database.prepare<[number], ProcessingDay>(daySql("day.id = ?"));
   const insertDay = database.prepare<DayChoiceRow & { entryId: string; batchId: number; timeZone: string }>(`
     INSERT INTO processing_day (entry_id, revision, batch_id, processed_on, time_zone, start_at, bird_count, cut_up_count,
@@ -89,6 +90,8 @@ export function dayQueries(database: Database) {
 
   return {
     days: (): ProcessingDay[] => selectDays.all(),
+    /** The days of one batch. */
+    daysOf: (batchId: number): ProcessingDay[] => selectDaysOf.all(batchId),
     day,
     dayOfEntry: (entryId: string): number | undefined => selectDayOfEntry.get(entryId)?.id,
     keptPlan: (dayId: number): KeptPlan | undefined => selectKeptPlan.get(dayId),

@@ -48,6 +48,9 @@ export function storeQueries(database: Database) {
       JOIN batch ON batch.id = day.batch_id
      WHERE gone.entry_id NOT IN ${takenBack}
      ORDER BY gone.out_on DESC, gone.id DESC LIMIT ?`);
+  const selectOutBetween = database.prepare<[string, string], { birds: number }>(`
+    SELECT count(*) AS birds FROM carcass_out
+     WHERE out_on > ? AND out_on <= ? AND entry_id NOT IN ${takenBack}`);
   const selectIsStored = database.prepare<[number], { stored: 0 | 1 }>(
     "SELECT EXISTS (SELECT 1 FROM stored_carcass WHERE carcass_id = ?) AS stored",
   );
@@ -57,6 +60,8 @@ export function storeQueries(database: Database) {
 
   return {
     stored: (): StoredBird[] => selectStored.all(),
+    /** Birds that left after one day and up to another. */
+    outBetween: (after: string, to: string): number => selectOutBetween.get(after, to)!.birds,
     /** Birds that left last, newest first. */
     lately: (most: number): BirdOut[] => selectLately.all(most),
     takeOut: (

@@ -73,6 +73,8 @@ export function madeUpSeason(seed: number, { batches, days, window }: MadeUpSize
       frozenNow: between(0, 60),
       from,
       resting: Array(roomDays).fill(0),
+      restForgiven: Array(roomDays).fill(0),
+      freezerForgiven: Array(roomDays).fill(0),
       entering: Array(roomDays).fill(0),
       leaving: Array(roomDays).fill(all / days / 1.3),
     },

@@ -116,6 +116,8 @@ const BY_HAND: SeasonProblem = {
     frozenNow: 0,
     from: 20_000,
     resting: Array(12).fill(0),
+    restForgiven: Array(12).fill(0),
+    freezerForgiven: Array(12).fill(0),
     entering: Array(12).fill(0),
     leaving: Array(12).fill(0),
   },

@@ -1,0 +1,148 @@
+import { now } from "#app/server/clock.server.ts";
+import { flockOf } from "#app/server/day-reading.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmMeans, hourRate } from "#app/server/farm-means.server.ts";
+import { forecastDays } from "#app/server/weather.server.ts";
+import { localDayOf } from "#core/calendar/farm-time.ts";
+import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
+import type { HeldDay, LotFacts, SeasonFacts, SeasonTerms } from "#core/day/season-facts.ts";
+import { MILLIGRAMS_PER_KILOGRAM } from "#core/quantity/conversion.ts";
+import { type Setting, settingOr } from "#core/reckoning/setting.ts";
+import { SEASON_DEFAULTS as OURS, REST_DAYS } from "#core/season/season-constants.ts";
+import { SEASON_RULES, type SeasonRule, type Strength } from "#core/season/season-problem.ts";
+import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+import { RULE_PRICE, type SeasonSetting } from "#db/season/season-queries.server.ts";
+
+/** Longest that a season looks ahead, days; the weather and what people said are read so far. */
+const AHEAD_DAYS = 230;
+
+/** All that the season is worked out from, read from the file. */
+export function seasonFacts(farm: Farm): SeasonFacts {
+  const file = farmFile();
+  const today = localDayOf(now(), farm.timeZone);
+  const terms = seasonTerms(farm, file.season.setting(), today);
+  const batches = file.batches();
+  const held = heldDays(terms, batches);
+  const lots = batches
+    .map((batch) => ({ batch, birds: file.freeForDay(batch.id) }))
+    .filter(({ birds }) => birds > 0)
+    .map(({ batch, birds }) => lotFacts(farm, batch, file.story(batch.id), birds));
+  const last = file.days().at(-1);
+  const places = file.places();
+  const capacity = (is: (place: (typeof places)[number]) => boolean) =>
+    places.filter(is).reduce((sum, place) => sum + place.capacityCount, 0);
+  return {
+    today,
+    lots,
+    held,
+    people: file.people.people(),
+    personDays: file.people
+      .personDays(today, addDays(today, AHEAD_DAYS))
+      .map(({ canCome, ...day }) => ({ ...day, canCome: canCome === 1 })),
+    marks: file.season
+      .marks()
+      .map(({ priceCents, ...mark }) => ({ ...mark, priceCents: priceCents ?? undefined })),
+    bookings: file.season.bookings(),
+    pins: file.season
+      .pins()
+      .map(({ batchId, pinnedOn, birdCount }) => ({ batchId, pinnedOn, birds: birdCount })),
+    sizes: wantedSizes(),
+    terms,
+    means: farmMeans(farm),
+    cones: last?.coneCount ?? 3,
+    tablePlaces: last?.tablePlaceCount ?? 2,
+    rooms: {
+      fridge: capacity(({ kind, canFreeze }) => kind === "fridge" && canFreeze === 0),
+      freezer: capacity(({ kind }) => kind === "freezer"),
+      either: capacity(({ canFreeze }) => canFreeze === 1),
+      frozenNow: file.stores.stored().length,
+      restingNow: [],
+    },
+    dressedByYear: file.books.dressedByYear(),
+    highs: forecastDays(farm, today, AHEAD_DAYS).map(({ highCelsius }) => highCelsius),
+  };
+}
+
+export function wantedSizes(): SeasonFacts["sizes"] {
+  const kilograms = (milligrams: number | null) =>
+    milligrams === null ? undefined : milligrams / MILLIGRAMS_PER_KILOGRAM;
+  return farmFile()
+    .season.sizes()
+    .map(({ who, leastMilligrams, mostMilligrams, birdCount }) => ({
+      who,
+      leastKilograms: kilograms(leastMilligrams),
+      mostKilograms: kilograms(mostMilligrams),
+      birds: birdCount,
+    }));
+}
+
+export function lotFacts(farm: Farm, batch: Batch, story: BatchStory, birds: number): LotFacts {
+  return {
+    batchId: batch.id,
+    name: batch.name,
+    birds,
+    flock: flockOf(farm, batch, story),
+    feedCentsPerKilogram: feedPrice(story),
+  };
+}
+
+/** What the batch's last bag cost, or ours. */
+export function feedPrice({ feed }: Pick<BatchStory, "feed">): Setting {
+  const last = feed.at(-1);
+  return settingOr(
+    last ? (last.bagPriceCents * MILLIGRAMS_PER_KILOGRAM) / last.bagMilligrams : null,
+    OURS.feedCentsPerKilogram,
+  );
+}
+
+function heldDays(terms: SeasonTerms, batches: readonly Batch[]): HeldDay[] {
+  return farmFile()
+    .days()
+    .filter((day) => !day.settledEntryId)
+    .map((day) => {
+      const batch = batches.find(({ id }) => id === day.batchId)!;
+      return {
+        dayId: day.id,
+        day: day.processedOn,
+        batchId: day.batchId,
+        batchName: batch.name,
+        birds: day.birdCount,
+        cutUp: day.cutUpCount,
+        restDays: terms.restDays ?? REST_DAYS[batch.kind],
+      };
+    });
+}
+
+/** Money and limits, the farm's own where it said so. */
+export function seasonTerms(farm: Farm, setting: SeasonSetting, today: LocalDay): SeasonTerms {
+  const strengthOf = (rule: SeasonRule): Strength => {
+    const cents = setting[RULE_PRICE[rule]];
+    return cents === null ? { isFirm: true } : { isFirm: false, cents };
+  };
+  const leaving =
+    farmFile().stores.outBetween(addDays(today, -WEEKS_LOOKED_BACK * 7), today) / WEEKS_LOOKED_BACK;
+  return {
+    wholeCentsPerKilogram: settingOr(setting.wholeCentsPerKilogram, OURS.wholeCentsPerKilogram),
+    cutCentsPerKilogram: settingOr(setting.cutCentsPerKilogram, OURS.cutCentsPerKilogram),
+    oddSizeOffPercent: settingOr(setting.oddSizeOffPercent, OURS.oddSizeOffPercent),
+    leavingAWeek:
+      setting.leavingAWeekCount === null && leaving > 0
+        ? { value: leaving, provenance: "measured" }
+        : settingOr(setting.leavingAWeekCount, OURS.leavingAWeek),
+    longestLineMinutes: settingOr(setting.longestLineMinutes, OURS.longestLineMinutes),
+    leastBirds: settingOr(setting.leastBirdsCount, OURS.leastBirds),
+    centsAnHour: hourRate(farm),
+    restDays: setting.restDaysCount ?? undefined,
+    yearlyCap: setting.yearlyCapCount ?? undefined,
+    hiredThing: setting.hiredThing,
+    hireCents: setting.hireCents ?? 0,
+    mustBeBooked: setting.mustBeBooked === 1,
+    strength: Object.fromEntries(
+      SEASON_RULES.map((rule) => [rule, strengthOf(rule)]),
+    ) as SeasonTerms["strength"],
+  };
+}
+
+/** Weeks of birds sold and eaten from which their pace is read. */
+const WEEKS_LOOKED_BACK = 8;

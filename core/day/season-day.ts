@@ -1,0 +1,85 @@
+import { daysBetween, type LocalDay, weekdayOf } from "#core/calendar/local-day.ts";
+import type { DayMarkFacts, SeasonFacts } from "#core/day/season-facts.ts";
+import { crewBirds } from "#core/processing-line/crew-birds.ts";
+import { CLEAN_UP_MINUTES, PRACTICE_FACTOR, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
+import { HOT_DAY_CELSIUS } from "#core/season/season-constants.ts";
+
+/** What one day of the season is like, before any bird is put on it. */
+export interface SeasonDay {
+  readonly day: LocalDay;
+  readonly people: readonly { readonly name: string; readonly canCome: boolean; readonly why: string }[];
+  /** Pairs of practised hands. */
+  readonly hands: number;
+  /** Whole birds that they can do in the longest day the farm wants. */
+  readonly mostBirds: number;
+  readonly marks: readonly DayMarkFacts[];
+  readonly isBooked: boolean;
+  /** High of the day, °C. */
+  readonly highCelsius: number;
+  readonly isHot: boolean;
+  /** Hire, hands for set-up and clean-up, and what it costs to give the day up for other things. */
+  readonly openCents: number;
+  /** Why no bird can be put on it, if so. */
+  readonly shut: "out" | "nobody" | "not-booked" | undefined;
+}
+
+const SECONDS_A_DIP = 75;
+
+/** Reads one day of the season. */
+export function seasonDay(facts: SeasonFacts, day: LocalDay): SeasonDay {
+  const { terms, means } = facts;
+  const people = facts.people.map((person) => {
+    const said = facts.personDays.findLast(({ personId, onDay }) => personId === person.id && onDay === day);
+    const usually = (person.weekdayMask & (1 << weekdayOf(day))) !== 0;
+    return {
+      name: person.name,
+      hands: person.handsPercent / 100,
+      canCome: said?.canCome ?? usually,
+      why: said?.why ?? "",
+    };
+  });
+  const there = people.filter(({ canCome }) => canCome);
+  const hands = there.reduce((sum, person) => sum + person.hands, 0);
+  const mostBirds = crewBirds(
+    {
+      people: hands,
+      cones: facts.cones,
+      tablePlaces: facts.tablePlaces,
+      scaldAtOnce: means.scalder.scaldAtOnce,
+      pluckAtOnce: means.pluckAtOnce,
+      dipSeconds: SECONDS_A_DIP,
+      bathBirdsPerHour: Number.MAX_SAFE_INTEGER,
+      handsFactor: PRACTICE_FACTOR[means.practice],
+    },
+    terms.longestLineMinutes.value,
+  );
+  const marks = facts.marks.filter(({ fromOn, toOn }) => fromOn <= day && day <= toOn);
+  const isBooked = facts.bookings.some(
+    ({ thing, fromOn, toOn }) =>
+      thing.toLowerCase() === terms.hiredThing.toLowerCase() && fromOn <= day && day <= toOn,
+  );
+  const out = marks.filter(({ kind }) => kind === "out");
+  const highCelsius = facts.highs[daysBetween(facts.today, day)] ?? 0;
+  const setUpHours = (SET_UP_MINUTES + CLEAN_UP_MINUTES) / 60;
+  return {
+    day,
+    people: people.map(({ name, canCome, why }) => ({ name, canCome, why })),
+    hands,
+    mostBirds,
+    marks,
+    isBooked,
+    highCelsius,
+    isHot: highCelsius >= HOT_DAY_CELSIUS,
+    openCents:
+      terms.hireCents +
+      Math.round(setUpHours * there.length * terms.centsAnHour.value) +
+      out.reduce((sum, { priceCents = 0 }) => sum + priceCents, 0),
+    shut: out.some(({ priceCents }) => priceCents === undefined)
+      ? "out"
+      : mostBirds < 1
+        ? "nobody"
+        : terms.mustBeBooked && terms.hiredThing !== "" && !isBooked
+          ? "not-booked"
+          : undefined,
+  };
+}

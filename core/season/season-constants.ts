@@ -1,0 +1,33 @@
+import type { BirdKind } from "#core/growth/bird-kind.ts";
+
+/** Ages between which a kind is worth a day, days: before the first too small, after the last off its legs or too old. Choice. See docs/sources.md#season. */
+export const AGE_WINDOW_DAYS: Readonly<
+  Record<BirdKind, { readonly earliest: number; readonly latest: number }>
+> = {
+  fast: { earliest: 42, latest: 63 },
+  slow: { earliest: 63, latest: 98 },
+  mature: { earliest: 84, latest: 154 },
+};
+
+/** Days past the latest age for which a day may still be proposed, at a price, where that rule is a wish. Choice. */
+export const LATE_GRACE_DAYS = 14;
+
+/** Days for which a kind lies in the fridge before it is frozen. Choice within 24 to 72 h. See docs/sources.md#season. */
+export const REST_DAYS: Readonly<Record<BirdKind, number>> = { fast: 1, slow: 2, mature: 3 };
+
+/** Room of a cut-up bird in the freezer against a whole one. Choice. */
+export const CUT_FREEZER_ROOM = 0.75;
+
+/** From this high on birds suffer in crates and flies are bad; the day should be early or another. Choice. See docs/sources.md#season. */
+export const HOT_DAY_CELSIUS = 29;
+
+/** Where a farm has said nothing. Money in US cents stands for the farm's own. Choices. See docs/sources.md#season. */
+export const SEASON_DEFAULTS = {
+  wholeCentsPerKilogram: 1102,
+  cutCentsPerKilogram: 1433,
+  oddSizeOffPercent: 15,
+  leavingAWeek: 2,
+  longestLineMinutes: 300,
+  leastBirds: 8,
+  feedCentsPerKilogram: 84,
+} as const;

@@ -1,0 +1,89 @@
+import { type Broken, checkSeason } from "#core/season/season-check.ts";
+import type { Placement, SeasonAnswer, SeasonProblem } from "#core/season/season-problem.ts";
+
+/** What it comes to if the birds of a lot on a day go to another day and nothing else changes. */
+export interface Move {
+  readonly lot: number;
+  readonly fromDay: number;
+  readonly toDay: number;
+  readonly birds: number;
+  /** Better if more than 0, cents, wishes given up counted in. */
+  readonly cents: number;
+  /** Rules that it breaks, and did not before. */
+  readonly breaks: readonly Broken[];
+  /** Rules that were broken and no longer are. */
+  readonly mends: readonly Broken[];
+  readonly answer: SeasonAnswer;
+}
+
+/** One move; undefined if the birds are too young or too old on that day, or nobody can hold it. */
+export function moveOf(
+  problem: SeasonProblem,
+  answer: SeasonAnswer,
+  lot: number,
+  fromDay: number,
+  toDay: number,
+): Move | undefined {
+  const moving = answer.placements.filter((one) => one.lot === lot && one.day === fromDay);
+  const options = problem.lots[lot]?.options ?? [];
+  if (
+    moving.length === 0 ||
+    !moving.every(({ way }) => options.some((one) => one.day === toDay && one.way === way))
+  )
+    return undefined;
+  const staying = answer.placements.filter((one) => !moving.includes(one));
+  const moved = { placements: merged([...staying, ...moving.map((one) => ({ ...one, day: toDay }))]) };
+  // A pin goes with the birds that it holds: moving them is saying something else.
+  const repinned = {
+    ...problem,
+    pins: problem.pins.filter((pin) => pin.lot !== lot || (pin.day !== fromDay && pin.day !== toDay)),
+  };
+  const before = checkSeason(repinned, answer);
+  const after = checkSeason(repinned, moved);
+  return {
+    lot,
+    fromDay,
+    toDay,
+    birds: moving.reduce((sum, { birds }) => sum + birds, 0),
+    cents: after.cents - before.cents,
+    breaks: beyond(after.broken, before.broken),
+    mends: beyond(before.broken, after.broken),
+    answer: moved,
+  };
+}
+
+/** Every day to which the birds of a lot on a day could go, in the order of the days. */
+export function movesOf(problem: SeasonProblem, answer: SeasonAnswer, lot: number, fromDay: number): Move[] {
+  const days = [...new Set((problem.lots[lot]?.options ?? []).map(({ day }) => day))];
+  return days
+    .filter((day) => day !== fromDay)
+    .map((day) => moveOf(problem, answer, lot, fromDay, day))
+    .filter((move) => move !== undefined)
+    .toSorted((one, other) => one.toDay - other.toDay);
+}
+
+/** The best of moves that break no firm rule. */
+export function nextBest(moves: readonly Move[]): Move | undefined {
+  const allowed = moves.filter(({ breaks }) => !breaks.some(({ isFirm }) => isFirm));
+  return allowed.toSorted((one, other) => other.cents - one.cents)[0];
+}
+
+function merged(placements: readonly Placement[]): Placement[] {
+  const sums = new Map<string, Placement>();
+  for (const one of placements) {
+    const key = `${one.lot} ${one.day} ${one.way}`;
+    sums.set(key, { ...one, birds: one.birds + (sums.get(key)?.birds ?? 0) });
+  }
+  return [...sums.values()];
+}
+
+/** Broken rules of one list that are not in another, or go further there. */
+function beyond(these: readonly Broken[], those: readonly Broken[]): Broken[] {
+  return these.filter(
+    (one) =>
+      !those.some(
+        (other) =>
+          other.rule === one.rule && other.day === one.day && other.lot === one.lot && other.by >= one.by,
+      ),
+  );
+}

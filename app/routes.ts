@@ -14,6 +14,9 @@ export default [
   route("batches/:batchId/weigh-in", "batches/record-weigh-in.tsx"),
 
   route("season", "season/season.tsx"),
+  route("season/set", "season/set-season.ts"),
+  route("season/stop", "season/stop-season.ts"),
+  route("season/pin", "season/pin-birds.ts"),
 
   route("days", "days/days.tsx"),
   route("days/new", "days/plan/new-day.tsx"),

@@ -6,11 +6,17 @@ import { asPoundsAndOunces, type entryMaker, must } from "#demo/demo-file.ts";
 import { luckFrom } from "#demo/luck.ts";
 
 interface BatchHistory {
+  /** Written down on this day; on that of the hatch if absent. */
+  readonly madeOn?: string;
   readonly batch: NewBatch;
   readonly losses: readonly [day: string, birds: number, cause: string][];
   readonly feed: readonly [day: string, bags: number, priceCents: number][];
   readonly bagsLeft: readonly [day: string, bags: number] | undefined;
   readonly costs: readonly [day: string, what: string, cents: number][];
+  readonly notes?: readonly [day: string, kind: "note" | "vaccine", note: string][];
+  readonly moves?: readonly [day: string, birds: number, from: string, to: string][];
+  /** How much more mixed they are than usual; 1 if absent. */
+  readonly cvFactor?: number;
   /** Days of weighing, how many birds, and how they stand against the kind's curve. */
   readonly weighIns: readonly [day: string, birds: number, scale: number][];
 }
@@ -71,7 +77,10 @@ const HISTORIES: readonly BatchHistory[] = [
     ],
     bagsLeft: undefined,
     costs: [["2026-06-01", "bedding", 1400]],
+    notes: [["2026-09-10", "note", "from 3 to 6 lb, the small ones get pushed off"]],
+    moves: [["2026-07-05", 23, "", "orchard"]],
     weighIns: [["2026-09-10", 8, 0.96]],
+    cvFactor: 1.7,
   },
   {
     batch: {
@@ -99,6 +108,14 @@ const HISTORIES: readonly BatchHistory[] = [
       ["2026-06-25", "bedding", 3600],
       ["2026-06-27", "vaccine", 1150],
     ],
+    notes: [
+      ["2026-06-27", "vaccine", "at the hatchery, all of them"],
+      ["2026-08-30", "note", "second feeder, they spill less"],
+    ],
+    moves: [
+      ["2026-07-24", 58, "", "east pen"],
+      ["2026-08-15", 29, "east pen", "west pen"],
+    ],
     weighIns: [
       ["2026-08-08", 10, 1.0],
       ["2026-08-22", 10, 1.02],
@@ -106,12 +123,30 @@ const HISTORIES: readonly BatchHistory[] = [
       ["2026-09-12", 12, 1.03],
     ],
   },
+  {
+    batch: {
+      name: "White 26-D",
+      kind: "fast",
+      maleSharePermille: 500,
+      hatchedOn: "2026-09-21",
+      orderedCount: 80,
+      arrivedCount: 80,
+      awaitedOn: "2026-09-22",
+      chickCostCents: 20_640,
+    },
+    madeOn: "2026-09-02",
+    losses: [],
+    feed: [],
+    bagsLeft: undefined,
+    costs: [],
+    weighIns: [],
+  },
 ];
 
 /** The farm's batches with all that was written down of them until the demo begins. */
 export function makeDemoBatches(file: FarmFile, entry: ReturnType<typeof entryMaker>): void {
   for (const history of HISTORIES) {
-    must(file.addBatch(entry(history.batch.hatchedOn), history.batch));
+    must(file.addBatch(entry(history.madeOn ?? history.batch.hatchedOn), history.batch));
     const { id } = file.batches().find(({ name }) => name === history.batch.name)!;
     for (const [day, birdCount, cause] of history.losses)
       must(file.recordLoss(entry(day), id, { lostOn: day, birdCount, cause }));
@@ -132,6 +167,10 @@ export function makeDemoBatches(file: FarmFile, entry: ReturnType<typeof entryMa
     }
     for (const [day, what, amountCents] of history.costs)
       must(file.recordCost(entry(day), id, { spentOn: day, what, amountCents }));
+    for (const [day, kind, note] of history.notes ?? [])
+      must(file.recordNote(entry(day), id, { notedOn: day, kind, note }));
+    for (const [movedOn, birdCount, fromPen, toPen] of history.moves ?? [])
+      must(file.recordPenMove(entry(movedOn), id, { movedOn, birdCount, fromPen, toPen }));
     weigh(file, entry, id, history);
   }
 }
@@ -141,7 +180,7 @@ function weigh(
   file: FarmFile,
   entry: ReturnType<typeof entryMaker>,
   id: number,
-  { batch, weighIns }: BatchHistory,
+  { batch, weighIns, cvFactor = 1 }: BatchHistory,
 ): void {
   const luck = luckFrom(id);
   for (const [day, birds, scale] of weighIns) {
@@ -153,7 +192,9 @@ function weigh(
     };
     const { live, cv } = flockOn(day, flock);
     const weighings = Array.from({ length: birds }, () => {
-      const { milligrams, asTyped } = asPoundsAndOunces(live.value * scale * (1 + cv * luck.normal()));
+      const { milligrams, asTyped } = asPoundsAndOunces(
+        live.value * scale * (1 + cvFactor * cv * luck.normal()),
+      );
       return { weighedOn: day, liveWeightMilligrams: milligrams, asTyped };
     });
     must(file.recordWeighings(entry(day), id, weighings));

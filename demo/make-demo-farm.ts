@@ -3,6 +3,7 @@ import type { FarmFile } from "#db/farm-file.server.ts";
 import { makeDemoBatches } from "#demo/demo-batches.ts";
 import { makeDemoDays } from "#demo/demo-days.ts";
 import { DEMO_ZONE, type entryMaker, must, entryMaker as newEntryMaker } from "#demo/demo-file.ts";
+import { makeDemoSeason } from "#demo/demo-season.ts";
 
 /** Fills an empty file with Harrow & Lark, a made-up hill farm. All of it or nothing. */
 export function makeDemoFarm(file: FarmFile): void {
@@ -13,6 +14,7 @@ export function makeDemoFarm(file: FarmFile): void {
     makeDemoBatches(file, entry);
     makeDemoDays(file, entry);
     makePast(file, entry);
+    makeDemoSeason(file, entry);
   });
 }
 
@@ -62,8 +64,8 @@ function makeKitAndPlaces(file: FarmFile, entry: ReturnType<typeof entryMaker>):
     must(file.addKit(entry("2026-03-01"), { name, priceCents, ...life }));
   const places = [
     ["Fridge, or freezer", "fridge", 30, 1],
-    ["Barn chest", "freezer", 60, 0],
-    ["House upright", "freezer", 20, 0],
+    ["Barn chest", "freezer", 40, 0],
+    ["House upright", "freezer", 16, 0],
   ] as const;
   for (const [name, kind, capacityCount, canFreeze] of places)
     must(file.addPlace(entry("2026-03-01"), { name, kind, capacityCount, canFreeze }));

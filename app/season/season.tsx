@@ -1,139 +1,66 @@
-import { Link } from "react-router";
-import { planOf, progressOf } from "#app/server/day-reading.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
-import { placeOf } from "#app/server/farm-means.server.ts";
-import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
-import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
-import { useShow } from "#app/ui/use-show.tsx";
-import { startOfDay } from "#core/calendar/farm-time.ts";
-import { skyBetween } from "#core/sky/farm-sky.ts";
+import { useEffect } from "react";
+import { useRevalidator } from "react-router";
+import { SeasonLots, SeasonMoney } from "#app/season/season-margin.tsx";
+import { seasonView } from "#app/season/season-view.server.ts";
+import { SkyCalendar } from "#app/season/sky-calendar.tsx";
+import { requireFarm } from "#app/server/farm-file.server.ts";
+import { newEntryId } from "#app/server/submitted.server.ts";
+import { ButtonLink, Notice } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/season.ts";
 
 export const meta = () => [{ title: "Season · Pale Morning" }];
 
-const HOUR = 3_600_000;
-
 export function loader() {
-  const farm = requireFarm();
-  const file = farmFile();
-  const place = placeOf(farm);
-  const days = file.days();
-  const set = days.map((day) => {
-    const batch = file.batch(day.batchId)!;
-    const { plan } = planOf(farm, batch, day);
-    const midnight = startOfDay(day.processedOn, day.timeZone);
-    const { startedAt, lastBirdAt } = progressOf(day);
-    const ran = startedAt === undefined || lastBirdAt === undefined ? undefined : { startedAt, lastBirdAt };
-    return {
-      day,
-      batchName: batch.name,
-      ran,
-      sky: skyBetween(midnight + 4 * HOUR, midnight + 22 * HOUR, place),
-      evenChanceAt: plan.line.evenChanceAt.value,
-      nineInTenAt: plan.line.nineInTenAt.value,
-    };
-  });
-  const waiting = file
-    .batches()
-    .map((batch) => ({ id: batch.id, name: batch.name, freeCount: file.freeForDay(batch.id) }))
-    .filter(({ freeCount }) => freeCount > 0);
-  return {
-    toCome: set.filter(({ day }) => !day.settledEntryId),
-    past: set.filter(({ day }) => day.settledEntryId),
-    waiting,
-  };
+  const view = seasonView(requireFarm());
+  return { view, entryIds: view.lots.map(newEntryId) };
 }
 
-export default function Season({ loaderData: { toCome, past, waiting } }: Route.ComponentProps) {
-  const isEmpty = toCome.length + past.length === 0;
-  return (
-    <Page>
-      <PageHead title="Season" line="the set days in their order, each on its own sky" />
-      {isEmpty && (
-        <EmptyPlace
-          heading="No day is set yet"
-          action={
-            <ButtonLink to={waiting[0] ? "/days/new" : "/batches"}>
-              {waiting[0] ? "Set the first day" : "To the batches"}
-            </ButtonLink>
-          }
-        >
-          <p>
-            Here the season's days stand under each other, so that you see whether the work still ends in
-            daylight as the evenings draw in.
-          </p>
-        </EmptyPlace>
-      )}
-      {toCome.length > 0 && <Skies heading="To come" rows={toCome} />}
-      {waiting.length > 0 && !isEmpty && (
-        <Sheet heading="Birds without a day">
-          <ul className="flex flex-wrap gap-3">
-            {waiting.map(({ id, name, freeCount }) => (
-              <li key={id}>
-                <ButtonLink kind="plain" to={`/days/new?batch=${id}`}>
-                  {name}: {plural(freeCount, "bird")}
-                </ButtonLink>
-              </li>
-            ))}
-          </ul>
-        </Sheet>
-      )}
-      {past.length > 0 && <Skies heading="Settled" rows={past} />}
-    </Page>
-  );
-}
+/** How often a page asks how far the season is, while it is being worked out. */
+const ASK_MILLISECONDS = 400;
 
-type Row = Route.ComponentProps["loaderData"]["toCome"][number];
-
-function Skies({ heading, rows }: { heading: string; rows: readonly Row[] }) {
-  const show = useShow();
+export default function Season({ loaderData: { view, entryIds } }: Route.ComponentProps) {
+  const { revalidate } = useRevalidator();
+  const { isWorking } = view.job;
+  useEffect(() => {
+    if (!isWorking) return;
+    const timer = setInterval(() => void revalidate(), ASK_MILLISECONDS);
+    return () => clearInterval(timer);
+  }, [isWorking, revalidate]);
   return (
-    <Sheet heading={heading}>
-      <ol className="grid gap-4">
-        {rows.map(({ day, batchName, sky, ran, evenChanceAt, nineInTenAt }) => (
-          <li key={day.id} className="grid gap-1">
-            <p className="flex flex-wrap items-baseline justify-between gap-x-4">
-              <Link
-                to={`/days/${day.id}`}
-                className="font-display text-lg underline decoration-rule underline-offset-4"
-              >
-                {show.longDay(day.processedOn)}
-              </Link>
-              <span className="text-soft">
-                {plural(day.birdCount, "bird")} of {batchName}
-              </span>
-            </p>
-            <SkyRibbon
-              sky={sky}
-              marks={
-                ran
-                  ? [
-                      { at: ran.startedAt, label: "Started" },
-                      { at: ran.lastBirdAt, label: "Last bird chilled" },
-                    ]
-                  : [
-                      { at: day.startAt, label: "First bird" },
-                      { at: evenChanceAt, label: "Even chance done" },
-                    ]
-              }
-              spans={
-                ran
-                  ? [{ from: ran.startedAt, to: ran.lastBirdAt, strength: "full" }]
-                  : [
-                      { from: day.startAt, to: evenChanceAt, strength: "full" },
-                      { from: evenChanceAt, to: nineInTenAt, strength: "half" },
-                    ]
-              }
-              sentence={
-                ran
-                  ? `Started ${show.time(ran.startedAt)}, last bird chilled ${show.time(ran.lastBirdAt)}.`
-                  : `First bird ${show.time(day.startAt)}, planned to be done about ${show.time(evenChanceAt)}.`
-              }
-            />
-          </li>
-        ))}
-      </ol>
-    </Sheet>
+    <div className="grid gap-3 p-4 md:px-5 md:py-3">
+      <header className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
+        <h1 className="text-3xl">Season</h1>
+        <nav aria-label="What binds the season" className="flex flex-wrap gap-2">
+          <ButtonLink kind="plain" to="/season/people">
+            People
+          </ButtonLink>
+          <ButtonLink kind="plain" to="/season/dates">
+            Dates and weather
+          </ButtonLink>
+          <ButtonLink kind="plain" to="/season/rules">
+            Prices and rules
+          </ButtonLink>
+          <ButtonLink kind="plain" to="/season/chicks">
+            How many chicks
+          </ButtonLink>
+          <ButtonLink kind="plain" to="/season/calendar.ics" reloadDocument>
+            Calendar file
+          </ButtonLink>
+        </nav>
+      </header>
+      {view.peopleCount === 0 && (
+        <Notice>Say who helps and when they can come, under People: without hands no day can be held.</Notice>
+      )}
+      <div className="grid items-start gap-4 lg:grid-cols-4">
+        <div className="min-w-0 lg:col-span-3">
+          <SkyCalendar {...view} />
+        </div>
+        <div className="grid gap-4">
+          <SeasonMoney view={view} />
+          <SeasonLots lots={view.lots} entryIds={entryIds} />
+        </div>
+      </div>
+      <noscript>{isWorking && <meta httpEquiv="refresh" content="2" />}</noscript>
+    </div>
   );
 }

@@ -1,5 +1,5 @@
 import { now } from "#app/server/clock.server.ts";
-import { flockOf } from "#app/server/day-reading.server.ts";
+import { flockOf, progressOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { farmMeans, hourRate } from "#app/server/farm-means.server.ts";
 import { forecastDays } from "#app/server/weather.server.ts";
@@ -52,6 +52,7 @@ export function seasonFacts(farm: Farm): SeasonFacts {
     means: farmMeans(farm),
     cones: last?.coneCount ?? 3,
     tablePlaces: last?.tablePlaceCount ?? 2,
+    ownBirdsPerPersonHour: ownPace(),
     rooms: {
       fridge: capacity(({ kind, canFreeze }) => kind === "fridge" && canFreeze === 0),
       freezer: capacity(({ kind }) => kind === "freezer"),
@@ -143,6 +144,26 @@ export function seasonTerms(farm: Farm, setting: SeasonSetting, today: LocalDay)
     ) as SeasonTerms["strength"],
   };
 }
+
+/** Birds for one person in an hour over the last settled days, from first tap to last bird, breaks counted in. */
+function ownPace(): number | undefined {
+  const settled = farmFile()
+    .days()
+    .filter((day) => day.settledEntryId)
+    .slice(-DAYS_LOOKED_BACK);
+  let birds = 0;
+  let personHours = 0;
+  for (const day of settled) {
+    const { startedAt, lastBirdAt, done } = progressOf(day);
+    if (startedAt === undefined || lastBirdAt === undefined) continue;
+    birds += done;
+    personHours += (day.peopleCount * (lastBirdAt - startedAt)) / 3_600_000;
+  }
+  return personHours > 0 ? birds / personHours : undefined;
+}
+
+/** Settled days from which the farm's own pace is read: late enough to be like the next. */
+const DAYS_LOOKED_BACK = 4;
 
 /** Weeks of birds sold and eaten from which their pace is read. */
 const WEEKS_LOOKED_BACK = 8;

@@ -53,7 +53,8 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
     const step = 10 ** ounceDigits;
     const ounces = Math.round((milligrams / MILLIGRAMS_PER_OUNCE) * step) / step;
     const pounds = Math.floor(ounces / 16 + 1e-9);
-    return `${pounds} lb ${trimmed(ounces - pounds * 16, ounceDigits)} oz`;
+    const rest = `${trimmed(ounces - pounds * 16, ounceDigits)} oz`;
+    return pounds === 0 ? rest : `${pounds} lb ${rest}`;
   }
 
   /** A lot of something: feed, ice, cuts. */

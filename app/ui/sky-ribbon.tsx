@@ -1,7 +1,7 @@
-import { interpolateLab } from "d3-interpolate";
 import { scaleLinear } from "d3-scale";
 import { useId } from "react";
 import { placeLabels, type RibbonMark } from "#app/ui/ribbon-layout.ts";
+import { skyColor } from "#app/ui/sky-color.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { localHours } from "#core/calendar/farm-time.ts";
 import type { Sky } from "#core/sky/farm-sky.ts";
@@ -20,13 +20,6 @@ interface SkyRibbonProps {
   /** What it shows, in a sentence, for those who don't see it. */
   sentence: string;
 }
-
-/** Colours of the sky by the sun's height in degrees: night, blue hour, dawn, morning, day. */
-const skyColor = scaleLinear<string>()
-  .domain([-18, -10, -6, -3, 0, 4, 10, 40])
-  .range(["#1f2c37", "#2e4257", "#55617f", "#b98a8c", "#eeb68a", "#f3dcb4", "#dfe9ea", "#cfe0e8"])
-  .interpolate(interpolateLab)
-  .clamp(true);
 
 /** A time axis painted with the real sky over the farm. Three widths, of which a screen shows the one that fits. */
 export function SkyRibbon(props: SkyRibbonProps) {

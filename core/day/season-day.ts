@@ -10,7 +10,7 @@ export interface SeasonDay {
   readonly people: readonly { readonly name: string; readonly canCome: boolean; readonly why: string }[];
   /** Pairs of practised hands. */
   readonly hands: number;
-  /** Whole birds that they can do in the longest day the farm wants. */
+  /** Whole birds that they can do in the longest day the farm wants: by the stations, and no more than its own days show. */
   readonly mostBirds: number;
   readonly marks: readonly DayMarkFacts[];
   readonly isBooked: boolean;
@@ -40,7 +40,7 @@ export function seasonDay(facts: SeasonFacts, day: LocalDay): SeasonDay {
   });
   const there = people.filter(({ canCome }) => canCome);
   const hands = there.reduce((sum, person) => sum + person.hands, 0);
-  const mostBirds = crewBirds(
+  const byStations = crewBirds(
     {
       people: hands,
       cones: facts.cones,
@@ -53,6 +53,9 @@ export function seasonDay(facts: SeasonFacts, day: LocalDay): SeasonDay {
     },
     terms.longestLineMinutes.value,
   );
+  const ownPace = facts.ownBirdsPerPersonHour ?? Number.POSITIVE_INFINITY;
+  const byOwnDays = Math.floor((ownPace * hands * terms.longestLineMinutes.value) / 60);
+  const mostBirds = hands < 1 ? 0 : Math.min(byStations, byOwnDays);
   const marks = facts.marks.filter(({ fromOn, toOn }) => fromOn <= day && day <= toOn);
   const isBooked = facts.bookings.some(
     ({ thing, fromOn, toOn }) =>

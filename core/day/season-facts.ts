@@ -95,6 +95,8 @@ export interface SeasonFacts {
   /** Kit of the last day, or ours. */
   readonly cones: number;
   readonly tablePlaces: number;
+  /** What the farm's own settled days came to, birds for one person in an hour; undefined before the first. */
+  readonly ownBirdsPerPersonHour: number | undefined;
   readonly rooms: {
     readonly fridge: number;
     readonly freezer: number;

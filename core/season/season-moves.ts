@@ -9,10 +9,10 @@ export interface Move {
   readonly birds: number;
   /** Better if more than 0, cents, wishes given up counted in. */
   readonly cents: number;
-  /** Rules that it breaks, and did not before. */
-  readonly breaks: readonly Broken[];
-  /** Rules that were broken and no longer are. */
-  readonly mends: readonly Broken[];
+  /** Rules that it breaks further than before. */
+  readonly breaks: readonly RuleSum[];
+  /** Rules that were broken further before. */
+  readonly mends: readonly RuleSum[];
   readonly answer: SeasonAnswer;
 }
 
@@ -46,8 +46,8 @@ export function moveOf(
     toDay,
     birds: moving.reduce((sum, { birds }) => sum + birds, 0),
     cents: after.cents - before.cents,
-    breaks: beyond(after.broken, before.broken),
-    mends: beyond(before.broken, after.broken),
+    breaks: further(after.broken, before.broken),
+    mends: further(before.broken, after.broken),
     answer: moved,
   };
 }
@@ -77,13 +77,45 @@ function merged(placements: readonly Placement[]): Placement[] {
   return [...sums.values()];
 }
 
-/** Broken rules of one list that are not in another, or go further there. */
-function beyond(these: readonly Broken[], those: readonly Broken[]): Broken[] {
-  return these.filter(
-    (one) =>
-      !those.some(
-        (other) =>
-          other.rule === one.rule && other.day === one.day && other.lot === one.lot && other.by >= one.by,
-      ),
-  );
+/** All that is broken of one rule: birds, or birds times nights, and over how many days or lots. */
+export interface RuleSum {
+  readonly rule: Broken["rule"];
+  readonly isFirm: boolean;
+  readonly by: number;
+  /** The most on one day or of one lot. */
+  readonly most: number;
+  readonly times: number;
+  readonly cents: number;
+  readonly firstDay: number | undefined;
+  readonly lot: number | undefined;
 }
+
+/** What is broken, a row a rule. */
+export function ruleSums(broken: readonly Broken[]): RuleSum[] {
+  return [...new Set(broken.map(({ rule }) => rule))].map((rule) => {
+    const these = broken.filter((one) => one.rule === rule);
+    const days = these.flatMap(({ day }) => (day === undefined ? [] : [day]));
+    return {
+      rule,
+      isFirm: these.some(({ isFirm }) => isFirm),
+      by: these.reduce((sum, { by }) => sum + by, 0),
+      most: Math.max(...these.map(({ by }) => by)),
+      times: these.length,
+      cents: these.reduce((sum, { cents }) => sum + cents, 0),
+      firstDay: days.length > 0 ? Math.min(...days) : undefined,
+      lot: these[0]!.lot,
+    };
+  });
+}
+
+/** By how much further rules are broken in one list than in another, day by day and lot by lot. */
+function further(these: readonly Broken[], those: readonly Broken[]): RuleSum[] {
+  const differences = these.map((one) => {
+    const other = those.find(({ rule, day, lot }) => rule === one.rule && day === one.day && lot === one.lot);
+    return { ...one, by: one.by - (other?.by ?? 0), cents: one.cents - (other?.cents ?? 0) };
+  });
+  return ruleSums(differences.filter(({ by }) => by > LEAST_DIFFERENCE));
+}
+
+/** Less than this of a bird is no difference to speak of. */
+const LEAST_DIFFERENCE = 0.5;

@@ -1,0 +1,93 @@
+import { addDays } from "#core/calendar/local-day.ts";
+import { milligramsFromPounds } from "#core/quantity/conversion.ts";
+import type { FarmFile } from "#db/farm-file.server.ts";
+import { type entryMaker, must } from "#demo/demo-file.ts";
+
+type MakeEntry = ReturnType<typeof entryMaker>;
+
+const [MONDAY, TUESDAY, WEDNESDAY, THURSDAY, FRIDAY, SATURDAY, SUNDAY] = [1, 2, 4, 8, 16, 32, 64];
+const centsPerKilogram = (centsPerPound: number) => Math.round(centsPerPound / 0.45359237);
+
+const PEOPLE = [
+  ["Maren", FRIDAY | SATURDAY, 110],
+  ["Tobias", WEDNESDAY | SATURDAY, 100],
+  ["Ines", SATURDAY, 100],
+  ["Juno", FRIDAY | SATURDAY | SUNDAY, 80],
+  ["Oskar", SATURDAY | SUNDAY, 50],
+  ["Pell", MONDAY | TUESDAY | WEDNESDAY | THURSDAY | FRIDAY | SATURDAY, 60],
+] as const;
+
+/** People, prices, rules, bookings and days that are out, as they stood on the morning of the demo. */
+export function makeDemoSeason(file: FarmFile, entry: MakeEntry): void {
+  for (const [name, weekdayMask, handsPercent] of PEOPLE)
+    must(file.people.addPerson(entry("2026-04-02"), { name, weekdayMask, handsPercent }));
+  const person = (name: string) => file.people.people().find((one) => one.name === name)!.id;
+  const away = [
+    ["Ines", "2026-09-26", "her sister's wedding"],
+    ["Tobias", "2026-11-07", "in the woods, the whole weekend"],
+    ["Juno", "2026-10-16", "exam"],
+  ] as const;
+  for (const [name, onDay, why] of away)
+    must(file.people.sayDay(entry("2026-09-01"), { personId: person(name), onDay, canCome: 0, why }));
+
+  file.season.saveSetting(
+    {
+      wholeCentsPerKilogram: centsPerKilogram(525),
+      cutCentsPerKilogram: centsPerKilogram(690),
+      oddSizeOffPercent: 15,
+      leavingAWeekCount: null,
+      longestLineMinutes: 300,
+      leastBirdsCount: 8,
+      restDaysCount: null,
+      yearlyCapCount: 1000,
+      hiredThing: "Drum plucker",
+      hireCents: 3500,
+      mustBeBooked: 1,
+      everyonePlacedCents: 1500,
+      latestAgeCents: 500,
+      crewCents: null,
+      leastBirdsCents: 400,
+      restRoomCents: 60,
+      freezerRoomCents: 20,
+      yearlyCapCents: null,
+    },
+    0,
+  );
+  const sizes = [
+    ["the inn", 2.75, 3.75, 20],
+    ["the gate", 3.75, 5.5, 60],
+  ] as const;
+  for (const [who, least, most, birdCount] of sizes)
+    must(
+      file.season.addSize(entry("2026-04-02"), {
+        who,
+        leastMilligrams: milligramsFromPounds(least),
+        mostMilligrams: milligramsFromPounds(most),
+        birdCount,
+      }),
+    );
+  for (const day of ["2026-09-19", "2026-10-03", "2026-10-17", "2026-10-31", "2026-11-14", "2026-11-21"])
+    must(file.season.addBooking(entry("2026-08-20"), { thing: "Drum plucker", fromOn: day, toOn: day }));
+  const marks = [
+    ["2026-10-10", "out", "Harvest market, all day"],
+    ["2026-11-26", "out", "Holiday, the house is full"],
+    ["2026-09-26", "market", "Gate day"],
+    ["2026-10-24", "market", "Gate day"],
+    ["2026-11-21", "market", "Gate day"],
+  ] as const;
+  for (const [day, kind, what] of marks)
+    must(file.season.addMark(entry("2026-08-20"), { fromOn: day, toOn: day, kind, what, priceCents: null }));
+  const spells = [
+    ["2026-07-12", 5, 28.5, "heat wave"],
+    ["2026-10-04", 3, 3, "first cold nights"],
+  ] as const;
+  for (const [fromOn, days, celsius, what] of spells)
+    must(
+      file.season.addSpell(entry("2026-09-16"), {
+        fromOn,
+        toOn: addDays(fromOn, days - 1),
+        meanMillicelsius: celsius * 1000,
+        what,
+      }),
+    );
+}

@@ -1,5 +1,15 @@
 import { z } from "zod";
-import { amount, choice, localDay, money, optional, weight, wholeNumber, words } from "#app/ui/read-field.ts";
+import {
+  amount,
+  choice,
+  localDay,
+  money,
+  optional,
+  tick,
+  weight,
+  wholeNumber,
+  words,
+} from "#app/ui/read-field.ts";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
 import { LIVE_RANGE_KILOGRAMS } from "#core/packing/carcass-range.ts";
 import { MILLIGRAMS_PER_KILOGRAM } from "#core/quantity/conversion.ts";
@@ -35,7 +45,7 @@ export const newBatchForm = z
   });
 
 /** A day on which something happened to a batch: not before its hatch, not after today. */
-const happenedOn = ({ today, hatchedOn }: FormSetting) =>
+export const happenedOn = ({ today, hatchedOn }: FormSetting) =>
   localDay({
     ask: "Say on which day",
     from: { day: hatchedOn, problem: `They hatched on ${hatchedOn}; choose a day from then on` },
@@ -116,7 +126,7 @@ function manyWeights(unitSystem: UnitSystem) {
 }
 
 export const weighInForm = (setting: FormSetting) =>
-  z.object({ weighedOn: happenedOn(setting), weights: manyWeights(setting.unitSystem) });
+  z.object({ weighedOn: happenedOn(setting), weights: manyWeights(setting.unitSystem), isSure: tick });
 
 /** Feed left in bags of a size, as milligrams. */
 export const bagsToMilligrams = (bags: number, bagMilligrams: number): number =>

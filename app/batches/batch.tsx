@@ -1,18 +1,25 @@
-import { Form, Link } from "react-router";
-import { type StoryLine, storyLines } from "#app/batches/story-lines.ts";
-import { now } from "#app/server/clock.server.ts";
-import { flockOf, requireBatch } from "#app/server/day-reading.server.ts";
+import { Form, Link, redirect } from "react-router";
+import { happenedOn } from "#app/batches/batch-forms.ts";
+import { batchView } from "#app/batches/batch-view.server.ts";
+import { loadFactPage } from "#app/batches/fact-page.server.ts";
+import { GrowthChart } from "#app/batches/growth-chart.tsx";
+import { storyLineForm } from "#app/batches/story-line.ts";
+import { StorySheet } from "#app/batches/story-sheet.tsx";
+import { TakeSome, type TakeSomeView } from "#app/batches/take-some.tsx";
+import { Recommended, WhenTable } from "#app/batches/when-sheet.tsx";
+import { writeLine } from "#app/batches/write-line.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { submitted } from "#app/server/submitted.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { Button, ButtonLink, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
-import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { KIND_WORDS } from "#app/ui/words.ts";
-import { localDayOf } from "#core/calendar/farm-time.ts";
 import { isLocalDay } from "#core/calendar/local-day.ts";
-import { flockOn } from "#core/growth/flock-forecast.ts";
+import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
+import { takeBiggest } from "#core/growth/take-biggest.ts";
 import { input, reckoning } from "#core/reckoning/reckoning.ts";
+import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { Route } from "./+types/batch.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -21,13 +28,30 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 
 export function loader({ params, request }: Route.LoaderArgs) {
   const farm = requireFarm();
-  const batch = requireBatch(params.batchId);
-  const today = localDayOf(now(), farm.timeZone);
-  const asked = new URL(request.url).searchParams.get("on") ?? today;
+  const { batch, setting, entryId } = loadFactPage(params.batchId);
+  const { searchParams } = new URL(request.url);
+  const asked = searchParams.get("on") ?? setting.today;
   const isOnRead = isLocalDay(asked) && asked >= batch.hatchedOn && asked <= "2099-12-31";
-  const on = isOnRead ? asked : today;
+  const on = isOnRead ? asked : setting.today;
   const story = farmFile().story(batch.id);
-  const alive = reckoning({
+  const view = batchView(farm, batch, story, on);
+  return {
+    batch,
+    story,
+    setting,
+    entryId,
+    asked,
+    isOnRead,
+    on,
+    alive: aliveOf(batch),
+    view,
+    some: takeSomeView(batch, view.forecast, on, searchParams.get("biggest") ?? ""),
+    freeCount: farmFile().freeForDay(batch.id),
+  };
+}
+
+function aliveOf(batch: Batch) {
+  return reckoning({
     value: batch.aliveCount,
     unit: "birds",
     inputs: [
@@ -38,118 +62,144 @@ export function loader({ params, request }: Route.LoaderArgs) {
     rule: "Arrived, less lost, less dressed.",
     source: "own-log",
   });
-  const days = farmFile()
-    .days()
-    .filter((day) => day.batchId === batch.id);
-  return {
-    batch,
-    story,
-    today,
-    asked,
-    isOnRead,
-    on,
-    alive,
-    days,
-    forecast: flockOn(on, flockOf(farm, batch, story)),
-    freeCount: farmFile().freeForDay(batch.id),
-  };
 }
 
-export default function BatchPage({ loaderData }: Route.ComponentProps) {
-  const { batch, story, today, days, freeCount } = loaderData;
+function takeSomeView(
+  batch: Batch,
+  forecast: ReturnType<typeof batchView>["forecast"],
+  on: string,
+  asked: string,
+): TakeSomeView {
+  const standing = Math.max(0, batch.aliveCount);
+  const taking = /^\d{1,5}$/.test(asked.trim()) ? Number(asked) : 0;
+  const isRead = taking >= 1 && taking <= standing && forecast.ageDays > 0;
+  const dressedFraction = DRESSED_FRACTION[batch.kind];
+  const divided = isRead ? takeBiggest(forecast.spread, standing, taking) : undefined;
+  return { standing, asked, on, dressedFraction, divided };
+}
+
+/** Writes one line of their story down. */
+export async function action({ request, params }: Route.ActionArgs) {
+  const { batch, setting } = loadFactPage(params.batchId);
+  const sent = await submitted(request, storyLineForm(setting.unitSystem, happenedOn(setting)));
+  if (!sent.ok) return sent.refusal;
+  const { happenedOn: day, line } = sent.value;
+  const faults = writeLine(sent.entry, batch, day, line, setting.unitSystem);
+  return faults ? sent.refuse(faults) : redirect(`/batches/${batch.id}`, 303);
+}
+
+export default function BatchPage({ loaderData, actionData }: Route.ComponentProps) {
+  const { batch, view, freeCount, some } = loaderData;
   const show = useShow();
-  const lines = storyLines(batch, story, show);
-  const things = [
-    { to: "weigh-in", name: "Live weights" },
-    { to: "loss", name: "Birds lost" },
-    { to: "feed", name: "Feed bought" },
-    { to: "feed-left", name: "Feed left" },
-    { to: "cost", name: "Another cost" },
-  ];
+  const hatched = batch.awaitedOn === null ? "hatched" : "to hatch";
   return (
-    <Page>
+    <Page isWide>
       <PageHead
         title={batch.name}
-        line={`${KIND_WORDS[batch.kind]}, hatched ${show.shortDay(batch.hatchedOn)}`}
+        line={`${KIND_WORDS[batch.kind]}, ${hatched} ${show.shortDay(batch.hatchedOn)}`}
       >
-        {freeCount > 0 && <ButtonLink to={`/days/new?batch=${batch.id}`}>Set a day</ButtonLink>}
+        {freeCount > 0 && (
+          <ButtonLink kind="plain" to={`/days/new?batch=${batch.id}`}>
+            Set a day
+          </ButtonLink>
+        )}
       </PageHead>
-      <div className="grid gap-5 lg:grid-cols-3">
-        <div className="grid content-start gap-5 lg:col-span-2">
-          <nav aria-label="Write down" className="flex flex-wrap gap-2">
-            {things.map(({ to, name }) => (
-              <ButtonLink key={to} kind="plain" to={`/batches/${batch.id}/${to}`}>
-                {name}
-              </ButtonLink>
-            ))}
-          </nav>
-          <Sheet heading="Their story" beside={plural(lines.length, "line")}>
-            <ol>
-              {lines.map((line) => (
-                <StoryRow key={line.entryId ?? line.text} line={line} batchId={batch.id} />
-              ))}
-            </ol>
-          </Sheet>
+      <div className="grid items-start gap-4 lg:grid-cols-3">
+        <Sheet
+          heading="Growth"
+          beside="live weight; the straw band holds 8 in 10 birds"
+          className="lg:col-span-2"
+        >
+          <GrowthChart chart={view.chart} sentence={chartSentence(loaderData, show)} />
+        </Sheet>
+        {view.when && <Recommended view={view} when={view.when} batchId={batch.id} freeCount={freeCount} />}
+      </div>
+      {view.when && <WhenTable view={view} when={view.when} />}
+      <div className="grid items-start gap-4 lg:grid-cols-3">
+        <div className="lg:col-span-2">
+          <StorySheet {...loaderData} refusal={actionData} />
         </div>
-        <div className="grid content-start gap-5">
+        <div className="grid gap-4">
           <Expected {...loaderData} />
-          {days.length > 0 && (
-            <Sheet heading="Days set">
-              <ul>
-                {days.map((day) => (
-                  <li key={day.id} className="py-1">
-                    <Link to={`/days/${day.id}`} className="underline">
-                      {show.longDay(day.processedOn)}
-                    </Link>
-                    , {plural(day.birdCount, "bird")}
-                    {day.settledEntryId ? ", settled" : day.processedOn < today ? ", not settled yet" : ""}
-                  </li>
-                ))}
-              </ul>
-            </Sheet>
-          )}
+          {batch.aliveCount > 1 && view.forecast.ageDays > 0 && <TakeSome view={some} batchId={batch.id} />}
+          <DaysSet {...loaderData} />
         </div>
       </div>
     </Page>
   );
 }
 
-function Expected({
-  batch,
-  forecast,
-  alive,
-  on,
-  asked,
-  isOnRead,
-  today,
-}: Route.ComponentProps["loaderData"]) {
+type Loaded = Route.ComponentProps["loaderData"];
+
+function chartSentence({ view, on, setting }: Loaded, show: ReturnType<typeof useShow>): string {
+  const { forecast } = view;
+  if (forecast.ageDays <= 0) return "What birds of this kind usually come to.";
+  const [low, high] = forecast.birdBand;
+  const day = on === setting.today ? "Today" : `On ${show.shortDay(on)}`;
+  return `${day} 8 in 10 birds weigh from ${show.value(low, "live kg")} to ${show.value(high, "live kg")} alive.`;
+}
+
+function DaysSet({ view, setting }: Loaded) {
   const show = useShow();
+  if (view.days.length === 0 && view.pens.length === 0) return null;
+  return (
+    <Sheet heading="Days and pens">
+      <ul>
+        {view.days.map((day) => (
+          <li key={day.id} className="py-1">
+            <Link to={`/days/${day.id}`} className="underline">
+              {show.longDay(day.processedOn)}
+            </Link>
+            , {plural(day.birdCount, "bird")}
+            {day.whichBirds === "biggest" ? ", the biggest" : ""}
+            {day.settledEntryId ? ", settled" : day.processedOn < setting.today ? ", not settled yet" : ""}
+          </li>
+        ))}
+        {view.pens.map(({ pen, birdCount }) => (
+          <li key={pen} className="py-1">
+            {pen}: {plural(birdCount, "bird")} moved there
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+function Expected({ batch, view, alive, on, asked, isOnRead, setting }: Loaded) {
+  const show = useShow();
+  const { forecast } = view;
   const isHatched = forecast.ageDays >= 0;
   const [low, high] = forecast.liveBand;
   return (
     <Sheet
-      heading={on === today ? "Expected today" : `Expected ${show.shortDay(on)}`}
+      heading={on === setting.today ? "Expected today" : `Expected ${show.shortDay(on)}`}
       beside={isHatched ? `${plural(forecast.ageDays, "day")} old` : "not hatched yet"}
     >
-      <Figure label="Birds alive" reckoning={alive} beside="now" />
+      <Figure
+        label={batch.awaitedOn === null ? "Birds alive" : "Chicks on order"}
+        reckoning={alive}
+        beside={batch.awaitedOn === null ? "now" : `due ${show.shortDay(batch.awaitedOn)}`}
+        size="small"
+      />
       {isHatched && (
         <>
           <Figure
             label="Live weight, mean"
             reckoning={forecast.live}
+            size="small"
             note={
               <p className="is-worked-out">
                 8 in 10: the mean lies between {show.value(low, "live kg")} and {show.value(high, "live kg")}.
               </p>
             }
           />
-          <Figure label="Dressed weight, mean" reckoning={forecast.dressed} />
+          <Figure label="Dressed weight, mean" reckoning={forecast.dressed} size="small" />
         </>
       )}
       {forecast.isPastCurve && (
         <Notice>At this age the curve is only a guess. Weigh a few birds: they know better.</Notice>
       )}
-      <Form method="get" className="mt-3 flex items-end gap-2">
+      <Form method="get" preventScrollReset className="mt-3 flex items-end gap-2">
         <label className="grid grow gap-1">
           <span className="text-sm text-soft">On another date</span>
           <input
@@ -168,21 +218,5 @@ function Expected({
         </p>
       )}
     </Sheet>
-  );
-}
-
-function StoryRow({ line, batchId }: { line: StoryLine; batchId: number }) {
-  const show = useShow();
-  return (
-    <li className="grid grid-cols-4 items-baseline gap-3 border-b border-rule py-2 last:border-b-0">
-      <span className="text-sm text-soft">{show.shortDay(line.day)}</span>
-      <span className="col-span-3 flex flex-wrap items-baseline justify-between gap-x-3">
-        <span>
-          {line.text}
-          {line.more && <span className="block text-sm text-soft">{line.more}</span>}
-        </span>
-        {line.entryId && <TakeBack entryId={line.entryId} back={`/batches/${batchId}`} what={line.text} />}
-      </span>
-    </li>
   );
 }

@@ -11,13 +11,40 @@ export interface StoryLine {
 
 /** All that was written down of a batch, the newest first. */
 export function storyLines(batch: Batch, story: BatchStory, show: Show): StoryLine[] {
-  const ordered = batch.orderedCount === null ? "" : ` of ${batch.orderedCount} ordered`;
   const lines: StoryLine[] = [
-    {
-      day: batch.hatchedOn,
-      text: `Hatched; ${plural(batch.arrivedCount, "bird")} arrived${ordered}`,
-      more: `chicks ${show.money(batch.chickCostCents)}`,
-    },
+    firstLine(batch, story, show),
+    ...story.arrivals.map(({ arrivedOn, arrivedCount, entryId }) => ({
+      day: arrivedOn,
+      text: `${plural(arrivedCount, "bird")} arrived`,
+      ...(batch.orderedCount !== null && { more: againstOrder(arrivedCount, batch.orderedCount) }),
+      entryId,
+    })),
+    ...story.notes.map(({ notedOn, kind, note, entryId }) => ({
+      day: notedOn,
+      text: kind === "vaccine" ? "Vaccinated" : note,
+      ...(kind === "vaccine" && note && { more: note }),
+      entryId,
+    })),
+    ...story.penMoves.map(({ movedOn, birdCount, fromPen, toPen, entryId }) => ({
+      day: movedOn,
+      text:
+        fromPen === ""
+          ? `${plural(birdCount, "bird")} out to ${toPen}`
+          : `${plural(birdCount, "bird")} to ${toPen}`,
+      ...(fromPen !== "" && { more: `from ${fromPen}` }),
+      entryId,
+    })),
+    ...story.feedOpened.map(({ openedOn, bagCount, entryId }) => ({
+      day: openedOn,
+      text: `${plural(bagCount, "bag")} opened`,
+      entryId,
+    })),
+    ...story.feedMoved.map(({ movedOn, fromBatchId, toBatchId, movedMilligrams, amountCents, entryId }) => ({
+      day: movedOn,
+      text: `${show.bulk(movedMilligrams)} of feed ${feedWay(batch.id, fromBatchId, toBatchId)}`,
+      more: `${show.money(amountCents)} goes with it`,
+      entryId,
+    })),
     ...story.losses.map((loss) => ({
       day: loss.lostOn,
       text: `${plural(loss.birdCount, "bird")} lost`,
@@ -27,7 +54,7 @@ export function storyLines(batch: Batch, story: BatchStory, show: Show): StoryLi
     ...story.feed.map((lot) => ({
       day: lot.boughtOn,
       text: `${plural(lot.bagCount, "bag")} of feed bought`,
-      more: `${show.bulk(lot.bagMilligrams)} a bag at ${show.money(lot.bagPriceCents)}`,
+      more: `${lot.feedKind ? `${lot.feedKind}, ` : ""}${show.bulk(lot.bagMilligrams)} a bag at ${show.money(lot.bagPriceCents)}`,
       entryId: lot.entryId,
     })),
     ...story.feedLeft.map((left) => ({
@@ -44,6 +71,38 @@ export function storyLines(batch: Batch, story: BatchStory, show: Show): StoryLi
     ...weighIns(story.weighings, show),
   ];
   return lines.toSorted((one, other) => (one.day === other.day ? 0 : one.day < other.day ? 1 : -1));
+}
+
+function firstLine(batch: Batch, story: BatchStory, show: Show): StoryLine {
+  const more = `chicks ${show.money(batch.chickCostCents)}`;
+  if (batch.awaitedOn !== null)
+    return {
+      day: batch.awaitedOn,
+      text: `${plural(batch.orderedCount ?? batch.arrivedCount, "chick")} on order, due this day`,
+      more,
+    };
+  if (story.arrivals.length > 0)
+    return {
+      day: batch.hatchedOn,
+      text: `Hatched; ${plural(batch.orderedCount ?? 0, "chick")} ordered`,
+      more,
+    };
+  const ordered = batch.orderedCount === null ? "" : ` of ${batch.orderedCount} ordered`;
+  return {
+    day: batch.hatchedOn,
+    text: `Hatched; ${plural(batch.arrivedCount, "bird")} arrived${ordered}`,
+    more,
+  };
+}
+
+function againstOrder(arrived: number, ordered: number): string {
+  if (arrived === ordered) return "as ordered";
+  return arrived > ordered ? `${arrived - ordered} over` : `${ordered - arrived} short`;
+}
+
+function feedWay(batchId: number, from: number | null, to: number | null): string {
+  if (from === batchId) return to === null ? "into stock" : "given to another batch";
+  return from === null ? "out of stock" : "from another batch";
 }
 
 /** Weights that were typed together make one line. */

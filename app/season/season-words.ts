@@ -1,32 +1,10 @@
 import type { BrokenView, LotView, MoveView } from "#app/season/season-view.server.ts";
+import { brokenSum } from "#app/ui/rule-words.ts";
 import { plural, type Show } from "#app/ui/show.ts";
 import { daysBetween } from "#core/calendar/local-day.ts";
 
-/** A rule that is not kept, in words: how far and for how long. */
-export function brokenWords({ rule, by, most, times, name }: BrokenView): string {
-  const birds = plural(Math.ceil(by - 1e-6), "bird");
-  const nights = `${plural(Math.ceil(most - 1e-6), "bird")} at most, ${plural(times, "night")}`;
-  switch (rule) {
-    case "everyone-placed":
-      return times === 1 && name ? `${birds} of ${name} without a day` : `${birds} without a day`;
-    case "latest-age":
-      return `${birds} past the best age`;
-    case "crew":
-      return `${birds} more than the crew can do`;
-    case "least-birds":
-      return `${birds} short of a day worth lighting the burner for`;
-    case "rest-room":
-      return `nowhere to rest: ${nights}`;
-    case "freezer-room":
-      return `freezers too full: ${nights}`;
-    case "yearly-cap":
-      return `${birds} over the year's cap`;
-    case "pin":
-      return "not as you pinned it";
-    default:
-      return "not possible at all";
-  }
-}
+/** A rule that is not kept, in words. */
+export const brokenWords = (broken: BrokenView): string => brokenSum(broken, broken.name);
 
 /** What it costs beside what is broken; a firm rule has no price. */
 export function priceWords({ isFirm, cents }: BrokenView, show: Show): string {

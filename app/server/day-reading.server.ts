@@ -144,7 +144,7 @@ export function settlementOf(farm: Farm, batch: Batch, day: ProcessingDay): DayS
   };
 }
 
-function batchCostOf(batch: Batch, story: BatchStory) {
+export function batchCostOf(batch: Batch, story: BatchStory) {
   const moved = (to: boolean) =>
     story.feedMoved
       .filter((move) => (move.toBatchId === batch.id) === to)

@@ -18,17 +18,18 @@ import { RULE_PRICE, type SeasonSetting } from "#db/season/season-queries.server
 const AHEAD_DAYS = 230;
 
 /** All that the season is worked out from, read from the file. */
-export function seasonFacts(farm: Farm): SeasonFacts {
+export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
   const file = farmFile();
   const today = localDayOf(now(), farm.timeZone);
   const terms = seasonTerms(farm, file.season.setting(), today);
   const batches = file.batches();
   const held = heldDays(terms, batches);
   const lots = batches
+    .filter(({ id, aliveCount }) => aliveCount > 0 && (onlyBatchId === undefined || id === onlyBatchId))
     .map((batch) => ({ batch, birds: file.freeForDay(batch.id) }))
     .filter(({ birds }) => birds > 0)
     .map(({ batch, birds }) => lotFacts(farm, batch, file.story(batch.id), birds));
-  const last = file.days().at(-1);
+  const [last] = file.lastDays(1);
   const places = file.places();
   const capacity = (is: (place: (typeof places)[number]) => boolean) =>
     places.filter(is).reduce((sum, place) => sum + place.capacityCount, 0);
@@ -99,8 +100,7 @@ export function feedPrice({ feed }: Pick<BatchStory, "feed">): Setting {
 
 function heldDays(terms: SeasonTerms, batches: readonly Batch[]): HeldDay[] {
   return farmFile()
-    .days()
-    .filter((day) => !day.settledEntryId)
+    .openDays()
     .map((day) => {
       const batch = batches.find(({ id }) => id === day.batchId)!;
       return {
@@ -148,9 +148,9 @@ export function seasonTerms(farm: Farm, setting: SeasonSetting, today: LocalDay)
 /** Birds for one person in an hour over the last settled days, from first tap to last bird, breaks counted in. */
 function ownPace(): number | undefined {
   const settled = farmFile()
-    .days()
+    .lastDays(2 * DAYS_LOOKED_BACK)
     .filter((day) => day.settledEntryId)
-    .slice(-DAYS_LOOKED_BACK);
+    .slice(0, DAYS_LOOKED_BACK);
   let birds = 0;
   let personHours = 0;
   for (const day of settled) {

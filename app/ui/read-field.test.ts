@@ -76,7 +76,7 @@ describe("a weight", () => {
     ["us", "", "Type its weight"],
     ["us", "0", "0 is no weight. Put the bird on the scale and read it again"],
     ["us", "46", "46 lb 0 oz is too heavy for a dressed chicken. Check the point and the unit"],
-    ["us", "1 oz", "0 lb 1 oz is too light for a dressed chicken. Check the point and the unit"],
+    ["us", "1 oz", "1 oz is too light for a dressed chicken. Check the point and the unit"],
     ["us", "4 16", "Ounces go from 0 to 15.9; 16 make a pound. Check the second number"],
     ["us", "x", "Can't read this as a weight. Type it like 4 9.2 for 4 lb 9.2 oz, or 4.58"],
     ["metric", "x", "Can't read this as a weight. Type it like 2.08 for 2.08 kg, or 2080g"],

@@ -61,6 +61,12 @@ export function dayQueries(database: Database) {
      ORDER BY start_at, day.id`;
   const selectDays = database.prepare<[], ProcessingDay>(daySql("true"));
   const selectDaysOf = database.prepare<[number], ProcessingDay>(daySql("day.batch_id = ?"));
+  const settledDays = `(SELECT day_id FROM day_settlement
+    WHERE entry_id NOT IN (SELECT entry_id FROM entry_taken_back))`;
+  const selectOpenDays = database.prepare<[], ProcessingDay>(daySql(`day.id NOT IN ${settledDays}`));
+  const selectLastDays = database.prepare<[number], { id: number }>(
+    "SELECT id FROM processing_day WHERE entry_id NOT IN (SELECT entry_id FROM entry_taken_back) ORDER BY start_at DESC LIMIT ?",
+  );
   const selectDay = database.prepare<[number], ProcessingDay>(daySql("day.id = ?"));
   const insertDay = database.prepare<DayChoiceRow & { entryId: string; batchId: number; timeZone: string }>(`
     INSERT INTO processing_day (entry_id, revision, batch_id, processed_on, time_zone, start_at, bird_count, cut_up_count,
@@ -90,6 +96,10 @@ export function dayQueries(database: Database) {
 
   return {
     days: (): ProcessingDay[] => selectDays.all(),
+    /** Days that are set and not settled. */
+    openDays: (): ProcessingDay[] => selectOpenDays.all(),
+    /** The last days by their start, the latest first. */
+    lastDays: (most: number): ProcessingDay[] => selectLastDays.all(most).map(({ id }) => day(id)!),
     /** The days of one batch. */
     daysOf: (batchId: number): ProcessingDay[] => selectDaysOf.all(batchId),
     day,

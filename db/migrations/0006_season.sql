@@ -99,6 +99,8 @@ CREATE TABLE weather_spell (
   CHECK (from_on <= to_on)
 ) STRICT;
 
+CREATE INDEX processing_day_start ON processing_day (start_at);
+
 -- The season as it was last worked out, since that takes seconds. It can be thrown away.
 CREATE TABLE season_proposal (
   id      INTEGER PRIMARY KEY CHECK (id = 1),

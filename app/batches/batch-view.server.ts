@@ -1,0 +1,120 @@
+import { batchCostOf, flockOf } from "#app/server/day-reading.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { placeOf } from "#app/server/farm-means.server.ts";
+import { lotFacts, seasonFacts } from "#app/server/season-reading.server.ts";
+import { addDays, daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
+import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
+import type { SeasonFacts } from "#core/day/season-facts.ts";
+import { whenToGo } from "#core/day/when-to-go.ts";
+import { feedEatenBy, flockOn } from "#core/growth/flock-forecast.ts";
+import { type FlockPath, flockPath } from "#core/growth/flock-path.ts";
+import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
+import { AGE_WINDOW_DAYS } from "#core/season/season-constants.ts";
+import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
+import type { ProcessingDay } from "#db/day/day-queries.server.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+/** Days between two points of the chart's band. */
+const CHART_STEP_DAYS = 3;
+
+/** A flock's growth, when it had best go, and what is expected on a day. */
+export function batchView(farm: Farm, batch: Batch, story: BatchStory, on: LocalDay) {
+  const flock = flockOf(farm, batch, story);
+  const path = flockPath(flock);
+  const own = farmFile().daysOf(batch.id);
+  const facts = factsOf(farm, batch, story);
+  const isGrowing = batch.aliveCount > 0;
+  const cost = batchCostOf(batch, story);
+  return {
+    forecast: flockOn(on, flock, path),
+    feedEach: feedEatenBy(on, flock, path),
+    days: own.map(({ id, processedOn, birdCount, settledEntryId, whichBirds }) => ({
+      id,
+      processedOn,
+      birdCount,
+      settledEntryId,
+      whichBirds,
+    })),
+    chart: growthChart(batch, story, path, own, facts),
+    sizes: facts.sizes,
+    /** Birds that the weeks are reckoned for. */
+    birds: facts.lots[0]!.birds,
+    when: isGrowing
+      ? whenToGo({
+          facts,
+          path,
+          place: placeOf(farm),
+          timeZone: farm.timeZone,
+          costSoFarCents: cost.chicks + cost.feed.cents + cost.other,
+        })
+      : undefined,
+    terms: facts.terms,
+    feedPrice: facts.lots[0]!.feedCentsPerKilogram,
+    pens: farmFile().pens(batch.id),
+  };
+}
+
+export type BatchView = ReturnType<typeof batchView>;
+
+/** The season with this flock alone in it: its free birds, or all of them where every one has a day. */
+function factsOf(farm: Farm, batch: Batch, story: BatchStory): SeasonFacts {
+  const facts = seasonFacts(farm, batch.id);
+  if (facts.lots.length > 0) return facts;
+  const held = facts.held.filter(({ batchId }) => batchId !== batch.id);
+  return { ...facts, held, lots: [lotFacts(farm, batch, story, Math.max(1, batch.aliveCount))] };
+}
+
+function growthChart(
+  batch: Batch,
+  story: BatchStory,
+  path: FlockPath,
+  days: readonly ProcessingDay[],
+  { sizes, today }: SeasonFacts,
+) {
+  const { earliest, latest } = AGE_WINDOW_DAYS[batch.kind];
+  const lastDay = days.at(-1)?.processedOn ?? today;
+  const toAge = Math.max(latest, daysBetween(batch.hatchedOn, lastDay) + 7);
+  const fromAge = Math.min(21, earliest);
+  const points = [];
+  for (let ageDays = fromAge; ageDays <= toAge; ageDays += CHART_STEP_DAYS) {
+    const day = addDays(batch.hatchedOn, ageDays);
+    const { live, birdBand } = flockOn(
+      day,
+      { kind: batch.kind, maleShare: 0, hatchedOn: batch.hatchedOn, weighings: [] },
+      path,
+    );
+    points.push({ day, ageDays, mean: live.value, low: birdBand[0], high: birdBand[1] });
+  }
+  const fraction = DRESSED_FRACTION[batch.kind];
+  return {
+    points,
+    weighIns: weighInsOf(story, batch),
+    today,
+    days: days.map(({ processedOn, birdCount }) => ({ day: processedOn, birds: birdCount })),
+    sizes: sizes.map(({ who, leastKilograms, mostKilograms, birds }) => ({
+      who,
+      birds,
+      least: leastKilograms === undefined ? undefined : leastKilograms / fraction,
+      most: mostKilograms === undefined ? undefined : mostKilograms / fraction,
+    })),
+  };
+}
+
+export type GrowthChartView = ReturnType<typeof growthChart>;
+
+function weighInsOf({ weighings }: BatchStory, { hatchedOn }: Batch) {
+  const days = [...new Set(weighings.map(({ weighedOn }) => weighedOn))];
+  return days.map((day) => {
+    const weights = weighings
+      .filter(({ weighedOn }) => weighedOn === day)
+      .map(({ liveWeightMilligrams }) => kilogramsFromMilligrams(liveWeightMilligrams));
+    return {
+      day,
+      ageDays: daysBetween(hatchedOn, day),
+      birds: weights.length,
+      mean: weights.reduce((sum, weight) => sum + weight, 0) / weights.length,
+      low: Math.min(...weights),
+      high: Math.max(...weights),
+    };
+  });
+}

@@ -1,0 +1,46 @@
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { GROWTH_LEARNING } from "#core/growth/growth-constants.ts";
+import { birdsToWeigh, weighInSummary } from "#core/growth/weigh-more.ts";
+import { kilogramsFromMilligrams, MILLIGRAMS_PER_OUNCE } from "#core/quantity/conversion.ts";
+
+interface WeighInTallyProps {
+  milligrams: readonly number[];
+  flock: { birds: number; cvUsual: number };
+}
+
+/** How sure the mean is to be: two ounces, or sixty grams. */
+const WITHIN_METRIC_GRAMS = 60;
+
+/** What the birds weighed so far come to, as they are typed. */
+export function WeighInTally({ milligrams, flock }: WeighInTallyProps) {
+  const show = useShow();
+  if (milligrams.length === 0) {
+    return <p className="text-soft">Mean, spread and how many more to weigh stand here as you type.</p>;
+  }
+  const summary = weighInSummary(milligrams.map(kilogramsFromMilligrams));
+  const within = kilogramsFromMilligrams(show.isUs ? 2 * MILLIGRAMS_PER_OUNCE : WITHIN_METRIC_GRAMS * 1000);
+  const needed = birdsToWeigh(summary, { ...flock, cvPriorBirds: GROWTH_LEARNING.cvPriorBirds }, within);
+  const more = Math.max(0, needed - summary.birds);
+  const distance = show.isUs ? "2 oz" : `${WITHIN_METRIC_GRAMS} g`;
+  return (
+    <dl aria-live="polite" className="grid grid-cols-3 gap-3 border-l-4 border-straw bg-wheat px-4 py-2">
+      <div>
+        <dt className="text-sm text-soft">Mean of {plural(summary.birds, "bird")}</dt>
+        <dd className="font-display text-xl">{show.value(summary.meanKilograms, "live kg")}</dd>
+      </div>
+      <div>
+        <dt className="text-sm text-soft">Spread</dt>
+        <dd className="font-display text-xl">
+          {summary.sdKilograms === undefined
+            ? "one bird has none"
+            : show.value(summary.sdKilograms, "live kg")}
+        </dd>
+      </div>
+      <div>
+        <dt className="text-sm text-soft">For a mean within {distance}, 8 times in 10</dt>
+        <dd className="font-display text-xl">{more === 0 ? "enough" : `${plural(more, "bird")} more`}</dd>
+      </div>
+    </dl>
+  );
+}

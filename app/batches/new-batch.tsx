@@ -13,9 +13,19 @@ import type { Route } from "./+types/new-batch.ts";
 
 export const meta = () => [{ title: "A new batch · Pale Morning" }];
 
-export function loader() {
+export function loader({ request }: Route.LoaderArgs) {
   const farm = requireFarm();
-  return { entryId: newEntryId(), today: localDayOf(now(), farm.timeZone) };
+  const asked = new URL(request.url).searchParams;
+  const today = localDayOf(now(), farm.timeZone);
+  return {
+    entryId: newEntryId(),
+    defaults: {
+      malePercent: "50",
+      hatchedOn: asked.get("hatched") ?? today,
+      kind: asked.get("kind") ?? undefined,
+      orderedCount: asked.get("ordered") ?? undefined,
+    },
+  };
 }
 
 export async function action({ request }: Route.ActionArgs) {
@@ -55,7 +65,7 @@ export default function NewBatch({ loaderData, actionData }: Route.ComponentProp
           schema={newBatchForm}
           refusal={actionData}
           entryId={loaderData.entryId}
-          defaults={{ malePercent: "50", hatchedOn: loaderData.today }}
+          defaults={loaderData.defaults}
           submit="Add this batch"
         >
           {(fields) => (

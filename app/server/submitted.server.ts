@@ -14,8 +14,8 @@ const MOST_BYTES = 64 * 1024;
 export const newEntryId = (): string => randomUUID();
 
 /** The fields of a form. @throws a 413 page if it is too large, or a 400 page if it is no form. */
-export async function formFields(request: Request): Promise<FormData> {
-  const bytes = await readAtMost(request, MOST_BYTES);
+export async function formFields(request: Request, mostBytes = MOST_BYTES): Promise<FormData> {
+  const bytes = await readAtMost(request, mostBytes);
   try {
     return await new Response(bytes, {
       headers: { "content-type": request.headers.get("content-type") ?? "" },
@@ -57,7 +57,14 @@ export async function submitted<Schema extends z.ZodType<Entered, Entered>>(
   request: Request,
   schema: Schema,
 ): Promise<Submitted<z.output<Schema>>> {
-  const fields = await formFields(request);
+  return readFields(await formFields(request), schema);
+}
+
+/** The same for fields that were read already, such as those beside a file. */
+export function readFields<Schema extends z.ZodType<Entered, Entered>>(
+  fields: FormData,
+  schema: Schema,
+): Submitted<z.output<Schema>> {
   const submission = parseWithZod(fields, { schema, disableAutoCoercion: true });
   if (submission.status !== "success") return { ok: false, refusal: refusalPage(submission, {}) };
   const entryId = String(fields.get("entryId") ?? "");

@@ -31,3 +31,17 @@ export const SEASON_DEFAULTS = {
   leastBirds: 8,
   feedCentsPerKilogram: 84,
 } as const;
+
+/** Planning backwards. Choices. See docs/sources.md#chicks. */
+export const CHICKS = {
+  /** Lost from the post to the kill, share. */
+  lossShare: { fast: 0.06, slow: 0.05, mature: 0.07 } satisfies Record<BirdKind, number>,
+  /** A hatchery wants to know so long before. */
+  orderAheadDays: 21,
+  /** The brooder is free again after so long. */
+  brooderDays: 28,
+  /** "None bigger" allows so few of them to be. */
+  biggerShare: 0.05,
+  /** Where no size is asked for, the kind's usual age: the middle of 7 to 9, 11 to 13 and 14 to 20 weeks. */
+  usualAgeDays: { fast: 56, slow: 84, mature: 112 } satisfies Record<BirdKind, number>,
+} as const;

@@ -21,6 +21,8 @@ export interface DayChoiceRow {
 
 export interface ProcessingDay extends DayChoiceRow {
   readonly id: number;
+  /** Made where the day was set, and never changed: what other calendars know it by. */
+  readonly entryId: string;
   readonly revision: number;
   readonly batchId: number;
   readonly timeZone: string;
@@ -48,7 +50,7 @@ export function dayQueries(database: Database) {
   const entries = entryQueries(database);
   const batches = batchQueries(database);
   const daySql = (where: string) => `
-    SELECT day.id, day.revision, day.batch_id AS batchId, processed_on AS processedOn, time_zone AS timeZone,
+    SELECT day.id, day.entry_id AS entryId, day.revision, day.batch_id AS batchId, processed_on AS processedOn, time_zone AS timeZone,
            start_at AS startAt, bird_count AS birdCount, cut_up_count AS cutUpCount, people_count AS peopleCount,
            cone_count AS coneCount, table_place_count AS tablePlaceCount, break_minutes AS breakMinutes,
            scald_school AS scaldSchool, withdrawal_school AS withdrawalSchool,

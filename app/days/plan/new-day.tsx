@@ -29,7 +29,7 @@ export function loader({ request }: Route.LoaderArgs) {
   }
   const { batch, setting } = asked(request, farm);
   if (setting.freeCount <= 0) return { chooseFrom: [], noneFree: batch.name };
-  const standing = proposedChoices(farm, batch, setting.freeCount, searchParams.get("on"));
+  const standing = proposedChoices(farm, batch, setting.freeCount, searchParams);
   return {
     chooseFrom: undefined,
     batch,

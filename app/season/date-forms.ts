@@ -1,0 +1,45 @@
+import { z } from "zod";
+import { choice, localDay, money, optional, temperature, words } from "#app/ui/read-field.ts";
+import type { UnitSystem } from "#core/quantity/read-weight.ts";
+
+const span = { fromOn: localDay({ ask: "Say from which day" }), toOn: optional(localDay({ ask: "" })) };
+
+/** The last day may be left out, and then it is the first; it never comes before it. */
+function inOrder<Value extends { fromOn: string; toOn: string | null }>(
+  value: Value,
+  context: z.RefinementCtx,
+) {
+  if (value.toOn !== null && value.toOn < value.fromOn)
+    context.addIssue({
+      code: "custom",
+      path: ["toOn"],
+      message: "The last day comes before the first. Turn them around",
+    });
+}
+
+export const markForm = z
+  .object({
+    ...span,
+    kind: choice(["out", "market", "note"], "Say what kind of day it is"),
+    what: words(100, "Say what is on, such as harvest market"),
+    price: optional(money("")),
+  })
+  .superRefine(inOrder);
+
+export const bookingForm = z
+  .object({ ...span, thing: words(60, "Say what is booked, such as drum plucker") })
+  .superRefine(inOrder);
+
+export const weatherForm = (unitSystem: UnitSystem) =>
+  z
+    .object({
+      ...span,
+      mean: temperature({
+        unitSystem,
+        least: -40,
+        most: 50,
+        ask: "Say how warm, day and night taken together",
+      }),
+      what: optional(words(100, "")),
+    })
+    .superRefine(inOrder);

@@ -1,0 +1,45 @@
+import { Form } from "react-router";
+import { Button } from "#app/ui/sheet.tsx";
+
+interface ReadCalendarFormProps {
+  personId: number;
+  name: string;
+  entryId: string;
+  fault?: string;
+}
+
+/** Takes a calendar file; it says on which days somebody is busy. */
+export function ReadCalendarForm({ personId, name, entryId, fault }: ReadCalendarFormProps) {
+  return (
+    <Form
+      method="post"
+      action={`/season/people/${personId}/read`}
+      encType="multipart/form-data"
+      className="grid gap-3"
+    >
+      <input type="hidden" name="entryId" value={entryId} />
+      <label className="grid gap-1">
+        <span className="font-semibold">{name}’s calendar</span>
+        <span className="text-sm text-soft">
+          An .ics file, as calendars export it. Days on which it has something between 7 and 15 h count as
+          busy. It takes the place of the last file.
+        </span>
+        <input
+          type="file"
+          name="calendar"
+          accept=".ics,text/calendar"
+          aria-invalid={fault ? true : undefined}
+          className="min-h-12 w-full rounded-sheet border border-soft bg-white px-3 py-2 aria-invalid:border-2 aria-invalid:border-barn"
+        />
+      </label>
+      {fault && (
+        <p role="alert" className="text-sm font-semibold text-barn">
+          {fault}
+        </p>
+      )}
+      <div>
+        <Button kind="plain">Read it</Button>
+      </div>
+    </Form>
+  );
+}

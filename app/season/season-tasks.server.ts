@@ -1,0 +1,79 @@
+import { now } from "#app/server/clock.server.ts";
+import { planOf } from "#app/server/day-reading.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { seasonTerms } from "#app/server/season-reading.server.ts";
+import { instantOf, localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
+import type { LocalDay } from "#core/calendar/local-day.ts";
+import { type DayTask, dayTasks } from "#core/day/day-tasks.ts";
+import { REST_DAYS } from "#core/season/season-constants.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+/** A task with the id by which other calendars know it, and how often its day was changed. */
+export interface SeasonTask extends Omit<DayTask, "key"> {
+  readonly uid: string;
+  readonly revision: number;
+  readonly dayId: number | undefined;
+  readonly processedOn: LocalDay;
+}
+
+/** Tasks of every set day that is not settled, and of chicks that are awaited, in order of time. */
+export function seasonTasks(farm: Farm): SeasonTask[] {
+  const file = farmFile();
+  const today = localDayOf(now(), farm.timeZone);
+  const terms = seasonTerms(farm, file.season.setting(), today);
+  const bookings = file.season.bookings();
+  const ofDays = file.openDays().flatMap((day) => {
+    const batch = file.batch(day.batchId)!;
+    const isBooked = bookings.some(
+      ({ thing, fromOn, toOn }) =>
+        thing.toLowerCase() === terms.hiredThing.toLowerCase() &&
+        fromOn <= day.processedOn &&
+        day.processedOn <= toOn,
+    );
+    return dayTasks({
+      processedOn: day.processedOn,
+      startAt: day.startAt,
+      birds: day.birdCount,
+      batchName: batch.name,
+      timeZone: day.timeZone,
+      plan: planOf(farm, batch, day).plan,
+      restDays: terms.restDays ?? REST_DAYS[batch.kind],
+      toBook: terms.hiredThing !== "" && !isBooked ? terms.hiredThing : undefined,
+      today,
+    }).map(({ key, ...task }) => ({
+      ...task,
+      uid: `${day.entryId}.${key}`,
+      revision: day.revision,
+      dayId: day.id,
+      processedOn: day.processedOn,
+    }));
+  });
+  const ofChicks = file
+    .batches()
+    .flatMap(({ id, name, awaitedOn, arrivedCount }) =>
+      awaitedOn === null ? [] : [chicksCome(farm, { id, name, awaitedOn, count: arrivedCount })],
+    );
+  return [...ofDays, ...ofChicks].toSorted((one, other) => one.at - other.at);
+}
+
+function chicksCome(
+  farm: Farm,
+  { id, name, awaitedOn, count }: { id: number; name: string; awaitedOn: LocalDay; count: number },
+): SeasonTask {
+  return {
+    uid: `batch-${id}-${farm.latitudeMicrodegrees}${farm.longitudeMicrodegrees}.chicks`,
+    revision: 1,
+    dayId: undefined,
+    processedOn: awaitedOn,
+    title: `Chicks come: ${count} of ${name}`,
+    why: "the brooder warm the day before, water at hand",
+    at: morning(awaitedOn, farm.timeZone),
+    minutes: 60,
+  };
+}
+
+/** Eight in the morning of a day. */
+function morning(day: LocalDay, timeZone: string): number {
+  const instant = instantOf(day, "08:00", timeZone);
+  return instant.exists ? instant.at : startOfDay(day, timeZone);
+}

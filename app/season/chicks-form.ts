@@ -27,6 +27,6 @@ export function needsOf({ weekly, gate, dated, by }: z.output<ReturnType<typeof 
   return [
     { what: "for the house", birds: (weekly ?? 0) * WEEKS_A_YEAR, by: undefined },
     { what: "to sell", birds: gate ?? 0, by: undefined },
-    { what: `by ${by}`, birds: dated ?? 0, by: by ?? undefined },
+    { what: "", birds: dated ?? 0, by: by ?? undefined },
   ].filter(({ birds }) => birds > 0);
 }

@@ -137,7 +137,8 @@ function OrderRow({ order, kind }: { order: ChickOrder; kind: string }) {
         </span>
         <span className="block text-sm">
           {order.isTooLate ? "to be ordered by now: ask at once" : `order by ${show.shortDay(order.orderOn)}`}
-          , processing on {show.shortDay(order.processOn)}; {plural(order.birds, "bird")} {order.what}
+          , processing on {show.shortDay(order.processOn)}; {plural(order.birds, "bird")}{" "}
+          {order.by === undefined ? order.what : `by ${show.shortDay(order.by)}`}
         </span>
       </span>
       <ButtonLink kind="plain" to={`/batches/new?${query}`}>

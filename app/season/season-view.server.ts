@@ -1,13 +1,14 @@
 import { seasonJob, standingProposal } from "#app/season/season-job.server.ts";
+import { seasonTasks } from "#app/season/season-tasks.server.ts";
+import { now } from "#app/server/clock.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { seasonFacts } from "#app/server/season-reading.server.ts";
-import { startOfDay } from "#core/calendar/farm-time.ts";
+import { localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
 import {
   addDays,
   dayNumber,
   dayOfNumber,
-  daysBetween,
   type LocalDay,
   weekdayOf,
 } from "#core/calendar/local-day.ts";
@@ -24,6 +25,9 @@ export const WEEKS = 10;
 /** Hours of the day that a ribbon shows. */
 const RIBBON_HOURS = [4, 22] as const;
 const HOUR = 3_600_000;
+
+/** What is to be done stands on the page so many days ahead. */
+const TO_DO_DAYS = 21;
 
 /** A move as the page shows it. */
 export interface MoveView {
@@ -67,6 +71,8 @@ export interface CellView {
   readonly resting: number;
   readonly frozen: number;
   readonly isEitherFrozen: boolean;
+  /** What follows from set days, by the hour of this day. */
+  readonly tasks: readonly { hour: number; title: string }[];
 }
 
 /** All that the season's page shows. */
@@ -79,6 +85,7 @@ export function seasonView(farm: Farm) {
   const lots = standing ? lotViews(plan, answer) : [];
   const first = addDays(facts.today, -weekdayOf(facts.today));
   const { room } = plan.problem;
+  const tasks = seasonTasks(farm);
   const cells = Array.from({ length: WEEKS * 7 }, (_, index): CellView => {
     const day = addDays(first, index);
     const at = dayNumber(day) - room.from;
@@ -103,6 +110,9 @@ export function seasonView(farm: Farm) {
       resting: check.resting[at] ?? 0,
       frozen: Math.round(check.frozen[at] ?? room.frozenNow),
       isEitherFrozen: check.isEitherFrozen[at] ?? false,
+      tasks: tasks
+        .filter((task) => localDayOf(task.at, farm.timeZone) === day)
+        .map((task) => ({ hour: (task.at - startOfDay(day, farm.timeZone)) / HOUR, title: task.title })),
     };
   });
   return {
@@ -128,6 +138,9 @@ export function seasonView(farm: Farm) {
     },
     broken: standing ? ruleSums(check.broken).map((one) => brokenView(plan, one)) : [],
     job: seasonJob(),
+    toDo: tasks
+      .filter((task) => task.at >= now() - 12 * HOUR && task.at < now() + TO_DO_DAYS * 24 * HOUR)
+      .map(({ uid, at, title, why }) => ({ uid, at, title, why })),
     peopleCount: facts.people.length,
     hiredThing: facts.terms.hiredThing,
   };
@@ -206,9 +219,3 @@ function altitudesOf(farm: Farm, day: LocalDay): number[] {
   const { altitudes } = skyBetween(midnight + from * HOUR, midnight + to * HOUR, placeOf(farm));
   return altitudes.filter((_, index) => index % 6 === 0).map(Math.round);
 }
-
-/** Weeks and days from one day to another, for an address that names a day. */
-export const isInCalendar = (first: LocalDay, day: LocalDay) => {
-  const away = daysBetween(first, day);
-  return away >= 0 && away < WEEKS * 7;
-};

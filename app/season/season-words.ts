@@ -23,7 +23,7 @@ export function whyWords(lot: LotView, show: Show): string {
   const age = `${Math.floor(lot.ageDays / 7)} weeks old, ${weight} dressed`;
   const who = lot.people.length > 0 ? `, with ${listWords(lot.people)}` : "";
   const chosen = `${age}${who}.`;
-  if (!lot.next) return `${chosen} There is no other day for them.`;
+  if (!lot.next) return `${chosen} No other day takes all of them.`;
   return `${chosen} ${nextBestWords(lot, lot.next, show)}`;
 }
 

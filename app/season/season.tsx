@@ -1,11 +1,13 @@
 import { useEffect } from "react";
 import { useRevalidator } from "react-router";
 import { SeasonLots, SeasonMoney } from "#app/season/season-margin.tsx";
-import { seasonView } from "#app/season/season-view.server.ts";
+import { type SeasonView, seasonView } from "#app/season/season-view.server.ts";
 import { SkyCalendar } from "#app/season/sky-calendar.tsx";
 import { requireFarm } from "#app/server/farm-file.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
-import { ButtonLink, Notice } from "#app/ui/sheet.tsx";
+import { ButtonLink, Notice, Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { localDayOf } from "#core/calendar/farm-time.ts";
 import type { Route } from "./+types/season.ts";
 
 export const meta = () => [{ title: "Season · Pale Morning" }];
@@ -13,6 +15,28 @@ export const meta = () => [{ title: "Season · Pale Morning" }];
 export function loader() {
   const view = seasonView(requireFarm());
   return { view, entryIds: view.lots.map(newEntryId) };
+}
+
+function ToDo({ toDo }: { toDo: SeasonView["toDo"] }) {
+  const show = useShow();
+  if (toDo.length === 0) return null;
+  return (
+    <Sheet heading="To do" beside="for the set days, three weeks ahead" className="mt-4">
+      <ol className="grid gap-x-8 sm:grid-cols-2">
+        {toDo.map(({ uid, at, title, why }) => (
+          <li key={uid} className="grid grid-cols-3 gap-3 border-b border-rule py-2 last:border-b-0">
+            <span className="text-sm text-soft">
+              {show.shortDay(localDayOf(at, show.timeZone))} {show.time(at)}
+            </span>
+            <span className="col-span-2">
+              {title}
+              <span className="block text-sm text-soft">{why}</span>
+            </span>
+          </li>
+        ))}
+      </ol>
+    </Sheet>
+  );
 }
 
 /** How often a page asks how far the season is, while it is being worked out. */
@@ -54,6 +78,7 @@ export default function Season({ loaderData: { view, entryIds } }: Route.Compone
       <div className="grid items-start gap-4 lg:grid-cols-4">
         <div className="min-w-0 lg:col-span-3">
           <SkyCalendar {...view} />
+          <ToDo toDo={view.toDo} />
         </div>
         <div className="grid gap-4">
           <SeasonMoney view={view} />

@@ -63,7 +63,11 @@ export function SkyCalendar(calendar: Calendar) {
 const hasBirds = (cell: CellView) => cell.held.length + cell.proposed.length > 0;
 const isWorthALine = (cell: CellView, today: string) =>
   cell.day >= today &&
-  (hasBirds(cell) || cell.instead.length > 0 || cell.season.marks.length > 0 || cell.season.isBooked);
+  (hasBirds(cell) ||
+    cell.tasks.length > 0 ||
+    cell.instead.length > 0 ||
+    cell.season.marks.length > 0 ||
+    cell.season.isBooked);
 
 function Cell({ cell, today }: { cell: CellView; today: string }) {
   const show = useShow();
@@ -80,6 +84,7 @@ function Cell({ cell, today }: { cell: CellView; today: string }) {
         style={{ background: skyBackground(cell.altitudes) }}
       >
         {hasBirds(cell) && <span className="absolute bottom-0 h-1.5 bg-pine" style={workPlace(cell)} />}
+        <Ticks tasks={cell.tasks} />
       </div>
       <p className="flex items-baseline justify-between gap-1 px-1 leading-tight">
         <span className={cell.day === today ? "font-semibold underline decoration-dawn decoration-2" : ""}>
@@ -92,7 +97,7 @@ function Cell({ cell, today }: { cell: CellView; today: string }) {
           </span>
         </span>
       </p>
-      <ul className="grid gap-px text-xs leading-tight">
+      <ul className="grid min-w-0 grid-cols-1 gap-px text-xs leading-tight">
         {cell.held.map(({ dayId, name, birds }) => (
           <li key={dayId}>
             <Link to={`/days/${dayId}`} className="block truncate bg-pine px-1 text-white">
@@ -125,6 +130,18 @@ function Cell({ cell, today }: { cell: CellView; today: string }) {
       </ul>
     </div>
   );
+}
+
+/** Moments at which something is to be done, on the ribbon. */
+function Ticks({ tasks }: Pick<CellView, "tasks">) {
+  return tasks.map(({ hour, title }) => (
+    <span
+      key={title}
+      title={title}
+      className="absolute inset-y-0 w-1 border-x border-leaf bg-ink"
+      style={{ left: `${(Math.min(17.5, Math.max(0, hour - 4)) / 18) * 100}%` }}
+    />
+  ));
 }
 
 /** The work on the ribbon, which goes from 4 to 22 h: from seven for as long as so many birds take of the longest day. */
@@ -202,6 +219,7 @@ function DayLine({ cell, rooms }: { cell: CellView } & Pick<Calendar, "rooms">) 
     <div className="grid gap-1">
       <div className="relative h-4" style={{ background: skyBackground(cell.altitudes) }}>
         {hasBirds(cell) && <span className="absolute bottom-0 h-1.5 bg-pine" style={workPlace(cell)} />}
+        <Ticks tasks={cell.tasks} />
       </div>
       <p className="flex flex-wrap items-baseline justify-between gap-x-3">
         <span className="font-display text-lg">{show.shortDay(cell.day)}</span>
@@ -222,6 +240,7 @@ function DayLine({ cell, rooms }: { cell: CellView } & Pick<Calendar, "rooms">) 
           or {name}: {differenceWords(cents, show)}
         </p>
       ))}
+      {cell.tasks.length > 0 && <p className="text-sm">{cell.tasks.map(({ title }) => title).join("; ")}</p>}
       <p className="text-sm text-soft">{whoCan(cell)}</p>
       {hasBirds(cell) && <Room cell={cell} rooms={rooms} />}
     </div>

@@ -15,7 +15,7 @@ import type { Farm } from "#db/farm/farm-queries.server.ts";
 import { RULE_PRICE, type SeasonSetting } from "#db/season/season-queries.server.ts";
 
 /** Longest that a season looks ahead, days; the weather and what people said are read so far. */
-const AHEAD_DAYS = 230;
+const AHEAD_DAYS = 400;
 
 /** All that the season is worked out from, read from the file. */
 export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {

@@ -5,7 +5,7 @@ import type { SeasonFacts } from "#core/day/season-facts.ts";
 import { BIRD_KINDS, type BirdKind } from "#core/growth/bird-kind.ts";
 import { shareBelow, timesSpread } from "#core/growth/bird-spread.ts";
 import { flockPath } from "#core/growth/flock-path.ts";
-import { AGE_WINDOW_DAYS, CHICKS, REST_DAYS } from "#core/season/season-constants.ts";
+import { AGE_WINDOW_DAYS, CHICKS, COLD_DAY_CELSIUS, REST_DAYS } from "#core/season/season-constants.ts";
 
 /** So many birds, in the freezer by a day or whenever they come. */
 export interface Need {
@@ -16,6 +16,7 @@ export interface Need {
 
 export interface ChickOrder {
   readonly what: string;
+  readonly by: LocalDay | undefined;
   readonly birds: number;
   readonly chicks: number;
   readonly orderOn: LocalDay;
@@ -37,7 +38,7 @@ export interface ChickPlan {
   readonly orders: readonly ChickOrder[];
 }
 
-const LOOK_AHEAD_DAYS = 120;
+const LOOK_AHEAD_DAYS = 240;
 
 /**
  * Chicks to order for what is needed, for each kind: how many with losses allowed for, and for which day, so that the
@@ -126,6 +127,7 @@ function orderOf(
   const orderOn = addDays(hatchOn, -CHICKS.orderAheadDays);
   return {
     what: need.what,
+    by: need.by,
     birds: need.birds,
     chicks: Math.ceil(need.birds / (1 - CHICKS.lossShare[kind]) - 1e-9),
     orderOn,
@@ -135,12 +137,13 @@ function orderOf(
   };
 }
 
-/** The nearest day from a day on, forwards or back, with hands and nothing against it; what must be booked can be booked yet. */
+/** The nearest day from a day on, forwards or back, with hands and nothing against it; what must be booked can be booked yet. Forwards the winter is passed over. */
 function openDay(facts: SeasonFacts, from: LocalDay, step: 1 | -1): LocalDay | undefined {
   for (let away = 0; away < LOOK_AHEAD_DAYS; away += 1) {
     const day = addDays(from, step * away);
-    const { shut } = seasonDay(facts, day);
-    if (shut === undefined || shut === "not-booked") return day;
+    const { shut, highCelsius } = seasonDay(facts, day);
+    const isCold = step === 1 && highCelsius < COLD_DAY_CELSIUS;
+    if (!isCold && (shut === undefined || shut === "not-booked")) return day;
   }
   return undefined;
 }

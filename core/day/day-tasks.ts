@@ -115,5 +115,6 @@ export function dayTasks(input: TaskInput): DayTask[] {
   return tasks
     .filter((task) => task !== undefined)
     .filter((task) => task.key !== "freeze" || task.at > startAt)
+    .map((task) => ({ ...task, at: Math.round(task.at / 60_000) * 60_000 }))
     .toSorted((one, other) => one.at - other.at);
 }

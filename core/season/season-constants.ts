@@ -21,6 +21,9 @@ export const CUT_FREEZER_ROOM = 0.75;
 /** From this high on birds suffer in crates and flies are bad; the day should be early or another. Choice. See docs/sources.md#season. */
 export const HOT_DAY_CELSIUS = 29;
 
+/** On a day that gets no warmer, hoses freeze and hands are slow: none is planned so far ahead. Choice. */
+export const COLD_DAY_CELSIUS = 5;
+
 /** Where a farm has said nothing. Money in US cents stands for the farm's own. Choices. See docs/sources.md#season. */
 export const SEASON_DEFAULTS = {
   wholeCentsPerKilogram: 1102,

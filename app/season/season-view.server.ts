@@ -5,13 +5,7 @@ import { farmFile } from "#app/server/farm-file.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { seasonFacts } from "#app/server/season-reading.server.ts";
 import { localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
-import {
-  addDays,
-  dayNumber,
-  dayOfNumber,
-  type LocalDay,
-  weekdayOf,
-} from "#core/calendar/local-day.ts";
+import { addDays, dayNumber, dayOfNumber, type LocalDay, weekdayOf } from "#core/calendar/local-day.ts";
 import { type SeasonDay, seasonDay } from "#core/day/season-day.ts";
 import { type SeasonPlan, seasonPlan } from "#core/day/season-plan.ts";
 import { checkSeason } from "#core/season/season-check.ts";

@@ -10,7 +10,20 @@ const SCREENS = [
   "/batches/3/feed-left",
   "/batches/3/cost",
   "/batches/3/weigh-in",
+  "/batches/1",
+  "/batches/2",
+  "/batches/4?biggest=2",
   "/season",
+  "/season/people",
+  "/season/people/3",
+  "/season/people/3/read",
+  "/season/dates",
+  "/season/dates/mark",
+  "/season/dates/booking",
+  "/season/dates/weather",
+  "/season/rules",
+  "/season/rules/size",
+  "/season/chicks?weekly=1&gate=60&most=5.5",
   "/days",
   "/days/new",
   "/days/new?batch=2",
@@ -49,6 +62,9 @@ test.describe("with the demo farm", () => {
       });
       page.on("pageerror", (error) => faults.push(String(error)));
       await page.setViewportSize({ width, height: 800 });
+      await page.goto(`${farm.url}/season`);
+      await page.getByRole("button", { name: "Let the season be set" }).click();
+      await expect(page.getByRole("button", { name: "Set it again" })).toBeVisible({ timeout: 20_000 });
       for (const screen of SCREENS) {
         await page.goto(farm.url + screen, { waitUntil: "networkidle" });
         await page.evaluate(() => {

@@ -41,7 +41,7 @@ export function TakeSome({
             className="min-h-12 w-28 rounded-sheet border border-soft bg-white px-3"
           />
         </label>
-        <Button kind="plain">Show</Button>
+        <Button kind="plain">Divide</Button>
       </Form>
       {asked !== "" && !divided && (
         <p role="alert" className="text-sm font-semibold text-barn">

@@ -54,7 +54,8 @@ export function WhenTable({ view, when }: Pick<WhenProps, "view" | "when">) {
   ];
   return (
     <Sheet heading="Week by week" beside="the best day of each week; all birds, from today on">
-      <div className="overflow-x-auto">
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
+      <section className="overflow-x-auto" tabIndex={0} aria-label="The weeks, a wide table">
         <table className="w-full min-w-4xl text-sm">
           <thead>
             <tr className="text-left align-bottom text-soft">
@@ -77,7 +78,7 @@ export function WhenTable({ view, when }: Pick<WhenProps, "view" | "when">) {
             ))}
           </tbody>
         </table>
-      </div>
+      </section>
     </Sheet>
   );
 }

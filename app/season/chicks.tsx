@@ -1,3 +1,4 @@
+import { useId } from "react";
 import { Form } from "react-router";
 import { chicksForm, needsOf } from "#app/season/chicks-form.ts";
 import { requireFarm } from "#app/server/farm-file.server.ts";
@@ -42,8 +43,7 @@ export default function Chicks({ loaderData: { unitSystem, asked, faults, plans 
             {...box}
             name="most"
             label="None bigger than"
-            hint="Dressed"
-            unit={unitSystem === "us" ? "lb" : "kg"}
+            hint={unitSystem === "us" ? "Dressed, in pounds" : "Dressed, in kilograms"}
           />
           <Box {...box} name="dated" label="Birds by a date" hint="For Christmas, a wedding" />
           <Box {...box} name="by" label="That date" type="date" />
@@ -70,33 +70,39 @@ interface BoxProps {
   name: string;
   label: string;
   hint?: string;
-  unit?: string;
   type?: "text" | "date";
 }
 
-function Box({ asked, faults, name, label, hint, unit, type = "text" }: BoxProps) {
+function Box({ asked, faults, name, label, hint, type = "text" }: BoxProps) {
   const fault = faults[name];
+  const id = useId();
+  const described = [hint && `${id}-hint`, fault && `${id}-fault`].filter(Boolean).join(" ");
   return (
-    <label className="grid content-end gap-1">
-      <span className="font-semibold">
+    <div className="grid content-end gap-1">
+      <label htmlFor={id} className="font-semibold">
         {label}
-        {unit && <span className="font-normal text-soft"> ({unit})</span>}
-      </span>
-      {hint && <span className="text-sm text-soft">{hint}</span>}
+      </label>
+      {hint && (
+        <p id={`${id}-hint`} className="text-sm text-soft">
+          {hint}
+        </p>
+      )}
       <input
+        id={id}
         name={name}
         type={type}
         defaultValue={asked[name]}
         autoComplete="off"
         aria-invalid={fault ? true : undefined}
+        aria-describedby={described || undefined}
         className="min-h-12 w-full rounded-sheet border border-soft bg-white px-3 aria-invalid:border-2 aria-invalid:border-barn"
       />
       {fault && (
-        <span role="alert" className="text-sm font-semibold text-barn">
+        <p id={`${id}-fault`} role="alert" className="text-sm font-semibold text-barn">
           {fault}
-        </span>
+        </p>
       )}
-    </label>
+    </div>
   );
 }
 

@@ -77,7 +77,7 @@ function Cell({ cell, today }: { cell: CellView; today: string }) {
   const isShut = season.shut !== undefined && cell.held.length === 0;
   return (
     <div
-      className={`grid h-full grid-cols-1 content-start ${isPast ? "opacity-40" : ""} ${isShut ? "" : "bg-leaf"}`}
+      className={`grid h-full grid-cols-1 content-start ${isPast ? "text-soft" : ""} ${isShut ? "" : "bg-leaf"}`}
     >
       <div
         className={`relative ${hasBirds(cell) ? "h-4" : "h-2"}`}
@@ -92,7 +92,7 @@ function Cell({ cell, today }: { cell: CellView; today: string }) {
         </span>
         <span className="truncate text-xs text-soft">
           <span className="sr-only">{whoCan(cell)}</span>
-          <span aria-hidden="true" className={isShut ? "opacity-60" : ""}>
+          <span aria-hidden="true" className={isShut ? "" : "text-ink"}>
             {initials(cell)}
           </span>
         </span>

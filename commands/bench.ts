@@ -1,4 +1,5 @@
 import { median } from "d3-array";
+import { benchBatchPage } from "#commands/bench/bench-batch-page.ts";
 import { benchSeason } from "#commands/bench/bench-season.ts";
 import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
 import { fillYears } from "#demo/many-years.ts";
@@ -43,4 +44,6 @@ function filled(years: number): FarmFile {
   return file;
 }
 
+console.log("");
+await benchBatchPage(birdsAYear);
 await benchSeason();

@@ -12,11 +12,11 @@ export function at(day: string, time: string): number {
 }
 
 /** Entries numbered in the order they are made. */
-export function entryMaker(): (day: string, time?: string) => Entry {
+export function entryMaker(prefix = "demo"): (day: string, time?: string) => Entry {
   let number = 0;
   return (day, time = "19:00") => {
     number += 1;
-    return { entryId: `demo-${String(number).padStart(6, "0")}`, at: at(day, time) };
+    return { entryId: `${prefix}-${String(number).padStart(6, "0")}`, at: at(day, time) };
   };
 }
 

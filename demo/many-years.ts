@@ -9,7 +9,7 @@ const FIRST_DAY = "2006-05-01";
 /** Years of made-up days, every bird tapped, weighed and gone but those of the last day; for measuring speed. */
 export function fillYears(file: FarmFile, years: number, birdsAYear: number): void {
   const luck = luckFrom(years);
-  const entry = entryMaker();
+  const entry = entryMaker("years");
   const daysAYear = Math.ceil(birdsAYear / BIRDS_A_DAY);
   file.together(() => {
     for (let number = 0; number < years * daysAYear; number += 1) {

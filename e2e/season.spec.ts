@@ -31,7 +31,7 @@ test("a newcomer adds a batch, weighs ten birds, lets the season be set, pins a 
   await expect(page.getByText("Mean of 10 birds")).toBeVisible();
   await expect(page.getByText(/^\d+ birds? more$|^enough$/)).toBeVisible();
   await walk.press("Keep these weights");
-  await expect(page.getByText("10 birds weighed, mean 3 lb 1.2 oz")).toBeVisible();
+  await expect(page.getByText("10 birds weighed, mean 3 lb 0.8 oz")).toBeVisible();
   await expect(page.getByText("nobody is named who could come").first()).toBeVisible();
 
   // Hands, and then a day can be recommended.

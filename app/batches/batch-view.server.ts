@@ -1,4 +1,4 @@
-import { batchCostOf, flockOf } from "#app/server/day-reading.server.ts";
+import { batchCostOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { lotFacts, seasonFacts } from "#app/server/season-reading.server.ts";
@@ -6,7 +6,7 @@ import { addDays, daysBetween, type LocalDay } from "#core/calendar/local-day.ts
 import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
 import type { SeasonFacts } from "#core/day/season-facts.ts";
 import { whenToGo } from "#core/day/when-to-go.ts";
-import { feedEatenBy, flockOn } from "#core/growth/flock-forecast.ts";
+import { birdBand, feedEatenBy, flockOn } from "#core/growth/flock-forecast.ts";
 import { type FlockPath, flockPath } from "#core/growth/flock-path.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import { AGE_WINDOW_DAYS } from "#core/season/season-constants.ts";
@@ -19,10 +19,10 @@ const CHART_STEP_DAYS = 3;
 
 /** A flock's growth, when it had best go, and what is expected on a day. */
 export function batchView(farm: Farm, batch: Batch, story: BatchStory, on: LocalDay) {
-  const flock = flockOf(farm, batch, story);
-  const path = flockPath(flock);
   const own = farmFile().daysOf(batch.id);
   const facts = factsOf(farm, batch, story);
+  const { flock } = facts.lots[0]!;
+  const path = flockPath(flock);
   const isGrowing = batch.aliveCount > 0;
   const cost = batchCostOf(batch, story);
   return {
@@ -78,12 +78,9 @@ function growthChart(
   const points = [];
   for (let ageDays = fromAge; ageDays <= toAge; ageDays += CHART_STEP_DAYS) {
     const day = addDays(batch.hatchedOn, ageDays);
-    const { live, birdBand } = flockOn(
-      day,
-      { kind: batch.kind, maleShare: 0, hatchedOn: batch.hatchedOn, weighings: [] },
-      path,
-    );
-    points.push({ day, ageDays, mean: live.value, low: birdBand[0], high: birdBand[1] });
+    const { meanKilograms, sdLn, spread } = path.at(ageDays);
+    const [low, high] = birdBand(spread, sdLn);
+    points.push({ day, ageDays, mean: meanKilograms, low, high });
   }
   const fraction = DRESSED_FRACTION[batch.kind];
   return {

@@ -5,6 +5,9 @@ import { plural } from "#app/ui/show.ts";
 import { skyBackground } from "#app/ui/sky-color.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 
+/** As much room as stands for a farm that has not said what it has. */
+const ROOM_UNSAID = 1_000_000;
+
 const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
 
 type Calendar = Pick<SeasonView, "cells" | "today" | "rooms">;
@@ -186,7 +189,7 @@ function Room({
   const fridge = rooms.fridge + (cell.isEitherFrozen ? 0 : rooms.either);
   return (
     <div className="text-xs leading-snug">
-      {freezer > 0 && (
+      {freezer > 0 && freezer < ROOM_UNSAID && (
         <>
           <div className="mt-1 h-2 border border-soft bg-leaf" aria-hidden="true">
             <div
@@ -205,7 +208,7 @@ function Room({
       ) : (
         cell.resting > 0 && (
           <p className={cell.resting > fridge ? "font-semibold text-barn" : ""}>
-            {cell.resting} of {fridge} rest
+            {fridge < ROOM_UNSAID ? `${cell.resting} of ${fridge} rest` : `${cell.resting} rest`}
           </p>
         )
       )}

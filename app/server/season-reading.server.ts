@@ -17,15 +17,18 @@ import { RULE_PRICE, type SeasonSetting } from "#db/season/season-queries.server
 /** Longest that a season looks ahead, days; the weather and what people said are read so far. */
 const AHEAD_DAYS = 400;
 
-/** All that the season is worked out from, read from the file. */
+/** Room of a farm that has not said what it has: more than birds will ever fill. */
+const ROOM_UNSAID = 1_000_000;
+
+/** All that the season is worked out from, read from the file; with only one batch in it, if it is named. */
 export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
   const file = farmFile();
   const today = localDayOf(now(), farm.timeZone);
   const terms = seasonTerms(farm, file.season.setting(), today);
-  const batches = file.batches();
-  const held = heldDays(terms, batches);
+  const batches = onlyBatchId === undefined ? file.batches() : [file.batch(onlyBatchId)!];
+  const held = heldDays(terms);
   const lots = batches
-    .filter(({ id, aliveCount }) => aliveCount > 0 && (onlyBatchId === undefined || id === onlyBatchId))
+    .filter(({ aliveCount }) => aliveCount > 0)
     .map((batch) => ({ batch, birds: file.freeForDay(batch.id) }))
     .filter(({ birds }) => birds > 0)
     .map(({ batch, birds }) => lotFacts(farm, batch, file.story(batch.id), birds));
@@ -33,6 +36,9 @@ export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
   const places = file.places();
   const capacity = (is: (place: (typeof places)[number]) => boolean) =>
     places.filter(is).reduce((sum, place) => sum + place.capacityCount, 0);
+  // A farm that has named no fridge has not said that it has none.
+  const unsaid = (kind: "fridge" | "freezer") =>
+    places.some((place) => place.kind === kind) ? 0 : ROOM_UNSAID;
   return {
     today,
     lots,
@@ -55,10 +61,10 @@ export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
     tablePlaces: last?.tablePlaceCount ?? 2,
     ownBirdsPerPersonHour: ownPace(),
     rooms: {
-      fridge: capacity(({ kind, canFreeze }) => kind === "fridge" && canFreeze === 0),
-      freezer: capacity(({ kind }) => kind === "freezer"),
+      fridge: capacity(({ kind, canFreeze }) => kind === "fridge" && canFreeze === 0) + unsaid("fridge"),
+      freezer: capacity(({ kind }) => kind === "freezer") + unsaid("freezer"),
       either: capacity(({ canFreeze }) => canFreeze === 1),
-      frozenNow: file.stores.stored().length,
+      frozenNow: file.stores.storedCount(),
       restingNow: [],
     },
     dressedByYear: file.books.dressedByYear(),
@@ -98,11 +104,11 @@ export function feedPrice({ feed }: Pick<BatchStory, "feed">): Setting {
   );
 }
 
-function heldDays(terms: SeasonTerms, batches: readonly Batch[]): HeldDay[] {
+function heldDays(terms: SeasonTerms): HeldDay[] {
   return farmFile()
     .openDays()
     .map((day) => {
-      const batch = batches.find(({ id }) => id === day.batchId)!;
+      const batch = farmFile().batch(day.batchId)!;
       return {
         dayId: day.id,
         day: day.processedOn,

@@ -20,7 +20,7 @@ const MILLISECONDS_PER_DAY = 86_400_000;
 
 /** Days since 1970-01-01 of the plain calendar, which knows no time zones. @throws {RangeError} if it is no day */
 export function dayNumber(day: LocalDay): number {
-  const at = Date.parse(`${day}T00:00:00Z`);
+  const at = Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8)));
   if (Number.isNaN(at)) throw new RangeError(`not a day: ${day}`);
   return at / MILLISECONDS_PER_DAY;
 }

@@ -2,7 +2,7 @@ import { addDays, dayNumber, dayOfNumber, daysBetween, type LocalDay } from "#co
 import { type BirdWorth, birdWorth, CUT_WORK, daysFrom } from "#core/day/bird-worth.ts";
 import { type SeasonDay, seasonDay } from "#core/day/season-day.ts";
 import type { LotFacts, SeasonFacts } from "#core/day/season-facts.ts";
-import { flockPath } from "#core/growth/flock-path.ts";
+import { type FlockPath, flockPath } from "#core/growth/flock-path.ts";
 import { PRACTICE_FACTOR } from "#core/processing-line/line-constants.ts";
 import { checkSeason } from "#core/season/season-check.ts";
 import {
@@ -27,7 +27,10 @@ export interface SeasonPlan {
 const FURTHEST_DAYS = 210;
 
 /** Puts the season together from all that is known. */
-export function seasonPlan(facts: SeasonFacts): SeasonPlan {
+export function seasonPlan(
+  facts: SeasonFacts,
+  pathOf: (lot: LotFacts) => FlockPath = ({ flock }) => flockPath(flock),
+): SeasonPlan {
   const lots = facts.lots.filter(({ birds }) => birds > 0);
   const from = addDays(facts.today, 1);
   const lastAge = (lot: LotFacts) =>
@@ -39,7 +42,7 @@ export function seasonPlan(facts: SeasonFacts): SeasonPlan {
     .filter(({ shut, day }) => shut === undefined || facts.held.some((held) => held.day === day));
   const handsFactor = PRACTICE_FACTOR[facts.means.practice];
   const worths = lots.map((lot) => {
-    const path = flockPath(lot.flock);
+    const path = pathOf(lot);
     return new Map(
       days.flatMap(({ day, shut }, index): [number, BirdWorth][] =>
         shut === undefined && isInWindow(lot, day)

@@ -71,7 +71,7 @@ export function whenToGo({ facts, path, place, timeZone, costSoFarCents }: WhenI
   const { flock, birds } = lot;
   const { earliest, latest } = AGE_WINDOW_DAYS[flock.kind];
   const settings = { ...facts, handsFactor: PRACTICE_FACTOR[facts.means.practice] };
-  const plan = seasonPlan(facts);
+  const plan = seasonPlan(facts, () => path);
   const firstReady = addDays(flock.hatchedOn, earliest);
   const tomorrow = addDays(facts.today, 1);
   const start = daysBetween(tomorrow, firstReady) > 0 ? firstReady : tomorrow;

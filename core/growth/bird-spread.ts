@@ -47,13 +47,22 @@ export function densityAt({ sexes }: BirdSpread, weight: number): number {
 export function weightAtShare(spread: BirdSpread, share: number): number {
   if (!(share > 0 && share < 1)) throw new RangeError(`share must lie between 0 and 1, got ${share}`);
   let [low, high] = limitsOf(spread);
-  for (let step = 0; step < 60; step += 1) {
-    const middle = (low + high) / 2;
-    if (shareBelow(spread, middle) < share) low = middle;
-    else high = middle;
+  let weight = (low + high) / 2;
+  // Newton's steps, and a halving wherever one would leave the bracket.
+  for (let step = 0; step < MOST_STEPS; step += 1) {
+    const past = shareBelow(spread, weight) - share;
+    if (past < 0) low = weight;
+    else high = weight;
+    const next = weight - past / densityAt(spread, weight);
+    const inside = next > low && next < high ? next : (low + high) / 2;
+    if (Math.abs(inside - weight) < CLOSE_ENOUGH * weight) return inside;
+    weight = inside;
   }
-  return (low + high) / 2;
+  return weight;
 }
+
+const MOST_STEPS = 100;
+const CLOSE_ENOUGH = 1e-10;
 
 /** Weights between which all birds lie but about one in 10^15. */
 export function limitsOf({ sexes }: BirdSpread): [number, number] {

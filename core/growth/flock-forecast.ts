@@ -105,7 +105,7 @@ export function biggestOf(
 }
 
 /** Weights between which 8 in 10 single birds lie, how unsure the flock's mean is counted in. */
-function birdBand({ sexes }: BirdSpread, sdLn: number): readonly [number, number] {
+export function birdBand({ sexes }: BirdSpread, sdLn: number): readonly [number, number] {
   const unsure = { sexes: sexes.map((sex) => ({ ...sex, sd: Math.hypot(sex.sd, sex.mean * sdLn) })) };
   return [weightAtShare(unsure, 0.1), weightAtShare(unsure, 0.9)];
 }

@@ -1,4 +1,4 @@
-import { dayNumber, type LocalDay } from "#core/calendar/local-day.ts";
+import { dayNumber } from "#core/calendar/local-day.ts";
 
 /** Temperatures of one day, °C. */
 export interface DayTemperatures {
@@ -17,13 +17,13 @@ const MOST_SWING_CELSIUS = 16;
 const NIGHT_TO_DAY_CELSIUS = 5.5;
 
 /**
- * What the weather usually is at a latitude and date near sea level: a year's mean that falls towards the poles, and
+ * What the weather usually is at a latitude near sea level on a day, by its number: a year's mean that falls towards the poles, and
  * a swing about it. Coarse, good to some 4 °C; the sea and hills are not in it. See docs/sources.md#weather.
  */
-export function usualTemperatures(latitude: number, day: LocalDay): DayTemperatures {
+export function usualTemperatures(latitude: number, number: number): DayTemperatures {
   const size = Math.abs(latitude);
   const swing = Math.min(MOST_SWING_CELSIUS, SWING_PER_DEGREE * size) * (latitude < 0 ? -1 : 1);
-  const turn = (2 * Math.PI * (dayNumber(day) - WARMEST_NORTH)) / DAYS_A_YEAR;
+  const turn = (2 * Math.PI * (number - WARMEST_NORTH)) / DAYS_A_YEAR;
   const meanCelsius = EQUATOR_CELSIUS - CELSIUS_PER_SQUARE_DEGREE * size ** 2 + swing * Math.cos(turn);
   return {
     meanCelsius,

@@ -99,6 +99,7 @@ CREATE TABLE weather_spell (
   CHECK (from_on <= to_on)
 ) STRICT;
 
+CREATE INDEX carcass_out_on ON carcass_out (out_on);
 CREATE INDEX processing_day_start ON processing_day (start_at);
 
 -- The season as it was last worked out, since that takes seconds. It can be thrown away.

@@ -51,6 +51,9 @@ export function storeQueries(database: Database) {
   const selectOutBetween = database.prepare<[string, string], { birds: number }>(`
     SELECT count(*) AS birds FROM carcass_out
      WHERE out_on > ? AND out_on <= ? AND entry_id NOT IN ${takenBack}`);
+  const selectStoredCount = database.prepare<[], { birds: number }>(
+    "SELECT count(*) AS birds FROM stored_carcass",
+  );
   const selectIsStored = database.prepare<[number], { stored: 0 | 1 }>(
     "SELECT EXISTS (SELECT 1 FROM stored_carcass WHERE carcass_id = ?) AS stored",
   );
@@ -60,6 +63,7 @@ export function storeQueries(database: Database) {
 
   return {
     stored: (): StoredBird[] => selectStored.all(),
+    storedCount: (): number => selectStoredCount.get()!.birds,
     /** Birds that left after one day and up to another. */
     outBetween: (after: string, to: string): number => selectOutBetween.get(after, to)!.birds,
     /** Birds that left last, newest first. */

@@ -1,4 +1,5 @@
 import { expect, test } from "vitest";
+import { dayOfNumber } from "#core/calendar/local-day.ts";
 import { simulatedForecast } from "#devices/forecast/simulated-forecast.ts";
 
 const HEAT = { fromOn: "2026-07-03", toOn: "2026-07-05", meanCelsius: 30, what: "heat wave" };
@@ -13,7 +14,7 @@ test("the usual weather is warmest in July in the north, in January in the south
 
 test("a spell that was typed in stands over the usual weather, its nights and days with it", () => {
   const days = simulatedForecast([HEAT]).days({ latitude: 43.9, from: "2026-07-02", count: 5 });
-  expect(days.map(({ day, spell }) => [day, spell?.what])).toEqual([
+  expect(days.map(({ dayNumber, spell }) => [dayOfNumber(dayNumber), spell?.what])).toEqual([
     ["2026-07-02", undefined],
     ["2026-07-03", "heat wave"],
     ["2026-07-04", "heat wave"],

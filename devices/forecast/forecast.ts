@@ -10,7 +10,8 @@ export interface Spell {
 }
 
 export interface ForecastDay extends DayTemperatures {
-  readonly day: LocalDay;
+  /** Days since 1970-01-01. */
+  readonly dayNumber: number;
   /** What somebody said of the day; undefined where it is the usual weather of the date. */
   readonly spell: Spell | undefined;
 }

@@ -1,4 +1,4 @@
-import { addDays } from "#core/calendar/local-day.ts";
+import { dayNumber } from "#core/calendar/local-day.ts";
 import { usualTemperatures } from "#core/sky/usual-weather.ts";
 import type { Forecast, Spell } from "#devices/forecast/forecast.ts";
 
@@ -8,20 +8,27 @@ import type { Forecast, Spell } from "#devices/forecast/forecast.ts";
  */
 export function simulatedForecast(spells: readonly Spell[]): Forecast {
   return {
-    days: ({ latitude, from, count }) =>
-      Array.from({ length: count }, (_, index) => {
-        const day = addDays(from, index);
-        const usual = usualTemperatures(latitude, day);
-        const spell = spells.findLast(({ fromOn, toOn }) => fromOn <= day && day <= toOn);
-        if (!spell) return { day, ...usual, spell };
+    days: ({ latitude, from, count }) => {
+      const first = dayNumber(from);
+      const spans = spells.map((spell) => ({
+        spell,
+        from: dayNumber(spell.fromOn),
+        to: dayNumber(spell.toOn),
+      }));
+      return Array.from({ length: count }, (_, index) => {
+        const number = first + index;
+        const usual = usualTemperatures(latitude, number);
+        const spell = spans.findLast((span) => span.from <= number && number <= span.to)?.spell;
+        if (!spell) return { dayNumber: number, ...usual, spell };
         const shift = spell.meanCelsius - usual.meanCelsius;
         return {
-          day,
+          dayNumber: number,
           meanCelsius: spell.meanCelsius,
           lowCelsius: usual.lowCelsius + shift,
           highCelsius: usual.highCelsius + shift,
           spell,
         };
-      }),
+      });
+    },
   };
 }

@@ -1,0 +1,29 @@
+import { median } from "d3-array";
+import { makeDemoFarm } from "#demo/make-demo-farm.ts";
+import { fillYears } from "#demo/many-years.ts";
+
+const REPEATS = 41;
+
+/** The batch page's work on the server with twenty years of history in the file: what its loader reads and reckons. */
+export async function benchBatchPage(birdsAYear: number): Promise<void> {
+  process.env.PALE_MORNING_DATA = ":memory:";
+  process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
+  const { farmFile } = await import("#app/server/farm-file.server.ts");
+  const { loader } = await import("#app/batches/batch.tsx");
+  const file = farmFile();
+  fillYears(file, 20, birdsAYear);
+  makeDemoFarm(file);
+  for (const { id, name, aliveCount } of file.batches().filter((batch) => batch.aliveCount > 0)) {
+    const once = () => {
+      const startedAt = performance.now();
+      loader({ params: { batchId: String(id) }, request: new Request("http://farm/") } as never);
+      return performance.now() - startedAt;
+    };
+    // A server that has answered before, as it has on any but the first page of its life.
+    for (let time = 0; time < REPEATS; time += 1) once();
+    const times = Array.from({ length: REPEATS }, once);
+    console.log(
+      `Batch page of ${name} (${aliveCount} birds) on the server, 20 years at ${birdsAYear} birds a year: median ${median(times)!.toFixed(2)} ms, worst ${Math.max(...times).toFixed(2)} ms`,
+    );
+  }
+}

@@ -1,5 +1,11 @@
 import { checkSeason } from "#core/season/season-check.ts";
-import type { Placement, SeasonAnswer, SeasonProblem, SeasonRule } from "#core/season/season-problem.ts";
+import type {
+  LotOption,
+  Placement,
+  SeasonAnswer,
+  SeasonProblem,
+  SeasonRule,
+} from "#core/season/season-problem.ts";
 
 /**
  * A season made by the plain way of thinking: pins first, then the lots that must go soonest, each on the day that pays best,
@@ -23,7 +29,7 @@ export function greedySeason(problem: SeasonProblem): SeasonAnswer {
     while (left > 0) {
       const choices = lot.options
         .filter(({ day }) => !pinnedDays.has(day))
-        .toSorted((one, other) => other.centsEach - one.centsEach)
+        .toSorted((one, other) => promise(problem, other, left) - promise(problem, one, left))
         .slice(0, MOST_CHOICES)
         .map((option) => ({ option, birds: mostBirds(index, option, left) }))
         .filter(({ birds }) => birds > 0);
@@ -61,6 +67,13 @@ export function greedySeason(problem: SeasonProblem): SeasonAnswer {
     }
     return hardBreaks(problem, tried(fit)) <= standing.all ? fit : 0;
   }
+}
+
+/** What an option would earn if its day's crew were all that bound it. */
+function promise({ days }: SeasonProblem, { day, centsEach, workEach }: LotOption, left: number): number {
+  const { mostWork, heldWork, heldBirds, openCents } = days[day]!;
+  const birds = Math.min(left, Math.max(0, mostWork - heldWork) / workEach);
+  return birds * centsEach - (heldBirds > 0 ? 0 : openCents);
 }
 
 /** Only so many of a lot's best days are tried: this is a start, not the answer. */

@@ -41,6 +41,7 @@ export default [
   route("days/:dayId/rest", "days/rest/rest.tsx"),
   route("days/:dayId/pack", "days/pack/pack.tsx"),
   route("days/:dayId/pack/take-back", "days/pack/take-back.ts"),
+  route("days/:dayId/pack/marks", "days/pack/marks.tsx"),
   route("days/:dayId/settle", "days/settle/settle.tsx"),
   route("days/:dayId/settle/cost", "days/settle/add-cost.tsx"),
   route("days/:dayId/settle/reopen", "days/settle/reopen.ts"),

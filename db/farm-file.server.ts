@@ -1,6 +1,7 @@
 import { batchQueries } from "#db/batch/batch-queries.server.ts";
 import { bookQueries } from "#db/book/book-queries.server.ts";
 import { dayQueries } from "#db/day/day-queries.server.ts";
+import { markQueries } from "#db/day/mark-queries.server.ts";
 import { packQueries } from "#db/day/pack-queries.server.ts";
 import { runQueries } from "#db/day/run-queries.server.ts";
 import { settleQueries } from "#db/day/settle-queries.server.ts";
@@ -22,6 +23,7 @@ export function openFarmFile(path: string) {
     ...dayQueries(database),
     run: runQueries(database),
     pack: packQueries(database),
+    marking: markQueries(database),
     settling: settleQueries(database),
     stores: storeQueries(database),
     books: bookQueries(database),

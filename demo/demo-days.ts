@@ -113,6 +113,7 @@ function runAndSettle(file: FarmFile, entry: MakeEntry, batch: Batch, run: RunDa
   const dayId = file.dayOfEntry(set.entryId)!;
   tapTheDay(file, entry, dayId, run, keptPlan(file, batch, run));
   weighTheBirds(file, entry, batch, dayId, run);
+  markSome(file, entry, dayId);
   for (const [what, amountCents] of run.costs)
     must(file.settling.addCost(entry(processedOn), dayId, { what, amountCents }));
   must(
@@ -216,6 +217,26 @@ function purposeOf(bird: number, cutUp: number): CarcassUse {
   if (bird === 23) return "pets";
   if (bird % 5 === 0 && bird / 5 <= cutUp) return "cut";
   return bird % 9 === 0 ? "own" : "sale";
+}
+
+/** Three big cockerels were looked at more closely. */
+function markSome(file: FarmFile, entry: MakeEntry, dayId: number): void {
+  const marks = [
+    [2, 98, 118, 4, "yellow, straight"],
+    [9, 104, 121, 5, "yellow, straight"],
+    [14, 91, 112, 3, "pale, one toe bent"],
+  ] as const;
+  for (const [birdNumber, frameWidthMillimeters, keelMillimeters, fleshing, legs] of marks)
+    must(
+      file.marking.recordMark(entry("2026-06-22"), dayId, {
+        birdNumber,
+        frameWidthMillimeters,
+        keelMillimeters,
+        fleshing,
+        legs,
+        note: "",
+      }),
+    );
 }
 
 /** Over the summer most were sold and some eaten. */

@@ -117,7 +117,7 @@ export default function BatchPage({ loaderData, actionData }: Route.ComponentPro
       {view.when && <WhenTable view={view} when={view.when} />}
       <div className="grid items-start gap-4 lg:grid-cols-3">
         <div className="lg:col-span-2">
-          <StorySheet {...loaderData} refusal={actionData} />
+          <StorySheet {...loaderData} days={view.days} refusal={actionData} />
         </div>
         <div className="grid gap-4">
           <Expected {...loaderData} />

@@ -8,6 +8,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { KIND_WORDS } from "#app/ui/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { flockOn } from "#core/growth/flock-forecast.ts";
+import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { Route } from "./+types/batches.ts";
 
 export const meta = () => [{ title: "Batches · Pale Morning" }];
@@ -15,25 +16,24 @@ export const meta = () => [{ title: "Batches · Pale Morning" }];
 export function loader() {
   const farm = requireFarm();
   const today = localDayOf(now(), farm.timeZone);
-  const days = farmFile().days();
-  const batches = farmFile()
-    .batches()
-    .map((batch) => {
-      const story = farmFile().story(batch.id);
-      const forecast = flockOn(today, flockOf(farm, batch, story));
-      const next = days.find((day) => day.batchId === batch.id && !day.settledEntryId);
-      return {
-        batch,
-        ageDays: forecast.ageDays,
-        liveKg: forecast.live.value,
-        dressedKg: forecast.dressed.value,
-        nextDay: next?.processedOn,
-        weighed: story.weighings.length,
-      };
-    });
+  const days = farmFile().openDays();
+  const batches = farmFile().batches();
+  const growing = (batch: Batch) => {
+    const story = farmFile().story(batch.id);
+    const forecast = flockOn(today, flockOf(farm, batch, story));
+    return {
+      batch,
+      ageDays: forecast.ageDays,
+      liveKg: forecast.live.value,
+      dressedKg: forecast.dressed.value,
+      nextDay: days.find((day) => day.batchId === batch.id)?.processedOn,
+      weighed: story.weighings.length,
+    };
+  };
+  const unread = { ageDays: 0, liveKg: 0, dressedKg: 0, nextDay: undefined, weighed: 0 };
   return {
-    alive: batches.filter(({ batch }) => batch.aliveCount > 0),
-    gone: batches.filter(({ batch }) => batch.aliveCount <= 0),
+    alive: batches.filter(({ aliveCount }) => aliveCount > 0).map(growing),
+    gone: batches.filter(({ aliveCount }) => aliveCount <= 0).map((batch) => ({ batch, ...unread })),
   };
 }
 
@@ -91,10 +91,16 @@ function BatchTable({
               </span>
               <span>
                 {isGrowing
-                  ? `${plural(batch.aliveCount, "bird")} alive`
+                  ? batch.awaitedOn === null
+                    ? `${plural(batch.aliveCount, "bird")} alive`
+                    : `${plural(batch.aliveCount, "chick")} on order`
                   : `${plural(batch.arrivedCount, "bird")} arrived`}
                 <span className="block text-sm text-soft">
-                  {batch.lostCount > 0 ? `${batch.lostCount} lost` : "none lost"}
+                  {batch.awaitedOn === null
+                    ? batch.lostCount > 0
+                      ? `${batch.lostCount} lost`
+                      : "none lost"
+                    : `due ${show.shortDay(batch.awaitedOn)}`}
                 </span>
               </span>
               {isGrowing && (

@@ -1,4 +1,5 @@
 import { plural, type Show } from "#app/ui/show.ts";
+import type { WhichBirds } from "#core/growth/flock.ts";
 import type { Batch, BatchStory, BatchWeighing } from "#db/batch/batch-queries.server.ts";
 
 /** One line of a batch's story. Lines with an entry can be taken back. */
@@ -9,8 +10,21 @@ export interface StoryLine {
   readonly entryId?: string;
 }
 
+/** A day that took some, or is to take some. */
+export interface TakenDay {
+  readonly processedOn: string;
+  readonly birdCount: number;
+  readonly whichBirds: WhichBirds;
+  readonly settledEntryId: string | null;
+}
+
 /** All that was written down of a batch, the newest first. */
-export function storyLines(batch: Batch, story: BatchStory, show: Show): StoryLine[] {
+export function storyLines(
+  batch: Batch,
+  story: BatchStory,
+  show: Show,
+  days: readonly TakenDay[] = [],
+): StoryLine[] {
   const lines: StoryLine[] = [
     firstLine(batch, story, show),
     ...story.arrivals.map(({ arrivedOn, arrivedCount, entryId }) => ({
@@ -69,6 +83,13 @@ export function storyLines(batch: Batch, story: BatchStory, show: Show): StoryLi
       entryId: cost.entryId,
     })),
     ...weighIns(story.weighings, show),
+    ...days.map(({ processedOn, birdCount, whichBirds, settledEntryId }) => ({
+      day: processedOn,
+      text: settledEntryId
+        ? `${plural(birdCount, "bird")} taken`
+        : `${plural(birdCount, "bird")} set to be taken`,
+      ...(whichBirds === "biggest" && { more: "the biggest" }),
+    })),
   ];
   return lines.toSorted((one, other) => (one.day === other.day ? 0 : one.day < other.day ? 1 : -1));
 }

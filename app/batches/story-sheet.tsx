@@ -1,6 +1,6 @@
 import { type FormSetting, happenedOn } from "#app/batches/batch-forms.ts";
 import { storyLineForm } from "#app/batches/story-line.ts";
-import { type StoryLine, storyLines } from "#app/batches/story-lines.ts";
+import { type StoryLine, storyLines, type TakenDay } from "#app/batches/story-lines.ts";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
 import { ButtonLink, Sheet } from "#app/ui/sheet.tsx";
@@ -12,6 +12,7 @@ import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
 interface StorySheetProps {
   batch: Batch;
   story: BatchStory;
+  days: readonly TakenDay[];
   setting: FormSetting;
   entryId: string;
   refusal: Refusal | undefined;
@@ -26,9 +27,9 @@ const THINGS = [
 ];
 
 /** All that happened to a flock, the newest first, and a line to write the next thing on. */
-export function StorySheet({ batch, story, setting, entryId, refusal }: StorySheetProps) {
+export function StorySheet({ batch, story, days, setting, entryId, refusal }: StorySheetProps) {
   const show = useShow();
-  const lines = storyLines(batch, story, show);
+  const lines = storyLines(batch, story, show, days);
   const weights = setting.unitSystem === "us" ? "weighed 6 4, 6 2" : "weighed 2.84; 2.79";
   return (
     <Sheet heading="Their story" beside={plural(lines.length, "line")}>
@@ -61,7 +62,7 @@ export function StorySheet({ batch, story, setting, entryId, refusal }: StoryShe
       </div>
       <ol>
         {lines.map((line) => (
-          <StoryRow key={line.entryId ?? line.text} line={line} batchId={batch.id} />
+          <StoryRow key={line.entryId ?? `${line.day}${line.text}`} line={line} batchId={batch.id} />
         ))}
       </ol>
     </Sheet>

@@ -1,7 +1,7 @@
-import { Form } from "react-router";
+import { Form, Link } from "react-router";
 import { MoveBirds, PinHere } from "#app/season/move-birds.tsx";
 import type { LotView, SeasonView } from "#app/season/season-view.server.ts";
-import { brokenWords, priceWords, whyWords } from "#app/season/season-words.ts";
+import { brokenWords, listWords, priceWords, whyWords } from "#app/season/season-words.ts";
 import { Button, ButtonLink, Notice, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { TakeBack } from "#app/ui/take-back.tsx";
@@ -37,6 +37,17 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
             ))}
           </ul>
         )}
+        {view.short.map(({ dayId, day, birds, batchName, mostBirds, names }) => (
+          <Notice key={dayId}>
+            <Link to={`/days/${dayId}`} className="underline">
+              {show.shortDay(day)}
+            </Link>{" "}
+            is set for {plural(birds, "bird")} of {batchName}.{" "}
+            {mostBirds < 1
+              ? "Nobody is free to do them."
+              : `With ${listWords(names)} your own pace says ${mostBirds} in the longest day you want.`}
+          </Notice>
+        ))}
         {!proposal && unplaced.length > 0 && (
           <p>
             {unplaced.map(({ name, birds }) => `${plural(birds, "bird")} of ${name}`).join(", ")} without a

@@ -132,6 +132,13 @@ export function seasonView(farm: Farm) {
     },
     broken: standing ? ruleSums(check.broken).map((one) => brokenView(plan, one)) : [],
     job: seasonJob(),
+    short: facts.held.flatMap(({ dayId, day, birds, batchName }) => {
+      const { mostBirds, people } = seasonDay(facts, day);
+      const names = people.filter(({ canCome }) => canCome).map(({ name }) => name);
+      return facts.people.length > 0 && birds > mostBirds
+        ? [{ dayId, day, birds, batchName, mostBirds, names }]
+        : [];
+    }),
     toDo: tasks
       .filter((task) => task.at >= now() - 12 * HOUR && task.at < now() + TO_DO_DAYS * 24 * HOUR)
       .map(({ uid, at, title, why }) => ({ uid, at, title, why })),

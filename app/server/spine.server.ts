@@ -16,11 +16,12 @@ export interface SpineWords {
 export function spineWords(farm: Farm): SpineWords {
   const file = farmFile();
   const today = localDayOf(now(), farm.timeZone);
-  const days = file.days();
-  const open = days.filter((day) => !day.settledEntryId);
-  const living = file.batches().filter((batch) => batch.aliveCount > 0 && batch.hatchedOn <= today);
-  const stored = file.stores.stored().length;
-  const settled = days.length - open.length;
+  const open = file.openDays();
+  const living = file
+    .batches()
+    .filter((batch) => batch.aliveCount > 0 && batch.awaitedOn === null && batch.hatchedOn <= today);
+  const stored = file.stores.storedCount();
+  const settled = file.settling.settledCount();
   return {
     batches: String(living.length || ""),
     season: open.length > 0 ? `${open.length} set` : "",

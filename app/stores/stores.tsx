@@ -28,11 +28,14 @@ export function loader() {
       .toSorted((one, other) => other.birds.length - one.birds.length),
     elsewhere: birds.filter((bird) => bird.placeId === null || !known.has(bird.placeId)),
     lately: lately(LATELY),
+    feed: farmFile().feedInStock(),
     entryId: newEntryId(),
   };
 }
 
-export default function Stores({ loaderData: { places, elsewhere, lately, entryId } }: Route.ComponentProps) {
+export default function Stores({
+  loaderData: { places, elsewhere, lately, feed, entryId },
+}: Route.ComponentProps) {
   const show = useShow();
   const isEmpty = places.length === 0 && elsewhere.length === 0;
   return (
@@ -50,6 +53,12 @@ export default function Stores({ loaderData: { places, elsewhere, lately, entryI
             it goes, and here you see what is left and how much room there is.
           </p>
         </EmptyPlace>
+      )}
+      {feed.milligrams > 0 && (
+        <p>
+          Feed in stock: {show.bulk(feed.milligrams)}, {show.money(feed.cents)}, in no batch’s name. A batch
+          takes of it with a line in its story: “from stock 2 bags”.
+        </p>
       )}
       <div className="grid items-start gap-5 lg:grid-cols-2">
         {places.map((place) => (

@@ -38,7 +38,13 @@ export function settleQueries(database: Database) {
            max((SELECT count(*) FROM carcass WHERE day_id = @dayId AND ${standing}),
                (SELECT count(*) FROM day_event WHERE day_id = @dayId AND kind = 'bird' AND ${standing})) AS birdCount`);
 
+  const selectSettledCount = database.prepare<[], { days: number }>(
+    `SELECT count(*) AS days FROM day_settlement WHERE ${standing}`,
+  );
+
   return {
+    /** Days that are settled. */
+    settledCount: (): number => selectSettledCount.get()!.days,
     costs: (dayId: number): DayCost[] => selectCosts.all(dayId),
     settlement: (dayId: number): SettlementRow | undefined => selectSettlement.get(dayId),
 

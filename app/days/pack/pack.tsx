@@ -96,6 +96,11 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
         <div className="grid content-start gap-5">
           <Tally {...loaderData} />
           <Places places={places} />
+          {carcasses.length > 0 && (
+            <ButtonLink kind="plain" to={`/days/${day.id}/pack/marks`}>
+              Breeder’s marks
+            </ButtonLink>
+          )}
         </div>
       </div>
     </Page>

@@ -262,7 +262,7 @@ test("what is stored is what was packed, less condemned, less left, less taken b
 describe("a growing flock", () => {
   test("on order is awaited until chicks come, and is awaited again when that was a mistake", () => {
     file.addBatch(entry(), { ...BATCH, arrivedCount: 20, awaitedOn: "2026-04-22" });
-    const [{ id }] = file.batches() as [{ id: number }];
+    const { id } = file.batches()[0]!;
     expect(file.batch(id)).toMatchObject({ awaitedOn: "2026-04-22", aliveCount: 20 });
     const came = entry();
     file.recordArrival(came, id, { arrivedOn: "2026-04-22", arrivedCount: 23 });
@@ -346,7 +346,7 @@ describe("what binds a season", () => {
         reason: "name-taken",
       },
     );
-    const [{ id }] = file.people.people() as [{ id: number }];
+    const { id } = file.people.people()[0]!;
     const busy = (...days: string[]) => days.map((onDay) => ({ onDay, why: "" }));
     file.people.sayDay(entry(), { personId: id, onDay: "2026-10-10", canCome: 1, why: "" });
     file.people.readCalendar(entry(), id, busy("2026-10-03", "2026-10-10"));

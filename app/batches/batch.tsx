@@ -31,7 +31,8 @@ export function loader({ params, request }: Route.LoaderArgs) {
   const { batch, setting, entryId } = loadFactPage(params.batchId);
   const { searchParams } = new URL(request.url);
   const asked = searchParams.get("on") ?? setting.today;
-  const isOnRead = isLocalDay(asked) && asked >= batch.hatchedOn && asked <= "2099-12-31";
+  const isOnRead =
+    !searchParams.has("on") || (isLocalDay(asked) && asked >= batch.hatchedOn && asked <= "2099-12-31");
   const on = isOnRead ? asked : setting.today;
   const story = farmFile().story(batch.id);
   const view = batchView(farm, batch, story, on);

@@ -1,7 +1,8 @@
-import { useState } from "react";
+import { type ComponentProps, useState } from "react";
 import { Form } from "react-router";
 import type { LotView, MoveView } from "#app/season/season-view.server.ts";
 import { brokenWords, differenceWords, priceWords, weightWords } from "#app/season/season-words.ts";
+import { mendedSum } from "#app/ui/rule-words.ts";
 import { Button } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -27,7 +28,7 @@ export function MoveBirds({ lot, entryId }: MoveBirdsProps) {
   return (
     <div className="grid gap-2">
       <fieldset
-        className="flex flex-wrap items-center gap-2"
+        className="flex items-center gap-2"
         onKeyDown={(event) => {
           if (event.key === "ArrowLeft") step(-1);
           else if (event.key === "ArrowRight") step(1);
@@ -38,25 +39,13 @@ export function MoveBirds({ lot, entryId }: MoveBirdsProps) {
         <legend className="sr-only">
           Move {lot.name}, now on {show.shortDay(lot.day)}; arrow keys go from day to day
         </legend>
-        <Button
-          kind="plain"
-          type="button"
-          disabled={place === 0}
-          onClick={() => step(-1)}
-          aria-label="An earlier day"
-        >
+        <StepButton disabled={place === 0} onClick={() => step(-1)} aria-label="An earlier day">
           Earlier
-        </Button>
-        <output className="min-w-24 text-center font-display">{show.shortDay(shown)}</output>
-        <Button
-          kind="plain"
-          type="button"
-          disabled={place === days.length - 1}
-          onClick={() => step(1)}
-          aria-label="A later day"
-        >
+        </StepButton>
+        <output className="grow text-center font-display">{show.shortDay(shown)}</output>
+        <StepButton disabled={place === days.length - 1} onClick={() => step(1)} aria-label="A later day">
           Later
-        </Button>
+        </StepButton>
       </fieldset>
       {move && (
         <div aria-live="polite" className="grid gap-2 border-l-4 border-straw bg-wheat px-3 py-2 text-sm">
@@ -95,6 +84,16 @@ export function MoveBirds({ lot, entryId }: MoveBirdsProps) {
   );
 }
 
+function StepButton(props: ComponentProps<"button">) {
+  return (
+    <button
+      type="button"
+      className="min-h-12 rounded-sheet border border-soft bg-leaf px-3 font-semibold disabled:text-soft"
+      {...props}
+    />
+  );
+}
+
 /** What gets better and what worse. */
 function Difference({ lot, move }: { lot: LotView; move: MoveView }) {
   const show = useShow();
@@ -109,7 +108,7 @@ function Difference({ lot, move }: { lot: LotView; move: MoveView }) {
         </p>
       ))}
       {move.mends.map((one) => (
-        <p key={one.rule}>Better: no longer {brokenWords(one)}</p>
+        <p key={one.rule}>Better: {mendedSum(one)}</p>
       ))}
     </div>
   );

@@ -9,7 +9,7 @@ import type { FlockPath } from "#core/growth/flock-path.ts";
 import { type Wait, wait } from "#core/growth/wait.ts";
 import { PRACTICE_FACTOR } from "#core/processing-line/line-constants.ts";
 import { checkSeason } from "#core/season/season-check.ts";
-import { AGE_WINDOW_DAYS } from "#core/season/season-constants.ts";
+import { AGE_WINDOW_DAYS, LATE_GRACE_DAYS } from "#core/season/season-constants.ts";
 import { type RuleSum, ruleSums } from "#core/season/season-moves.ts";
 import type { Way } from "#core/season/season-problem.ts";
 import { sunOfDay } from "#core/sky/farm-sky.ts";
@@ -53,7 +53,8 @@ export interface WhenToGo {
 }
 
 const WEEKS = 9;
-const FIRM_AGAINST = ["out", "nobody", "not-booked", "too-young", "too-old", "too-many"];
+/** More birds than a crew can do is no bar: they are split over two days. */
+const FIRM_AGAINST = ["out", "nobody", "not-booked", "too-young", "too-old"];
 
 interface WhenInput {
   /** With the one lot that is asked about. */
@@ -135,7 +136,10 @@ export function whenToGo({ facts, path, place, timeZone, costSoFarCents }: WhenI
     return hoursOfWork > hoursOfLight ? [{ reason: "dark", hoursOfLight, hoursOfWork }] : [];
   }
 
-  const rows = Array.from({ length: WEEKS }, (_, week) => {
+  // Past the grace of its latest age no week is worth a row; the first always is.
+  const lastDay = addDays(flock.hatchedOn, latest + LATE_GRACE_DAYS);
+  const weeks = Math.max(1, Math.min(WEEKS, Math.ceil((daysBetween(start, lastDay) + 1) / 7)));
+  const rows = Array.from({ length: weeks }, (_, week) => {
     const days = Array.from({ length: 7 }, (_, day) => addDays(start, week * 7 + day));
     const open = days.filter((day) => seasonDay(facts, day).shut === undefined);
     const tried = (open.length > 0 ? open : [days.find((day) => dayNumber(day) % 7 === 2) ?? days[0]!]).map(

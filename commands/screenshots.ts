@@ -25,7 +25,9 @@ mkdirSync(FOLDER, { recursive: true });
 await withFarm(THURSDAY_MORNING, async () => {
   await picture("batches", "/batches", DESK);
   await picture("batch", "/batches/3", DESK);
-  await picture("season", "/season", DESK);
+  await picture("batch-when", "/batches/2", DESK);
+  await picture("season", "/season", DESK, setTheSeason);
+  await picture("season-phone", "/season", PHONE);
   await picture("days", "/days", DESK);
   await picture("plan", "/days/3/plan", DESK);
   await picture("plan-phone", "/days/3/plan", PHONE);
@@ -47,6 +49,11 @@ await withFarm(SATURDAY_MORNING, async () => {
 });
 
 await browser.close();
+
+async function setTheSeason(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "Let the season be set" }).click();
+  await page.getByRole("button", { name: "Set it again" }).waitFor({ timeout: 60_000 });
+}
 
 /** Twenty-three birds since seven o'clock, one every five minutes or so, as a phone would send them. */
 async function tapSome(page: Page): Promise<void> {

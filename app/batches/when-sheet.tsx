@@ -1,5 +1,6 @@
 import type { BatchView } from "#app/batches/batch-view.server.ts";
 import { againstWords, recommendation, whatTurnsIt } from "#app/batches/when-words.ts";
+import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { WhenRow, WhenToGo } from "#core/day/when-to-go.ts";
@@ -20,14 +21,10 @@ export function Recommended({ view, when, batchId, freeCount }: WhenProps) {
   return (
     <Sheet heading="When?" beside={freeCount === 0 ? "all have a day; this is without it" : undefined}>
       <div className="grid gap-2 py-1">
-        {best && (
-          <p className="flex flex-wrap items-baseline justify-between gap-x-3">
-            <span className="is-worked-out font-display text-2xl">{show.longDay(best.day)}</span>
-            <span className="text-sm text-soft">comes to {show.money(best.comesToCents)}</span>
-          </p>
-        )}
+        {best && <p className="is-worked-out font-display text-2xl">{show.longDay(best.day)}</p>}
         <p>{recommendation(when, show)}</p>
         {turns && <p className="text-sm text-soft">What would change it: {turns}</p>}
+        {when.comesTo && <Figure label="They come to" reckoning={when.comesTo} size="small" />}
         {best && freeCount > 0 && (
           <div>
             <ButtonLink to={`/days/new?batch=${batchId}&on=${best.day}`}>Set this day</ButtonLink>

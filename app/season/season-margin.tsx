@@ -2,6 +2,7 @@ import { Form, Link } from "react-router";
 import { MoveBirds, PinHere } from "#app/season/move-birds.tsx";
 import type { LotView, SeasonView } from "#app/season/season-view.server.ts";
 import { brokenWords, listWords, priceWords, whyWords } from "#app/season/season-words.ts";
+import { Figure } from "#app/ui/figure.tsx";
 import { Button, ButtonLink, Notice, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { TakeBack } from "#app/ui/take-back.tsx";
@@ -16,11 +17,11 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
     <Sheet heading="The season" beside={proposal && `worked out ${show.dayTime(proposal.madeAt)}`}>
       <div className="grid gap-2">
         {proposal && (
-          <p>
-            <span className="is-worked-out font-display text-2xl">{show.money(Math.round(money.cents))}</span>{" "}
-            <span className="text-sm text-soft">after feed, hire and hands</span>
-            <span className="block text-sm">{howGood(view, show)}</span>
-          </p>
+          <Figure
+            label="It earns, after feed, hire and hands"
+            reckoning={money.earns}
+            note={howGood(view, show) || undefined}
+          />
         )}
         {proposal?.outcome === "mended" && (
           <Notice tone="stop">
@@ -91,7 +92,7 @@ function howGood({ proposal, money }: SeasonView, show: ReturnType<typeof useSho
   if (!proposal) return "";
   if (proposal.outcome === "moved") return "With your own moves in it.";
   if (proposal.outcome === "mended") return "";
-  const above = (money.boundCents ?? money.cents) - money.cents;
+  const above = (money.boundCents ?? money.earns.value) - money.earns.value;
   const best =
     proposal.outcome === "stopped" ? "The best so far; the best there is earns" : "No season earns";
   return proposal.outcome === "stopped"

@@ -8,7 +8,8 @@ import { localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
 import { addDays, dayNumber, dayOfNumber, type LocalDay, weekdayOf } from "#core/calendar/local-day.ts";
 import { type SeasonDay, seasonDay } from "#core/day/season-day.ts";
 import { type SeasonPlan, seasonPlan } from "#core/day/season-plan.ts";
-import { checkSeason } from "#core/season/season-check.ts";
+import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import { checkSeason, type SeasonCheck } from "#core/season/season-check.ts";
 import { type Move, movesOf, nextBest, type RuleSum, ruleSums } from "#core/season/season-moves.ts";
 import type { SeasonAnswer, Way } from "#core/season/season-problem.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
@@ -122,7 +123,7 @@ export function seasonView(farm: Farm) {
       placed: answer.placements.filter((one) => one.lot === index).reduce((sum, { birds }) => sum + birds, 0),
     })),
     yearly: yearlyView(facts, lots),
-    money: { cents: check.cents, boundCents: standing?.proposal.boundCents ?? undefined },
+    money: { earns: earnings(plan, answer, check), boundCents: standing?.proposal.boundCents ?? undefined },
     proposal: standing && {
       outcome: standing.proposal.outcome,
       seconds: standing.proposal.seconds,
@@ -148,6 +149,37 @@ export function seasonView(farm: Farm) {
 }
 
 export type SeasonView = ReturnType<typeof seasonView>;
+
+/** What the season earns, with its working. */
+function earnings({ problem }: SeasonPlan, { placements }: SeasonAnswer, check: SeasonCheck): Reckoning {
+  const sum = (numbers: readonly number[]) => numbers.reduce((running, number) => running + number, 0);
+  const worths = placements.map(({ lot, day, way, birds }) => {
+    const option = problem.lots[lot]!.options.find((one) => one.day === day && one.way === way);
+    return birds * (option?.centsEach ?? 0);
+  });
+  const opened = [...new Set(placements.map(({ day }) => problem.days[day]!))].filter(
+    ({ heldBirds }) => heldBirds === 0,
+  );
+  const given = sum(check.broken.map(({ cents }) => cents));
+  return reckoning({
+    value: check.cents,
+    unit: "cents",
+    inputs: [
+      input("birds proposed", sum(placements.map(({ birds }) => birds)), "birds", "worked out"),
+      input("they sell for, less feed from today and hands", sum(worths), "cents", "worked out"),
+      input("days to be held", opened.length, "count", "worked out"),
+      input(
+        "the days themselves: hire, set-up, clean-up",
+        sum(opened.map(({ openCents }) => openCents)),
+        "cents",
+        "worked out",
+      ),
+      input("wishes given up", given, "cents", "worked out"),
+    ],
+    rule: "What the proposed birds are worth on their days, less the days themselves and the wishes given up. Days that are set already are not in it.",
+    source: "season",
+  });
+}
 
 function yearlyView(facts: ReturnType<typeof seasonFacts>, lots: readonly LotView[]) {
   const year = facts.today.slice(0, 4);

@@ -65,6 +65,8 @@ export const SOURCE_WORDS: Readonly<Record<Source, string>> = {
   line: "our own times of practised hands, until your farm's days speak",
   rest: "practice: about an hour to stiffen, about a day to let go, longer for old birds",
   cost: "your own bills and hours, split so that the parts add up to the cent",
+  season:
+    "your prices and people where you gave them, our guesses where not; worth is what is sold less feed, hands and hire",
   "own-log": "what was written down on this farm",
 };
 

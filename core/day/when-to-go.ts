@@ -8,6 +8,8 @@ import { between } from "#core/growth/bird-spread.ts";
 import type { FlockPath } from "#core/growth/flock-path.ts";
 import { type Wait, wait } from "#core/growth/wait.ts";
 import { PRACTICE_FACTOR } from "#core/processing-line/line-constants.ts";
+import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import { inputSetting } from "#core/reckoning/setting.ts";
 import { checkSeason } from "#core/season/season-check.ts";
 import { AGE_WINDOW_DAYS, LATE_GRACE_DAYS } from "#core/season/season-constants.ts";
 import { type RuleSum, ruleSums } from "#core/season/season-moves.ts";
@@ -46,6 +48,8 @@ export interface WhenToGo {
   /** Index of the best row with nothing firm against it; undefined if every one has. */
   readonly best: number | undefined;
   readonly rival: number | undefined;
+  /** What the best row comes to, with its working. */
+  readonly comesTo: Reckoning | undefined;
   /** Feed dearer than this, cents per kg, makes the rival better; undefined if no price in reach does. */
   readonly feedCentsThatTurnIt: number | undefined;
   /** Meat cheaper or dearer than this, cents per kg whole, makes the rival better; undefined if no price in reach does. */
@@ -153,7 +157,35 @@ export function whenToGo({ facts, path, place, timeZone, costSoFarCents }: WhenI
   const [first, second] = allowed;
   const best = first ? rows.indexOf(first) : undefined;
   const rival = second ? rows.indexOf(second) : undefined;
-  return { rows, best, rival, ...turningPoints(first, second, facts, birds) };
+  const comesTo = first && comesToReckoning(first, facts);
+  return { rows, best, rival, comesTo, ...turningPoints(first, second, facts, birds) };
+}
+
+/** The sum behind a row, with this farm's numbers. */
+function comesToReckoning(
+  { worth, way, season, comesToCents }: WhenRow,
+  { lots, terms }: SeasonFacts,
+): Reckoning {
+  const { birds, feedCentsPerKilogram } = lots[0]!;
+  const price = way === "cut" ? terms.cutCentsPerKilogram : terms.wholeCentsPerKilogram;
+  return reckoning({
+    value: comesToCents,
+    unit: "cents",
+    inputs: [
+      input("birds standing now", birds, "birds", "measured"),
+      input("of them left by then", worth.survival, "fraction", "our default"),
+      input("dressed weight, mean", worth.dressedKilograms, "carcass kg", "worked out"),
+      inputSetting(way === "cut" ? "price of cuts" : "price of whole birds", price, "cents per kg"),
+      input("of a size somebody wants", worth.wantedShare, "fraction", "worked out"),
+      input("sells for, all", birds * worth.sellsCents[way], "cents", "worked out"),
+      input("feed from today, a bird", worth.feedKilograms, "kg", "worked out"),
+      inputSetting("price of feed", feedCentsPerKilogram, "cents per kg"),
+      input("hands at the table and for packing, all", birds * worth.handsCents[way], "cents", "worked out"),
+      input("the day itself: hire, set-up, clean-up", season.openCents, "cents", "worked out"),
+    ],
+    rule: "What the birds sell for, less the feed from today on, the hands for each bird, the day itself, and any wish given up for it. What they have cost until today is spent either way.",
+    source: "season",
+  });
 }
 
 /** Something firm speaks against it. */

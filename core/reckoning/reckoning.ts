@@ -39,6 +39,7 @@ export type Source =
   | "line"
   | "rest"
   | "cost"
+  | "season"
   | "own-log";
 
 export interface Input {

@@ -1,6 +1,7 @@
 import { batchCostOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
+import { proposedFor } from "#app/server/proposal.server.ts";
 import { lotFacts, seasonFacts } from "#app/server/season-reading.server.ts";
 import { addDays, daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
 import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
@@ -50,6 +51,7 @@ export function batchView(farm: Farm, batch: Batch, story: BatchStory, on: Local
       : undefined,
     terms: facts.terms,
     feedPrice: facts.lots[0]!.feedCentsPerKilogram,
+    proposed: proposedFor(batch.id),
     pens: farmFile().pens(batch.id),
   };
 }

@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import type { BatchView } from "#app/batches/batch-view.server.ts";
 import { againstWords, recommendation, whatTurnsIt } from "#app/batches/when-words.ts";
 import { Figure } from "#app/ui/figure.tsx";
@@ -24,6 +25,16 @@ export function Recommended({ view, when, batchId, freeCount }: WhenProps) {
         {best && <p className="is-worked-out font-display text-2xl">{show.longDay(best.day)}</p>}
         <p>{recommendation(when, show)}</p>
         {turns && <p className="text-sm text-soft">What would change it: {turns}</p>}
+        {freeCount > 0 && view.proposed.length > 0 && (
+          <p className="text-sm">
+            With all batches together{" "}
+            <Link to="/season" className="underline">
+              the season
+            </Link>{" "}
+            proposes{" "}
+            {view.proposed.map(({ day, birds }) => `${show.shortDay(day)} for ${birds}`).join(" and ")}.
+          </p>
+        )}
         {when.comesTo && <Figure label="They come to" reckoning={when.comesTo} size="small" />}
         {best && freeCount > 0 && (
           <div>

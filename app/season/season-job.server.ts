@@ -2,12 +2,12 @@ import { createHash } from "node:crypto";
 import { existsSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { z } from "zod";
 import { now } from "#app/server/clock.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { log } from "#app/server/log.server.ts";
+import { keptProposal, type Proposal } from "#app/server/proposal.server.ts";
 import type { SeasonPlan } from "#core/day/season-plan.ts";
-import { type SeasonAnswer, WAYS } from "#core/season/season-problem.ts";
+import type { SeasonAnswer } from "#core/season/season-problem.ts";
 import { runSeason, type SeasonRun } from "#workers/season/client.ts";
 import type { SeasonProgress } from "#workers/season/solve-season.ts";
 
@@ -25,17 +25,6 @@ const kept = globalThis as {
   paleMorningSeason?: Job | undefined;
   paleMorningSeasonFault?: string | undefined;
 };
-
-/** A season as it was worked out, by batch and day, so that it outlives changes of the plan. */
-const Proposal = z.object({
-  placements: z.array(
-    z.object({ batchId: z.number(), day: z.string(), way: z.enum(WAYS), birds: z.number().int().positive() }),
-  ),
-  outcome: z.enum(["best", "stopped", "mended", "moved"]),
-  boundCents: z.number().nullable(),
-  seconds: z.number(),
-});
-export type Proposal = z.output<typeof Proposal>;
 
 /** Starts working the season out, unless that is under way. */
 export function startSeason(plan: SeasonPlan): void {
@@ -119,12 +108,11 @@ export interface StandingProposal {
 
 /** The last proposal as an answer to the plan of today; undefined if there is none. */
 export function standingProposal(plan: SeasonPlan): StandingProposal | undefined {
-  const standing = farmFile().season.proposal();
-  const read = standing && Proposal.safeParse(JSON.parse(standing.content));
-  if (!standing || !read?.success) return undefined;
+  const standing = keptProposal();
+  if (!standing) return undefined;
   let droppedBirds = 0;
   const left = plan.lots.map(({ birds }) => birds);
-  const placements = read.data.placements.flatMap(({ batchId, day, way, birds }) => {
+  const placements = standing.proposal.placements.flatMap(({ batchId, day, way, birds }) => {
     const lot = plan.lots.findIndex((one) => one.batchId === batchId);
     const index = plan.days.findIndex((one) => one.day === day);
     const fits = lot === -1 ? 0 : Math.min(birds, left[lot]!);
@@ -137,7 +125,7 @@ export function standingProposal(plan: SeasonPlan): StandingProposal | undefined
   });
   return {
     answer: { placements },
-    proposal: read.data,
+    proposal: standing.proposal,
     madeAt: standing.madeAt,
     isOld: standing.basis !== basisOf(plan),
     droppedBirds,

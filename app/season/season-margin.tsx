@@ -1,7 +1,7 @@
 import { Form, Link } from "react-router";
 import { MoveBirds, PinHere } from "#app/season/move-birds.tsx";
 import type { LotView, SeasonView } from "#app/season/season-view.server.ts";
-import { brokenWords, listWords, priceWords, whyWords } from "#app/season/season-words.ts";
+import { brokenWords, isTorn, listWords, priceWords, tornWords, whyWords } from "#app/season/season-words.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { Button, ButtonLink, Notice, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
@@ -29,24 +29,12 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
             it a wish.
           </Notice>
         )}
-        {broken.length > 0 && (
-          <ul className="text-sm">
-            {broken.map((one) => (
-              <li key={one.rule} className={one.isFirm ? "font-semibold text-barn" : ""}>
-                Given up: {brokenWords(one)} ({priceWords(one, show)})
-              </li>
-            ))}
-          </ul>
-        )}
-        {view.short.map(({ dayId, day, birds, batchName, mostBirds, names }) => (
-          <Notice key={dayId}>
-            <Link to={`/days/${dayId}`} className="underline">
-              {show.shortDay(day)}
-            </Link>{" "}
-            is set for {plural(birds, "bird")} of {batchName}.{" "}
-            {mostBirds < 1
-              ? "Nobody is free to do them."
-              : `With ${listWords(names)} your own pace says ${mostBirds} in the longest day you want.`}
+        {view.lots.filter(isTorn).map((lot) => (
+          <Notice key={`${lot.batchId} ${lot.day}`}>
+            <p className="font-semibold">
+              Torn: {lot.name}, {show.shortDay(lot.day)} or {show.shortDay(lot.next!.day)}
+            </p>
+            <p className="text-sm">{tornWords(lot, show)}</p>
           </Notice>
         ))}
         {!proposal && unplaced.length > 0 && (
@@ -77,6 +65,26 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
             </Form>
           )
         )}
+        {broken.length > 0 && (
+          <ul className="text-sm">
+            {broken.map((one) => (
+              <li key={one.rule} className={one.isFirm ? "font-semibold text-barn" : ""}>
+                Given up: {brokenWords(one)} ({priceWords(one, show)})
+              </li>
+            ))}
+          </ul>
+        )}
+        {view.short.map(({ dayId, day, birds, batchName, mostBirds, names }) => (
+          <Notice key={dayId}>
+            <Link to={`/days/${dayId}`} className="underline">
+              {show.shortDay(day)}
+            </Link>{" "}
+            is set for {plural(birds, "bird")} of {batchName}.{" "}
+            {mostBirds < 1
+              ? "Nobody is free to do them."
+              : `With ${listWords(names)} your own pace says ${mostBirds} in the longest day you want.`}
+          </Notice>
+        ))}
         {yearly.cap !== undefined && (
           <p className="text-sm">
             {yearly.year}: {yearly.dressed} dressed, {yearly.held} set, {yearly.proposed} proposed, of{" "}

@@ -1,5 +1,5 @@
 import type { BrokenView, LotView, MoveView } from "#app/season/season-view.server.ts";
-import { brokenSum } from "#app/ui/rule-words.ts";
+import { brokenSum, mendedSum } from "#app/ui/rule-words.ts";
 import { plural, type Show } from "#app/ui/show.ts";
 import { daysBetween } from "#core/calendar/local-day.ts";
 
@@ -32,9 +32,23 @@ function nextBestWords(lot: LotView, next: MoveView, show: Show): string {
   const weights = weightWords(lot, next, show);
   const trouble = next.breaks[0];
   const against = trouble ? `${weights}, and ${brokenWords(trouble)}` : weights;
-  if (Math.abs(next.cents) < 500)
-    return `It is nearly even with ${day}: ${differenceWords(next.cents, show)}; ${against}.`;
+  if (isTorn(lot)) return `It is nearly even with ${day}: ${differenceWords(next.cents, show)}; ${against}.`;
   return `Next best is ${day}, ${differenceWords(next.cents, show)}: ${against}.`;
+}
+
+/** Within five of the farm's money the next best day is as good. */
+const NEARLY_EVEN_CENTS = 500;
+
+/** Whether the next best day is nearly as good as the one that is proposed. */
+export const isTorn = ({ next }: LotView): boolean =>
+  next !== undefined && Math.abs(next.cents) < NEARLY_EVEN_CENTS;
+
+/** What the second day would bring and cost against the first. */
+export function tornWords(lot: LotView, show: Show): string {
+  const next = lot.next!;
+  const worse = next.breaks.map((one) => `; worse: ${brokenWords(one)}, ${priceWords(one, show)}`).join("");
+  const better = next.mends.map((one) => `; better: ${mendedSum(one)}`).join("");
+  return `${show.shortDay(next.day)} is ${weightWords(lot, next, show)}${worse}${better}. In all it is ${differenceWords(next.cents, show)}.`;
 }
 
 /** How much heavier and older they would be. */

@@ -1,0 +1,38 @@
+import { z } from "zod";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { WAYS } from "#core/season/season-problem.ts";
+
+/** A season as it was worked out, by batch and day, so that it outlives changes of the plan. */
+export const Proposal = z.object({
+  placements: z.array(
+    z.object({
+      batchId: z.number(),
+      day: z.string(),
+      way: z.enum(WAYS),
+      birds: z.number().int().positive(),
+    }),
+  ),
+  outcome: z.enum(["best", "stopped", "mended", "moved"]),
+  boundCents: z.number().nullable(),
+  seconds: z.number(),
+});
+export type Proposal = z.output<typeof Proposal>;
+
+/** The season as it was last worked out, as it was kept; undefined if there is none, or none that can be read. */
+export function keptProposal(): { proposal: Proposal; madeAt: number; basis: string } | undefined {
+  const standing = farmFile().season.proposal();
+  const read = standing && Proposal.safeParse(JSON.parse(standing.content));
+  return read?.success
+    ? { proposal: read.data, madeAt: standing!.madeAt, basis: standing!.basis }
+    : undefined;
+}
+
+/** Birds of a batch by day in that season. */
+export function proposedFor(batchId: number): { day: string; birds: number }[] {
+  const days = new Map<string, number>();
+  for (const one of keptProposal()?.proposal.placements ?? [])
+    if (one.batchId === batchId) days.set(one.day, (days.get(one.day) ?? 0) + one.birds);
+  return [...days]
+    .map(([day, birds]) => ({ day, birds }))
+    .toSorted((one, other) => (one.day < other.day ? -1 : 1));
+}

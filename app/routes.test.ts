@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, test } from "vitest";
+import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 
 /** Routes called as the server calls them, on a farm in memory; the clock stands at Saturday 19 September 2026, 09:00. */
@@ -15,25 +16,7 @@ const takeBack = await import("#app/home/take-back.ts");
 const loss = await import("#app/batches/record-loss.tsx");
 
 type Fields = Readonly<Record<string, string>>;
-const post = (fields: Fields) =>
-  new Request("http://farm/x", { method: "POST", body: new URLSearchParams(fields) });
-
-/** What came of it: where it leads, or its status and words. */
-async function outcome(work: () => unknown): Promise<{ status: number; to?: string | null; words?: string }> {
-  let answer: unknown;
-  try {
-    answer = await work();
-  } catch (thrown) {
-    answer = thrown;
-  }
-  if (answer instanceof Response) return { status: answer.status, to: answer.headers.get("Location") };
-  const { init, data } = answer as { init?: { status?: number }; data?: unknown };
-  return { status: init?.status ?? 200, words: typeof data === "string" ? data : "" };
-}
-
-/** The framework hands a route more than it reads; what it reads is here. */
-const call = (route: (args: never) => unknown, request: Request, params: Fields = {}) =>
-  outcome(() => route({ request, params, context: {} } as never));
+const call = callRoute;
 const tapped = (fields: Fields) => call(tap.action, post({ answer: "json", ...fields }), { dayId: "1" });
 const events = () => farmFile().run.events(1);
 

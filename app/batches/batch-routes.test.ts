@@ -1,0 +1,179 @@
+import { beforeAll, describe, expect, test } from "vitest";
+import { callRoute, post } from "#app/call-route.ts";
+import { makeFarmOfTests } from "#app/farm-of-tests.ts";
+
+/** The batch page's routes on a farm in memory; the clock stands at Thursday 17 September 2026. */
+process.env.PALE_MORNING_DATA = ":memory:";
+process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
+const { farmFile } = await import("#app/server/farm-file.server.ts");
+const batch = await import("#app/batches/batch.tsx");
+const batches = await import("#app/batches/batches.tsx");
+const weighIn = await import("#app/batches/record-weigh-in.tsx");
+const newBatch = await import("#app/batches/new-batch.tsx");
+const marks = await import("#app/days/pack/marks.tsx");
+
+let number = 0;
+const write = (line: string, happenedOn = "2026-09-10", batchId = "1") =>
+  callRoute(batch.action, post({ entryId: `story-line-${++number}`, line, happenedOn }), { batchId });
+const load = (query = "", batchId = "1") =>
+  batch.loader({
+    params: { batchId },
+    request: new Request(`http://farm/batches/${batchId}${query}`),
+  } as never);
+const story = (batchId = 1) => farmFile().story(batchId);
+const refused = (field: string, words: string) => ({ status: 422, faults: { [field]: [words] } });
+
+beforeAll(() => makeFarmOfTests(farmFile()));
+
+describe("a line of the story is written down", () => {
+  test("whatever it says", async () => {
+    const lines = [
+      "4 bags 19.20 grower",
+      "opened 1 bag",
+      "left 1.5 bags",
+      "lost 1 hawk",
+      "vaccinated",
+      "moved 14 to orchard",
+      "moved 4 to east pen from orchard",
+      "paid 36 bedding",
+      "weighed 4 2, 4 6, 3 15",
+      "the small ones get pushed off",
+      "to stock 1 bag",
+    ];
+    for (const line of lines)
+      expect([line, await write(line)]).toEqual([line, { status: 303, to: "/batches/1" }]);
+    expect(story()).toMatchObject({
+      feed: [{ bagCount: 4, bagPriceCents: 1920, feedKind: "grower" }],
+      feedOpened: [{ bagCount: 1 }],
+      feedLeft: [{ leftMilligrams: Math.round(1.5 * 22_679_619) }],
+      losses: [{ birdCount: 1, cause: "hawk" }],
+      notes: [{ kind: "vaccine" }, { kind: "note", note: "the small ones get pushed off" }],
+      penMoves: [{ toPen: "orchard" }, { fromPen: "orchard", toPen: "east pen" }],
+      costs: [{ what: "bedding", amountCents: 3600 }],
+      feedMoved: [{ fromBatchId: 1, toBatchId: null, amountCents: 1920 }],
+    });
+    expect(story().weighings).toHaveLength(3);
+    expect(load().view.pens).toEqual([
+      { pen: "orchard", birdCount: 10 },
+      { pen: "east pen", birdCount: 4 },
+    ]);
+  });
+
+  test("or says beside it what is wrong, and keeps nothing", async () => {
+    const before = JSON.stringify(story());
+    expect(await write("lost 99 flood")).toMatchObject(refused("line", "Only 14 birds of them are alive"));
+    expect(await write("moved 2 to barn")).toMatchObject(
+      refused("line", "Say from which pen: 10 in orchard, 4 in east pen"),
+    );
+    expect(await write("moved 9 to barn from east pen")).toMatchObject(
+      refused("line", "There are not so many in east pen: 10 in orchard, 4 in east pen"),
+    );
+    expect(await write("arrived 20")).toMatchObject(
+      refused("line", "They are here already; nothing is on order"),
+    );
+    expect(await write("gave 1 bag to Nobody")).toMatchObject(
+      refused("line", "There is no other batch called Nobody"),
+    );
+    expect(await write("from stock 9 bags")).toMatchObject(
+      refused("line", "There is not so much feed in stock"),
+    );
+    expect(await write("left 40 bags")).toMatchObject(
+      refused("line", "That is more than was ever bought for them"),
+    );
+    expect(await write("lost 1", "2026-07-01")).toMatchObject({
+      status: 422,
+      faults: { happenedOn: [expect.any(String)] },
+    });
+    expect(JSON.stringify(story())).toBe(before);
+  });
+
+  test("and a weight far from its age is asked about, and kept when it is sure", async () => {
+    const asked = await write("weighed 5 0", "2026-08-08");
+    expect(asked.faults?.line?.[0]).toMatch(
+      /^5 lb 0 oz at 14 days\? They are expected near .* write “sure” behind it$/,
+    );
+    expect(await write("weighed 5 0 sure", "2026-08-08")).toMatchObject({ status: 303 });
+    expect(story().weighings).toHaveLength(4);
+  });
+});
+
+test("a weigh-in typed as a list asks about a far weight too, until it is ticked", async () => {
+  const send = (fields: Record<string, string>) =>
+    callRoute(weighIn.action, post({ entryId: `weigh-in-${++number}`, weighedOn: "2026-08-08", ...fields }), {
+      batchId: "1",
+    });
+  expect((await send({ weights: "6 0" })).faults?.weights?.[0]).toContain("tick that it is right");
+  expect(await send({ weights: "6 0", isSure: "on" })).toMatchObject({ status: 303 });
+});
+
+describe("chicks on order", () => {
+  const ORDER = { kind: "slow", malePercent: "50", hatchedOn: "2026-09-28", chickCost: "90" };
+  const add = (fields: Record<string, string>) =>
+    callRoute(newBatch.action, post({ entryId: `new-batch-${++number}`, ...ORDER, ...fields }));
+
+  test("are a batch that is awaited, until they arrive", async () => {
+    expect(await add({ name: "Red 1", orderedCount: "40", arrivedCount: "" })).toMatchObject({ status: 303 });
+    const id = farmFile()
+      .batches()
+      .find(({ name }) => name === "Red 1")!.id;
+    expect(farmFile().batch(id)).toMatchObject({ awaitedOn: "2026-09-29", arrivedCount: 40 });
+    expect(load("", String(id)).view.forecast.ageDays).toBeLessThan(0);
+    expect(batches.loader().alive.map(({ batch: { name } }) => name)).toContain("Red 1");
+  });
+
+  test("or none at all are asked about", async () => {
+    expect(await add({ name: "Red 2", orderedCount: "", arrivedCount: "" })).toMatchObject(
+      refused("arrivedCount", "Say how many chicks arrived alive, or how many are ordered"),
+    );
+  });
+});
+
+describe("the batch page", () => {
+  test("reckons for any day from the hatch on, and says when it can't", () => {
+    expect(load("?on=2026-10-03")).toMatchObject({ on: "2026-10-03", isOnRead: true });
+    expect(load("?on=2026-01-01")).toMatchObject({ on: "2026-09-17", isOnRead: false });
+    expect(load("?on=soon")).toMatchObject({ isOnRead: false });
+  });
+
+  test("divides the flock into the biggest and those left", () => {
+    expect(load("?biggest=4").some.divided).toMatchObject({ taken: { birds: 4 }, left: { birds: 10 } });
+    for (const asked of ["0", "15", "-1", "many"])
+      expect(load(`?biggest=${asked}`).some.divided).toBeUndefined();
+  });
+
+  test("shows a band about every weight that it draws, and the day that is set", () => {
+    const { chart } = load().view;
+    expect(chart.points.every(({ low, mean, high }) => low < mean && mean < high)).toBe(true);
+    expect(chart.days).toEqual([{ day: "2026-09-19", birds: 10 }]);
+    expect(chart.weighIns.map(({ birds }) => birds).toSorted()).toEqual([2, 3]);
+  });
+
+  test("that is not there is a plain page", async () => {
+    expect(await callRoute(batch.loader, new Request("http://farm/"), { batchId: "77" })).toMatchObject({
+      status: 404,
+    });
+  });
+});
+
+test("a breeder's marks are kept with a bird, in inches as they are typed, and asked about past reason", async () => {
+  farmFile().pack.recordCarcass({ entryId: "bird-of-tests", at: 0 }, 1, {
+    birdNumber: 3,
+    purpose: "own",
+    weightMilligrams: 2_000_000,
+    asTyped: "4 6",
+    reason: "",
+    placeId: null,
+  });
+  const keep = (fields: Record<string, string>) =>
+    callRoute(marks.action, post({ entryId: `marks-form-${++number}`, birdNumber: "3", ...fields }), {
+      dayId: "1",
+    });
+  expect(await keep({ frame: "3.9", fleshing: "4" })).toMatchObject({ status: 303 });
+  expect(farmFile().marking.marks(1)).toMatchObject([
+    { frameWidthMillimeters: 99, keelMillimeters: null, fleshing: 4 },
+  ]);
+  expect(await keep({ keel: "40" })).toMatchObject(refused("keel", "It must lie between 0.8 and 11.8"));
+  expect(await keep({ birdNumber: "9" })).toMatchObject(
+    refused("birdNumber", "No bird 9 was weighed on this day"),
+  );
+});

@@ -1,4 +1,4 @@
-import { batchCostOf } from "#app/server/day-reading.server.ts";
+import { livingCost } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { proposedFor } from "#app/server/proposal.server.ts";
@@ -25,7 +25,6 @@ export function batchView(farm: Farm, batch: Batch, story: BatchStory, on: Local
   const { flock } = facts.lots[0]!;
   const path = flockPath(flock);
   const isGrowing = batch.aliveCount > 0;
-  const cost = batchCostOf(batch, story);
   return {
     forecast: flockOn(on, flock, path),
     feedEach: feedEatenBy(on, flock, path),
@@ -46,7 +45,7 @@ export function batchView(farm: Farm, batch: Batch, story: BatchStory, on: Local
           path,
           place: placeOf(farm),
           timeZone: farm.timeZone,
-          costSoFarCents: cost.chicks + cost.feed.cents + cost.other,
+          costSoFarCents: livingCost(farm, batch, story, flock) * (facts.lots[0]!.birds / batch.aliveCount),
         })
       : undefined,
     terms: facts.terms,

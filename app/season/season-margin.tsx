@@ -154,12 +154,13 @@ function birdsWords({ birds, name }: LotView): string {
   return `${all} ${name}${ways}`;
 }
 
-function dayAddress({ batchId, day, birds }: LotView): string {
+function dayAddress({ batchId, day, birds, people }: LotView): string {
   const query = new URLSearchParams({
     batch: String(batchId),
     on: day,
     birds: String(birds.whole + birds.cut),
     cut: String(birds.cut),
+    people: String(people.length),
   });
   return `/days/new?${query}`;
 }

@@ -5,13 +5,14 @@ import { birdsAYear, farmMeans, hourRate, placeOf } from "#app/server/farm-means
 import { weatherOf } from "#app/server/weather.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
-import { type CostShare, feedUsed } from "#core/cost/batch-cost.ts";
+import { type CostShare, feedUsed, splitBatchCost } from "#core/cost/batch-cost.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan-for-date.ts";
 import { type RunProgress, runProgress } from "#core/day/run-progress.ts";
 import { type Settlement, settlement } from "#core/day/settlement.ts";
 import { workTime } from "#core/day/work-time.ts";
 import type { Flock } from "#core/growth/flock.ts";
 import { feedEatenBy, flockOn } from "#core/growth/flock-forecast.ts";
+import { flockPath } from "#core/growth/flock-path.ts";
 import { packTally } from "#core/packing/pack-tally.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import { cents } from "#core/quantity/quantity.ts";
@@ -112,7 +113,8 @@ export function settlementOf(farm: Farm, batch: Batch, day: ProcessingDay): DayS
     settled?.workMinutes === null || settled?.workMinutes === undefined
       ? { value: loggedMinutes.value, provenance: "worked out" }
       : { value: settled.workMinutes, provenance: "measured" };
-  const { shares, ownShare, stillAlive } = sharesOf(farm, batch, story, day);
+  const { days, shares, stillAlive } = sharesOf(farm, batch, flockOf(farm, batch, story));
+  const ownShare = days.findIndex(({ id }) => id === day.id);
   const tally = packTally(
     file.pack.carcasses(day.id).map(({ purpose, weightMilligrams }) => ({
       use: purpose,
@@ -171,28 +173,38 @@ export function batchCostOf(batch: Batch, story: BatchStory) {
   // A lot that was taken back after the count may leave less bought than was counted.
   const feed = feedUsed(bought, Math.min(left, boughtKilograms));
   const other = story.costs.reduce((sum, cost) => sum + cost.amountCents, 0);
-  return { chicks: cents(batch.chickCostCents), feed, other: cents(other) };
+  // Likewise what went on to others may have taken more money with it than is left.
+  const feedCents = cents(Math.max(0, feed.cents));
+  return { chicks: cents(batch.chickCostCents), feed: { ...feed, cents: feedCents }, other: cents(other) };
 }
 
 /** Every processing day of the batch with dressed birds shares its cost, and so do the birds still alive. */
-function sharesOf(farm: Farm, batch: Batch, story: BatchStory, day: ProcessingDay) {
+function sharesOf(farm: Farm, batch: Batch, flock: Flock) {
   const file = farmFile();
-  const flock = flockOf(farm, batch, story);
+  const path = flockPath(flock);
   const days = file
     .daysOf(batch.id)
-    .map((other) => ({
-      id: other.id,
-      birds: file.pack.carcasses(other.id).filter(({ purpose }) => purpose !== "condemned").length,
-      feedKilogramsEach: feedEatenBy(other.processedOn, flock),
+    .map((day) => ({
+      id: day.id,
+      birds: file.pack.carcasses(day.id).filter(({ purpose }) => purpose !== "condemned").length,
+      feedKilogramsEach: feedEatenBy(day.processedOn, flock, path),
     }))
     .filter(({ birds }) => birds > 0);
   const stillAlive = Math.max(0, batch.aliveCount);
   const living: CostShare = {
     birds: stillAlive,
-    feedKilogramsEach: feedEatenBy(localDayOf(now(), farm.timeZone), flock),
+    feedKilogramsEach: feedEatenBy(localDayOf(now(), farm.timeZone), flock, path),
   };
-  const shares = stillAlive > 0 ? [...days, living] : days;
-  return { shares, ownShare: days.findIndex(({ id }) => id === day.id), stillAlive };
+  return { days, shares: stillAlive > 0 ? [...days, living] : days, stillAlive };
+}
+
+/** What the birds still alive have cost until today, cents: their share of the batch's cost. */
+export function livingCost(farm: Farm, batch: Batch, story: BatchStory, flock: Flock): number {
+  const { shares, stillAlive } = sharesOf(farm, batch, flock);
+  if (stillAlive === 0) return 0;
+  const { chicks, feed, other } = batchCostOf(batch, story);
+  const share = splitBatchCost({ chicks, feed: feed.cents, other }, shares).at(-1)!;
+  return share.chicks + share.feed + share.other;
 }
 
 function liveMean(

@@ -131,8 +131,12 @@ function pinsOf(facts: SeasonFacts, lots: readonly LotFacts[], days: readonly Se
   return facts.pins.flatMap(({ batchId, pinnedOn, birds }) => {
     const lot = lots.findIndex((one) => one.batchId === batchId);
     const day = days.findIndex((one) => one.day === pinnedOn);
-    // A pin on a day gone by, or of a batch that has no bird left, binds nobody.
-    return lot === -1 || pinnedOn <= facts.today ? [] : [{ lot, day, birds }];
+    const set = facts.held
+      .filter((one) => one.batchId === batchId && one.day === pinnedOn)
+      .reduce((sum, one) => sum + one.birds, 0);
+    const left = Math.min(birds - set, lots[lot]?.birds ?? 0);
+    // A pin on a day gone by, or of birds that are lost or have been set for their day, binds nobody.
+    return left <= 0 || pinnedOn <= facts.today ? [] : [{ lot, day, birds: left }];
   });
 }
 

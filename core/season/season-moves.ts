@@ -52,11 +52,16 @@ export function moveOf(
   };
 }
 
-/** Every day to which the birds of a lot on a day could go, in the order of the days. */
+/** Only the nearest so many other days are tried: past that nobody looks, and each is a walk through the season. */
+const MOST_MOVES = 60;
+
+/** The nearest days to which the birds of a lot on a day could go, in the order of the days. */
 export function movesOf(problem: SeasonProblem, answer: SeasonAnswer, lot: number, fromDay: number): Move[] {
   const days = [...new Set((problem.lots[lot]?.options ?? []).map(({ day }) => day))];
   return days
     .filter((day) => day !== fromDay)
+    .toSorted((one, other) => Math.abs(one - fromDay) - Math.abs(other - fromDay))
+    .slice(0, MOST_MOVES)
     .map((day) => moveOf(problem, answer, lot, fromDay, day))
     .filter((move) => move !== undefined)
     .toSorted((one, other) => one.toDay - other.toDay);

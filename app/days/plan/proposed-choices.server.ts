@@ -32,7 +32,7 @@ export function proposedChoices(
     startAt: start.exists ? start.at : startOfDay(processedOn, farm.timeZone),
     birdCount,
     cutUpCount: Math.min(birdCount, countOf(asked.get("cut")) ?? 0),
-    peopleCount: last?.peopleCount ?? 3,
+    peopleCount: countOf(asked.get("people")) || (last?.peopleCount ?? 3),
     coneCount: last?.coneCount ?? 3,
     tablePlaceCount: last?.tablePlaceCount ?? 2,
     breakMinutes: last?.breakMinutes ?? 30,

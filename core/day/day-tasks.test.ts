@@ -1,0 +1,90 @@
+import { describe, expect, test } from "vitest";
+import { instantOf, localClock, localDayOf } from "#core/calendar/farm-time.ts";
+import type { DayPlan } from "#core/day/day-plan.ts";
+import { dayTasks } from "#core/day/day-tasks.ts";
+import { reckoning, type Unit } from "#core/reckoning/reckoning.ts";
+
+const ZONE = "America/New_York";
+const at = (day: string, time: string) => {
+  const instant = instantOf(day, time, ZONE);
+  if (!instant.exists) throw new Error("no such time");
+  return instant.at;
+};
+const figure = (value: number, unit: Unit) =>
+  reckoning({ value, unit, inputs: [], rule: "", source: "own-log" });
+
+/** Only what tasks are made of. */
+const plan = (isBurnerPossible = true) =>
+  ({
+    withdrawal: { feedOffAt: figure(at("2026-10-02", "22:30") + 12_345.6, "instant"), windowHours: [8, 12] },
+    scald: {
+      burner: isBurnerPossible
+        ? { possible: true, safeAt: figure(at("2026-10-03", "05:10"), "instant") }
+        : { possible: false },
+    },
+    line: { setUpAt: at("2026-10-03", "06:00"), cleanAt: figure(at("2026-10-03", "13:30"), "instant") },
+    chill: { bags: figure(7.2, "count") },
+  }) as unknown as DayPlan;
+
+const DAY = {
+  processedOn: "2026-10-03",
+  startAt: at("2026-10-03", "07:00"),
+  birds: 23,
+  batchName: "Cockerels",
+  timeZone: ZONE,
+  plan: plan(),
+  restDays: 3,
+  toBook: undefined as string | undefined,
+  today: "2026-09-17",
+};
+const said = (change: Partial<typeof DAY> = {}) =>
+  dayTasks({ ...DAY, ...change }).map((task) => [
+    task.key,
+    localDayOf(task.at, ZONE),
+    localClock(task.at, ZONE),
+  ]);
+
+describe("what follows from a set day", () => {
+  test("stands in order of time, at its hour", () => {
+    expect(said()).toEqual([
+      ["jugs", "2026-09-30", "18:00"],
+      ["sharpen", "2026-10-01", "18:00"],
+      ["try-machines", "2026-10-02", "15:00"],
+      ["ice", "2026-10-02", "16:30"],
+      ["feed-off", "2026-10-02", "22:30"],
+      ["burner", "2026-10-03", "05:10"],
+      ["day", "2026-10-03", "06:00"],
+      ["freeze", "2026-10-06", "18:00"],
+    ]);
+  });
+
+  test("counts whole bags of ice and whole minutes", () => {
+    const tasks = dayTasks(DAY);
+    expect(tasks.find(({ key }) => key === "ice")!.title).toBe("Buy ice: 8 bags");
+    expect(tasks.find(({ key }) => key === "day")).toMatchObject({
+      title: "Processing day: 23 birds of Cockerels",
+      minutes: 450,
+    });
+    expect(tasks.every((task) => task.at % 60_000 === 0)).toBe(true);
+  });
+
+  test("has the plucker booked three weeks before, or at once where that is past", () => {
+    const booked = (today: string) => said({ toBook: "Drum plucker", today }).find(([key]) => key === "book");
+    expect(booked("2026-09-01")).toEqual(["book", "2026-09-12", "09:00"]);
+    expect(booked("2026-09-17")).toEqual(["book", "2026-09-17", "09:00"]);
+    expect(said().some(([key]) => key === "book")).toBe(false);
+  });
+
+  test("lights no burner that can't reach its heat, and freezes no bird before it is killed", () => {
+    expect(said({ plan: plan(false) }).some(([key]) => key === "burner")).toBe(false);
+    expect(said({ restDays: 0 }).at(-1)).toEqual(["freeze", "2026-10-03", "18:00"]);
+  });
+
+  test("keeps the same keys wherever the day goes", () => {
+    const keys = (processedOn: string) =>
+      dayTasks({ ...DAY, processedOn })
+        .map(({ key }) => key)
+        .toSorted();
+    expect(keys("2026-11-21")).toEqual(keys("2026-10-03"));
+  });
+});

@@ -66,7 +66,7 @@ test.describe("with the demo farm", () => {
       await page.getByRole("button", { name: "Let the season be set" }).click();
       await expect(page.getByRole("button", { name: "Set it again" })).toBeVisible({ timeout: 20_000 });
       for (const screen of SCREENS) {
-        await page.goto(farm.url + screen, { waitUntil: "networkidle" });
+        await page.goto(farm.url + screen, { waitUntil: "load" });
         await page.evaluate(() => {
           for (const details of document.querySelectorAll("details")) details.open = true;
         });

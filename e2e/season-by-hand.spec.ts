@@ -1,0 +1,82 @@
+import { expect, test } from "./farm-server.ts";
+import { FarmWalk } from "./farm-walk.ts";
+
+test.use({ isDemo: true });
+
+test.describe("before JavaScript arrives", () => {
+  test.use({ javaScriptEnabled: false });
+
+  test("a season is set, a day pinned and moved, and a line of the story written down", async ({
+    page,
+    farm,
+  }) => {
+    const walk = new FarmWalk(page, farm.url);
+    await page.goto(`${farm.url}/season`);
+    await walk.press("Let the season be set");
+    const again = page.getByRole("button", { name: "Set it again" });
+    for (let attempt = 0; attempt < 60 && (await again.count()) === 0; attempt += 1) {
+      await page.waitForTimeout(250);
+      await page.goto(`${farm.url}/season`);
+    }
+    const why = page.getByRole("region", { name: "Why these days" });
+    await expect(why.getByRole("heading", { name: /^Sat 17 Oct, 23 Cockerels/ })).toBeVisible();
+    await why.getByText("All other days").first().click();
+    await why.getByRole("button", { name: "Move to Sat 3 Oct" }).first().click();
+    await expect(why.getByRole("heading", { name: /^Sat 3 Oct, 23 Cockerels/ })).toBeVisible();
+    await expect(why.getByText("Pinned")).toBeVisible();
+    await expect(page.getByText("With your own moves in it.")).toBeVisible();
+
+    await page.goto(`${farm.url}/batches/2`);
+    await walk.fill({ "What happened": "lost 1 owl" });
+    await walk.press("Write it down");
+    await expect(page.getByText("1 bird lost").first()).toBeVisible();
+    await page.goto(`${farm.url}/season`);
+    await expect(page.getByText("Something has changed since")).toBeVisible();
+  });
+});
+
+test.describe("on a phone", () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test("the season is a list, days are moved by taps, and a set day takes its people and birds along", async ({
+    page,
+    farm,
+  }) => {
+    await page.goto(`${farm.url}/season`);
+    await page.getByRole("button", { name: "Let the season be set" }).tap();
+    const why = page.getByRole("region", { name: "Why these days" });
+    await expect(why.getByRole("heading", { name: /^Sat 17 Oct/ })).toBeVisible({ timeout: 20_000 });
+    await expect(page.getByRole("table", { name: "The weeks ahead" })).toBeHidden();
+    await expect(page.getByRole("link", { name: "23 birds of Cockerels 26-C, proposed" })).toBeVisible();
+    await why.getByRole("button", { name: "An earlier day" }).first().tap();
+    await expect(why.getByText("$4.04 less").first()).toBeVisible();
+    await why.getByRole("button", { name: "A later day" }).first().tap();
+    await why.getByRole("link", { name: "Set Sat 17 Oct for Cockerels 26-C" }).tap();
+    await expect(page.getByLabel("Day", { exact: true })).toHaveValue("2026-10-17");
+    await expect(page.getByLabel(/^Birds, of/)).toHaveValue("23");
+    await expect(page.getByLabel("People", { exact: true })).toHaveValue("6");
+    await page.getByRole("button", { name: "Set this day" }).tap();
+    await page.goto(`${farm.url}/season`);
+    await expect(page.getByRole("link", { name: "23 birds of Cockerels 26-C, set" })).toBeVisible();
+  });
+});
+
+test("what is taken as the biggest leaves a lighter flock, on the plan and on the batch", async ({
+  page,
+  farm,
+}) => {
+  const walk = new FarmWalk(page, farm.url);
+  await page.goto(`${farm.url}/days/new?batch=2&on=2026-10-03&birds=10`);
+  await walk.choose("The biggest");
+  await walk.press("Set this day");
+  await expect(page).toHaveURL(/\/days\/\d+\/plan/);
+  const mean = async () => {
+    await page.goto(`${farm.url}/batches/2?on=2026-10-10`);
+    return (await walk.figure("Dressed weight, mean").textContent())!.match(/(\d+) lb ([\d.]+) oz/)!;
+  };
+  const [, pounds, ounces] = await mean();
+  // Without a taking they would dress about 4 lb 9 oz by then.
+  expect(Number(pounds) * 16 + Number(ounces)).toBeLessThan(70);
+  await expect(page.getByText("10 birds set to be taken")).toBeVisible();
+  await expect(page.getByText("the biggest", { exact: true })).toBeVisible();
+});

@@ -44,7 +44,12 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
           </p>
         )}
         {proposal?.isOld && !job.isWorking && (
-          <Notice>Something has changed since. Set it again to be up to date.</Notice>
+          <Notice>
+            Something has changed since
+            {proposal.droppedBirds > 0 &&
+              `, and ${plural(proposal.droppedBirds, "bird")} of it have no place any more: set, lost, or their day is out`}
+            . Set it again to be up to date.
+          </Notice>
         )}
         {job.fault && <Notice tone="stop">{job.fault}.</Notice>}
         {job.isWorking ? (

@@ -7,9 +7,9 @@ import { seasonFacts } from "#app/server/season-reading.server.ts";
 import { localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
 import { addDays, dayNumber, dayOfNumber, type LocalDay, weekdayOf } from "#core/calendar/local-day.ts";
 import { type SeasonDay, seasonDay } from "#core/day/season-day.ts";
+import { seasonEarnings } from "#core/day/season-earnings.ts";
 import { type SeasonPlan, seasonPlan } from "#core/day/season-plan.ts";
-import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
-import { checkSeason, type SeasonCheck } from "#core/season/season-check.ts";
+import { checkSeason } from "#core/season/season-check.ts";
 import { type Move, movesOf, nextBest, type RuleSum, ruleSums } from "#core/season/season-moves.ts";
 import type { SeasonAnswer, Way } from "#core/season/season-problem.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
@@ -112,7 +112,6 @@ export function seasonView(farm: Farm) {
   });
   return {
     today: facts.today,
-    first,
     cells,
     lots,
     rooms: facts.rooms,
@@ -123,10 +122,12 @@ export function seasonView(farm: Farm) {
       placed: answer.placements.filter((one) => one.lot === index).reduce((sum, { birds }) => sum + birds, 0),
     })),
     yearly: yearlyView(facts, lots),
-    money: { earns: earnings(plan, answer, check), boundCents: standing?.proposal.boundCents ?? undefined },
+    money: {
+      earns: seasonEarnings(plan.problem, answer, check),
+      boundCents: standing?.proposal.boundCents ?? undefined,
+    },
     proposal: standing && {
       outcome: standing.proposal.outcome,
-      seconds: standing.proposal.seconds,
       madeAt: standing.madeAt,
       isOld: standing.isOld,
       droppedBirds: standing.droppedBirds,
@@ -144,42 +145,10 @@ export function seasonView(farm: Farm) {
       .filter((task) => task.at >= now() - 12 * HOUR && task.at < now() + TO_DO_DAYS * 24 * HOUR)
       .map(({ uid, at, title, why }) => ({ uid, at, title, why })),
     peopleCount: facts.people.length,
-    hiredThing: facts.terms.hiredThing,
   };
 }
 
 export type SeasonView = ReturnType<typeof seasonView>;
-
-/** What the season earns, with its working. */
-function earnings({ problem }: SeasonPlan, { placements }: SeasonAnswer, check: SeasonCheck): Reckoning {
-  const sum = (numbers: readonly number[]) => numbers.reduce((running, number) => running + number, 0);
-  const worths = placements.map(({ lot, day, way, birds }) => {
-    const option = problem.lots[lot]!.options.find((one) => one.day === day && one.way === way);
-    return birds * (option?.centsEach ?? 0);
-  });
-  const opened = [...new Set(placements.map(({ day }) => problem.days[day]!))].filter(
-    ({ heldBirds }) => heldBirds === 0,
-  );
-  const given = sum(check.broken.map(({ cents }) => cents));
-  return reckoning({
-    value: check.cents,
-    unit: "cents",
-    inputs: [
-      input("birds proposed", sum(placements.map(({ birds }) => birds)), "birds", "worked out"),
-      input("they sell for, less feed from today and hands", sum(worths), "cents", "worked out"),
-      input("days to be held", opened.length, "count", "worked out"),
-      input(
-        "the days themselves: hire, set-up, clean-up",
-        sum(opened.map(({ openCents }) => openCents)),
-        "cents",
-        "worked out",
-      ),
-      input("wishes given up", given, "cents", "worked out"),
-    ],
-    rule: "What the proposed birds are worth on their days, less the days themselves and the wishes given up. Days that are set already are not in it.",
-    source: "season",
-  });
-}
 
 function yearlyView(facts: ReturnType<typeof seasonFacts>, lots: readonly LotView[]) {
   const year = facts.today.slice(0, 4);

@@ -2,7 +2,7 @@ import type { Highs, Model, ModelData } from "highs";
 import type { LinearProgram } from "#core/season/linear-program.ts";
 import { checkSeason, type SeasonCheck } from "#core/season/season-check.ts";
 import { greedySeason } from "#core/season/season-greedy.ts";
-import { seasonModel } from "#core/season/season-model.ts";
+import { type SeasonModel, seasonModel } from "#core/season/season-model.ts";
 import type { SeasonAnswer, SeasonProblem } from "#core/season/season-problem.ts";
 
 export interface SolvedSeason {
@@ -33,8 +33,25 @@ export interface SolveSettings {
   readonly isStopped?: () => boolean;
 }
 
+/** What is solved: all that must be whole, or only which days; and with the days fixed, if they are given. */
+interface Solve {
+  readonly whole: "all" | "days";
+  readonly gap: number;
+  readonly fixed?: Float64Array;
+}
+
+interface Ran {
+  readonly state: "solved" | "stopped" | "impossible";
+  readonly bound: number | undefined;
+  readonly columns: Float64Array | undefined;
+}
+
+/** Part of the gap that each of the two easier programmes may leave. */
+const PARTED_SHARE = 0.6;
+
 /**
- * Solves a season: greedily first, then by HiGHS from there. Whatever happens there is an answer, and every answer of
+ * Solves a season: greedily first, then by HiGHS: the days with birds that may be parted, then whole birds on those days,
+ * and all at once where that left too much. Whatever happens there is an answer, and every answer of
  * the solver is walked through day by day before it is believed.
  */
 export function solveSeason(highs: Highs, problem: SeasonProblem, settings: SolveSettings): SolvedSeason {
@@ -53,25 +70,26 @@ export function solveSeason(highs: Highs, problem: SeasonProblem, settings: Solv
     settings.onProgress?.({ cents: best.check.cents, boundCents, seconds: seconds() });
   tell(undefined);
 
-  const run = (aim: "value" | "mend") => {
-    const model = seasonModel(problem, { aim });
-    return highs.withModel(modelData(highs, model.program), (solver) => {
+  /** Solves a programme, or an easier one made of it, and considers what comes out. */
+  const run = (model: SeasonModel, { whole, gap, fixed }: Solve) => {
+    const data = modelData(highs, model.program, whole, fixed);
+    return highs.withModel(data, (solver): Ran => {
       solver.options.set({
         output_flag: false,
-        mip_rel_gap: settings.gap,
+        mip_rel_gap: gap,
         // Starting over cost a quarter of the time on made-up seasons and found nothing better.
         mip_allow_restart: false,
         time_limit: Math.max(0.1, settings.mostSeconds - seconds()),
       });
       // The solver refuses a start outside its columns' bounds, which an answer that breaks a firm rule may be.
-      if (aim === "value" && !best.check.broken.some(({ isFirm }) => isFirm))
+      if (whole === "all" && !fixed && !best.check.broken.some(({ isFirm }) => isFirm))
         solver.setSolution(model.startFrom(best.answer));
       let bound: number | undefined;
-      const { callbackType } = highs.constants;
+      const { callbackType, modelStatus } = highs.constants;
       solver.run({
         [callbackType.mipImprovingSolution](event) {
           const columns = event.data.mip_solution;
-          if (columns) consider(model.answerOf(columns));
+          if (columns && whole === "all") consider(model.answerOf(columns));
           tell(bound);
         },
         [callbackType.mipInterrupt](event) {
@@ -81,26 +99,38 @@ export function solveSeason(highs: Highs, problem: SeasonProblem, settings: Solv
         },
       });
       const status = solver.getModelStatus();
-      const isSolved = status === highs.constants.modelStatus.optimal;
-      const isImpossible =
-        status === highs.constants.modelStatus.infeasible ||
-        status === highs.constants.modelStatus.unboundedOrInfeasible;
-      if (!isImpossible) {
-        readSolution(solver, (columns) => consider(model.answerOf(columns)));
-        bound = Number(solver.info.get("mip_dual_bound"));
-      }
+      if (status === modelStatus.infeasible || status === modelStatus.unboundedOrInfeasible)
+        return { state: "impossible", bound: undefined, columns: undefined };
+      const columns = solutionOf(solver);
+      if (columns) consider(model.answerOf(columns));
+      const dual = Number(solver.info.get("mip_dual_bound"));
       return {
-        isSolved,
-        isImpossible,
-        bound: bound !== undefined && Number.isFinite(bound) ? bound : undefined,
+        state: status === modelStatus.optimal ? "solved" : "stopped",
+        bound: Number.isFinite(dual) ? dual : bound,
+        columns,
       };
     });
   };
 
-  const valued = run("value");
-  if (!valued.isImpossible) return finished(valued.isSolved ? "best" : "stopped", valued.bound);
-  run("mend");
-  return finished("mended", undefined);
+  const model = seasonModel(problem, { aim: "value" });
+  // First which days: birds may be parted. Then whole birds on those days. What is left to gain is known from the first.
+  const parted = run(model, { whole: "days", gap: settings.gap * PARTED_SHARE });
+  if (parted.state === "impossible") return mended();
+  if (parted.columns && parted.state === "solved")
+    run(model, { whole: "all", gap: settings.gap * PARTED_SHARE, fixed: parted.columns });
+  if (
+    parted.bound !== undefined &&
+    parted.bound - best.check.cents <= settings.gap * Math.abs(best.check.cents)
+  )
+    return finished("best", parted.bound);
+  const whole = run(model, { whole: "all", gap: settings.gap });
+  if (whole.state === "impossible") return mended();
+  return finished(whole.state === "solved" ? "best" : "stopped", whole.bound);
+
+  function mended(): SolvedSeason {
+    run(seasonModel(problem, { aim: "mend" }), { whole: "all", gap: settings.gap });
+    return finished("mended", undefined);
+  }
 
   function finished(outcome: SolvedSeason["outcome"], boundCents: number | undefined): SolvedSeason {
     return { answer: best.answer, outcome, cents: best.check.cents, boundCents, seconds: seconds() };
@@ -113,13 +143,22 @@ function isBetter(one: SeasonCheck, other: SeasonCheck): boolean {
   return firm(one) === firm(other) ? one.cents > other.cents : firm(one) < firm(other);
 }
 
-function readSolution(solver: Model, use: (columns: Float64Array) => void): void {
+function solutionOf(solver: Model): Float64Array | undefined {
   const { colValue } = solver.getSolution();
-  if (colValue && colValue.length > 0 && colValue.every(Number.isFinite)) use(Float64Array.from(colValue));
+  return colValue && colValue.length > 0 && colValue.every(Number.isFinite) ? colValue : undefined;
 }
 
-function modelData(highs: Highs, program: LinearProgram): ModelData {
+/** The programme as the solver takes it; with only its yes-or-no columns whole, or with those fixed as they came out. */
+function modelData(
+  highs: Highs,
+  program: LinearProgram,
+  whole: Solve["whole"],
+  fixed: Float64Array | undefined,
+): ModelData {
   const numCols = program.cost.length;
+  const isYesOrNo = (column: number) => program.isWhole[column] === 1 && program.upper[column] === 1;
+  const bound = (own: Float64Array) =>
+    fixed ? own.map((value, column) => (isYesOrNo(column) ? Math.round(fixed[column]!) : value)) : own;
   const numRows = program.rowLower.length;
   const { continuous, integer } = highs.constants.variableType;
   return {
@@ -127,8 +166,8 @@ function modelData(highs: Highs, program: LinearProgram): ModelData {
     numRows,
     sense: highs.constants.objectiveSense.maximize,
     colCost: program.cost,
-    colLower: program.lower,
-    colUpper: program.upper,
+    colLower: bound(program.lower),
+    colUpper: bound(program.upper),
     rowLower: program.rowLower,
     rowUpper: program.rowUpper,
     matrix: {
@@ -139,6 +178,8 @@ function modelData(highs: Highs, program: LinearProgram): ModelData {
       indices: program.indices,
       values: program.values,
     },
-    integrality: Int32Array.from(program.isWhole, (isWhole) => (isWhole ? integer : continuous)),
+    integrality: Int32Array.from(program.isWhole, (isWhole, column) =>
+      isWhole === 1 && (whole === "all" || isYesOrNo(column)) ? integer : continuous,
+    ),
   };
 }

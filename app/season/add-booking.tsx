@@ -1,5 +1,6 @@
 import { redirect } from "react-router";
 import { bookingForm } from "#app/season/date-forms.ts";
+import { SpanFields } from "#app/season/span-fields.tsx";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
@@ -40,10 +41,7 @@ export default function AddBooking({ loaderData, actionData }: Route.ComponentPr
           {(fields) => (
             <>
               <TextField field={fields.thing} label="What" />
-              <div className="grid gap-5 sm:grid-cols-2">
-                <TextField field={fields.fromOn} label="From" type="date" />
-                <TextField field={fields.toOn} label="To" hint="Empty for one day" type="date" />
-              </div>
+              <SpanFields fields={fields} />
             </>
           )}
         </FarmForm>

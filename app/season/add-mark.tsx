@@ -1,5 +1,6 @@
 import { redirect } from "react-router";
 import { markForm } from "#app/season/date-forms.ts";
+import { SpanFields } from "#app/season/span-fields.tsx";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
@@ -48,10 +49,7 @@ export default function AddMark({ loaderData, actionData }: Route.ComponentProps
                   { value: "note", label: "To know of" },
                 ]}
               />
-              <div className="grid gap-5 sm:grid-cols-2">
-                <TextField field={fields.fromOn} label="From" type="date" />
-                <TextField field={fields.toOn} label="To" hint="Empty for one day" type="date" />
-              </div>
+              <SpanFields fields={fields} />
               <TextField
                 field={fields.price}
                 label="Given up for"

@@ -1,8 +1,8 @@
-import { data, redirect } from "react-router";
+import { redirect } from "react-router";
 import { personDayForm, weekdaysOf } from "#app/season/people-form.ts";
 import { ReadCalendarForm } from "#app/season/read-calendar-form.tsx";
+import { requirePerson } from "#app/season/require-person.server.ts";
 import { now } from "#app/server/clock.server.ts";
-import { idFrom } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
@@ -18,15 +18,9 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.person.name ?? "Somebody"} · Pale Morning` },
 ];
 
-/** @throws a 404 page if there is no such person */
 function loadPerson(personId: string) {
   const farm = requireFarm();
-  const id = idFrom(personId, "person");
-  const person = farmFile()
-    .people.people()
-    .find((one) => one.id === id);
-  if (!person) throw data("There is nobody of that number.", { status: 404 });
-  return { farm, person, today: localDayOf(now(), farm.timeZone) };
+  return { person: requirePerson(personId), today: localDayOf(now(), farm.timeZone) };
 }
 
 export function loader({ params, request }: Route.LoaderArgs) {

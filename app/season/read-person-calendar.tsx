@@ -1,8 +1,8 @@
 import { data, redirect } from "react-router";
 import { readCalendar } from "#app/season/read-calendar.server.ts";
 import { ReadCalendarForm } from "#app/season/read-calendar-form.tsx";
+import { requirePerson } from "#app/season/require-person.server.ts";
 import { now } from "#app/server/clock.server.ts";
-import { idFrom } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { ENTRY_USED, formFields, newEntryId } from "#app/server/submitted.server.ts";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
@@ -22,24 +22,15 @@ const PROBLEMS = {
   "no-events": "There is nothing in this calendar. Choose the one that you write your days in",
 };
 
-function loadPerson(personId: string) {
-  const id = idFrom(personId, "person");
-  const person = farmFile()
-    .people.people()
-    .find((one) => one.id === id);
-  if (!person) throw data("There is nobody of that number.", { status: 404 });
-  return person;
-}
-
 export function loader({ params }: Route.LoaderArgs) {
   requireFarm();
-  return { person: loadPerson(params.personId), entryId: newEntryId() };
+  return { person: requirePerson(params.personId), entryId: newEntryId() };
 }
 
 /** Reads on which days somebody is busy out of a calendar file: all of it or nothing. */
 export async function action({ request, params }: Route.ActionArgs) {
   const farm = requireFarm();
-  const person = loadPerson(params.personId);
+  const person = requirePerson(params.personId);
   const fields = await formFields(request, MOST_BYTES_TAKEN);
   const file = fields.get("calendar");
   const refuse = (fault: string) => data({ fault }, { status: 422 });

@@ -1,0 +1,36 @@
+import { beforeAll, expect, test } from "vitest";
+import { callRoute, post } from "#app/call-route.ts";
+import { makeFarmOfTests } from "#app/farm-of-tests.ts";
+
+process.env.PALE_MORNING_DATA = ":memory:";
+process.env.PALE_MORNING_CLOCK = "2026-09-21T13:00:00Z";
+const { farmFile } = await import("#app/server/farm-file.server.ts");
+const marks = await import("#app/days/pack/marks.tsx");
+
+let number = 0;
+const refused = (field: string, words: string) => ({ status: 422, faults: { [field]: [words] } });
+
+beforeAll(() => makeFarmOfTests(farmFile()));
+
+test("a breeder's marks are kept with a bird, in inches as they are typed, and asked about past reason", async () => {
+  farmFile().pack.recordCarcass({ entryId: "bird-of-tests", at: 0 }, 1, {
+    birdNumber: 3,
+    purpose: "own",
+    weightMilligrams: 2_000_000,
+    asTyped: "4 6",
+    reason: "",
+    placeId: null,
+  });
+  const keep = (fields: Record<string, string>) =>
+    callRoute(marks.action, post({ entryId: `marks-form-${++number}`, birdNumber: "3", ...fields }), {
+      dayId: "1",
+    });
+  expect(await keep({ frame: "3.9", fleshing: "4" })).toMatchObject({ status: 303 });
+  expect(farmFile().marking.marks(1)).toMatchObject([
+    { frameWidthMillimeters: 99, keelMillimeters: null, fleshing: 4 },
+  ]);
+  expect(await keep({ keel: "40" })).toMatchObject(refused("keel", "It must lie between 0.8 and 11.8"));
+  expect(await keep({ birdNumber: "9" })).toMatchObject(
+    refused("birdNumber", "No bird 9 was weighed on this day"),
+  );
+});

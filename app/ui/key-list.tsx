@@ -14,6 +14,7 @@ const PLACES: Readonly<Record<string, { to: string; name: string }>> = {
 /** Keys that work on one screen only, listed with the others by `?`. */
 const ON_SCREENS = [
   { where: "Run", keys: "space: bird into the chill · u: undo · p: pause or go on" },
+  { where: "Season", keys: "← and → on Earlier or Later: the birds to another day" },
   { where: "Pack", keys: "Enter: keep this weight · Alt and s, t, c, p or x: what it is for" },
 ];
 

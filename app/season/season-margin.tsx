@@ -23,6 +23,7 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
             note={howGood(view, show) || undefined}
           />
         )}
+        {waiting.length === 0 && !proposal && <NothingWaits view={view} />}
         {proposal?.outcome === "mended" && (
           <Notice tone="stop">
             Nothing keeps every firm rule. This breaks the fewest; they are named below. Give one up, or make
@@ -98,6 +99,21 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
         )}
       </div>
     </Sheet>
+  );
+}
+
+/** What goes here, where there is nothing to set a day for. */
+function NothingWaits({ view: { cells } }: { view: SeasonView }) {
+  const isSet = cells.some(({ held }) => held.length > 0);
+  if (isSet) return <p>Every bird you have has a day.</p>;
+  return (
+    <>
+      <p>
+        Write down a batch, or chicks on order. Then a button stands here that finds the days on which your
+        birds are worth most, with the hands, the room and the money that you have.
+      </p>
+      <ButtonLink to="/batches/new">Add a batch</ButtonLink>
+    </>
   );
 }
 

@@ -11,7 +11,7 @@ export function againstWords(against: Against, { season }: WhenRow, show: Show):
     case "nobody":
       return season.people.length === 0 ? "nobody is named who could come" : "nobody is free";
     case "not-booked":
-      return "the plucker is not booked";
+      return `the ${season.hiredThing.toLowerCase()} is not booked`;
     case "too-young":
       return "too young";
     case "too-old":

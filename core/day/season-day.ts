@@ -13,6 +13,8 @@ export interface SeasonDay {
   /** Whole birds that they can do in the longest day the farm wants: by the stations, and no more than its own days show. */
   readonly mostBirds: number;
   readonly marks: readonly DayMarkFacts[];
+  /** What is borrowed or hired for a day; empty for nothing. */
+  readonly hiredThing: string;
   readonly isBooked: boolean;
   /** High of the day, °C. */
   readonly highCelsius: number;
@@ -70,6 +72,7 @@ export function seasonDay(facts: SeasonFacts, day: LocalDay): SeasonDay {
     hands,
     mostBirds,
     marks,
+    hiredThing: terms.hiredThing,
     isBooked,
     highCelsius,
     isHot: highCelsius >= HOT_DAY_CELSIUS,

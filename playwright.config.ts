@@ -3,8 +3,9 @@ import { defineConfig } from "@playwright/test";
 export default defineConfig({
   testDir: "e2e",
   timeout: 60_000,
-  expect: { timeout: 5_000 },
+  expect: { timeout: 10_000 },
   workers: 2,
+  fullyParallel: true,
   forbidOnly: true,
   reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],
   use: {

@@ -12,7 +12,7 @@ export interface SeasonModel {
 export interface ModelChoices {
   /**
    * "value": keep all firm rules, earn the most.
-   * "mend": every firm rule and pin may be broken; break the fewest. Birds there are not, stay uneaten.
+   * "mend": every firm rule and pin may be broken; break the fewest.
    */
   readonly aim: "value" | "mend";
 }
@@ -30,9 +30,9 @@ export function seasonModel(problem: SeasonProblem, { aim }: ModelChoices): Seas
   const broken = (): number => build.column({ cost: -MEND_CENTS, upper: 1, isWhole: true });
 
   /** A column for what goes past a rule, if it may be passed at all. */
-  const slack = (rule: SeasonRule, most: number, cents = 0): Term[] => {
+  const slack = (rule: SeasonRule, most: number): Term[] => {
     const strength = problem.strength[rule];
-    if (!strength.isFirm) return [[build.column({ cost: -strength.cents - cents }), 1]];
+    if (!strength.isFirm) return [[build.column({ cost: -strength.cents }), 1]];
     if (!isMending) return [];
     const column = build.column({ cost: -1, upper: most });
     build.row(-Infinity, 0, [

@@ -42,7 +42,6 @@ interface Solve {
 
 interface Ran {
   readonly state: "solved" | "stopped" | "impossible";
-  readonly bound: number | undefined;
   readonly columns: Float64Array | undefined;
 }
 
@@ -66,10 +65,13 @@ export function solveSeason(highs: Highs, problem: SeasonProblem, settings: Solv
     const check = checkSeason(problem, answer);
     if (isBetter(check, best.check)) best = { answer, check };
   };
-  const tell = (boundCents: number | undefined) =>
-    settings.onProgress?.({ cents: best.check.cents, boundCents, seconds: seconds() });
-  tell(undefined);
+  /** No season earns more: known once a programme with all its days free says so. */
+  let provenCents: number | undefined;
+  const tell = () =>
+    settings.onProgress?.({ cents: best.check.cents, boundCents: provenCents, seconds: seconds() });
+  tell();
 
+  const valued = seasonModel(problem, { aim: "value" });
   /** Solves a programme, or an easier one made of it, and considers what comes out. */
   const run = (model: SeasonModel, { whole, gap, fixed }: Solve) => {
     const data = modelData(highs, model.program, whole, fixed);
@@ -84,48 +86,45 @@ export function solveSeason(highs: Highs, problem: SeasonProblem, settings: Solv
       // The solver refuses a start outside its columns' bounds, which an answer that breaks a firm rule may be.
       if (whole === "all" && !fixed && !best.check.broken.some(({ isFirm }) => isFirm))
         solver.setSolution(model.startFrom(best.answer));
-      let bound: number | undefined;
+      const prove = (dual: number | undefined): void => {
+        if (!fixed && model === valued && dual !== undefined && Number.isFinite(dual))
+          provenCents = Math.min(provenCents ?? Infinity, dual);
+      };
       const { callbackType, modelStatus } = highs.constants;
       solver.run({
         [callbackType.mipImprovingSolution](event) {
           const columns = event.data.mip_solution;
           if (columns && whole === "all") consider(model.answerOf(columns));
-          tell(bound);
+          tell();
         },
         [callbackType.mipInterrupt](event) {
-          const dual = event.data.mip_dual_bound;
-          if (dual !== undefined && Number.isFinite(dual)) bound = dual;
+          prove(event.data.mip_dual_bound);
           if (settings.isStopped?.()) event.interrupt();
         },
       });
       const status = solver.getModelStatus();
       if (status === modelStatus.infeasible || status === modelStatus.unboundedOrInfeasible)
-        return { state: "impossible", bound: undefined, columns: undefined };
+        return { state: "impossible", columns: undefined };
       const columns = solutionOf(solver);
       if (columns) consider(model.answerOf(columns));
-      const dual = Number(solver.info.get("mip_dual_bound"));
-      return {
-        state: status === modelStatus.optimal ? "solved" : "stopped",
-        bound: Number.isFinite(dual) ? dual : bound,
-        columns,
-      };
+      prove(Number(solver.info.get("mip_dual_bound")));
+      return { state: status === modelStatus.optimal ? "solved" : "stopped", columns };
     });
   };
 
-  const model = seasonModel(problem, { aim: "value" });
   // First which days: birds may be parted. Then whole birds on those days. What is left to gain is known from the first.
-  const parted = run(model, { whole: "days", gap: settings.gap * PARTED_SHARE });
+  const parted = run(valued, { whole: "days", gap: settings.gap * PARTED_SHARE });
   if (parted.state === "impossible") return mended();
   if (parted.columns && parted.state === "solved")
-    run(model, { whole: "all", gap: settings.gap * PARTED_SHARE, fixed: parted.columns });
+    run(valued, { whole: "all", gap: settings.gap * PARTED_SHARE, fixed: parted.columns });
   if (
-    parted.bound !== undefined &&
-    parted.bound - best.check.cents <= settings.gap * Math.abs(best.check.cents)
+    provenCents !== undefined &&
+    provenCents - best.check.cents <= settings.gap * Math.abs(best.check.cents)
   )
-    return finished("best", parted.bound);
-  const whole = run(model, { whole: "all", gap: settings.gap });
+    return finished("best", provenCents);
+  const whole = run(valued, { whole: "all", gap: settings.gap });
   if (whole.state === "impossible") return mended();
-  return finished(whole.state === "solved" ? "best" : "stopped", whole.bound);
+  return finished(whole.state === "solved" ? "best" : "stopped", provenCents);
 
   function mended(): SolvedSeason {
     run(seasonModel(problem, { aim: "mend" }), { whole: "all", gap: settings.gap });

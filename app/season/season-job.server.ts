@@ -87,7 +87,7 @@ export function keepAnswer(plan: SeasonPlan, answer: SeasonAnswer, how: Omit<Pro
 }
 
 /** What a proposal was worked out from, in short: when it differs, something has changed since. */
-export function basisOf({ problem, lots }: SeasonPlan): string {
+function basisOf({ problem, lots }: SeasonPlan): string {
   // A day gone by changes the first candidate day and nothing that matters; whole cents of worth do.
   const told = JSON.stringify([
     lots.map(({ batchId, birds }) => [batchId, birds]),

@@ -76,13 +76,14 @@ export default function Season({ loaderData: { view, entryIds } }: Route.Compone
         <Notice>Say who helps and when they can come, under People: without hands no day can be held.</Notice>
       )}
       <div className="grid items-start gap-4 lg:grid-cols-4">
+        {/* The answer first: on a phone it stands above the list of days, at a desk beside them. */}
+        <div className="grid gap-4 lg:order-last">
+          <SeasonMoney view={view} />
+          <SeasonLots lots={view.lots} entryIds={entryIds} />
+        </div>
         <div className="min-w-0 lg:col-span-3">
           <SkyCalendar {...view} />
           <ToDo toDo={view.toDo} />
-        </div>
-        <div className="grid gap-4">
-          <SeasonMoney view={view} />
-          <SeasonLots lots={view.lots} entryIds={entryIds} />
         </div>
       </div>
       <noscript>{isWorking && <meta httpEquiv="refresh" content="2" />}</noscript>

@@ -72,7 +72,7 @@ export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
   };
 }
 
-export function wantedSizes(): SeasonFacts["sizes"] {
+function wantedSizes(): SeasonFacts["sizes"] {
   const kilograms = (milligrams: number | null) =>
     milligrams === null ? undefined : milligrams / MILLIGRAMS_PER_KILOGRAM;
   return farmFile()

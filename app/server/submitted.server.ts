@@ -57,14 +57,7 @@ export async function submitted<Schema extends z.ZodType<Entered, Entered>>(
   request: Request,
   schema: Schema,
 ): Promise<Submitted<z.output<Schema>>> {
-  return readFields(await formFields(request), schema);
-}
-
-/** The same for fields that were read already, such as those beside a file. */
-export function readFields<Schema extends z.ZodType<Entered, Entered>>(
-  fields: FormData,
-  schema: Schema,
-): Submitted<z.output<Schema>> {
+  const fields = await formFields(request);
   const submission = parseWithZod(fields, { schema, disableAutoCoercion: true });
   if (submission.status !== "success") return { ok: false, refusal: refusalPage(submission, {}) };
   const entryId = String(fields.get("entryId") ?? "");

@@ -36,7 +36,7 @@ export function shareBelow({ sexes }: BirdSpread, weight: number): number {
 }
 
 /** Number of birds to one unit of weight at a weight, as a share of the flock. */
-export function densityAt({ sexes }: BirdSpread, weight: number): number {
+function densityAt({ sexes }: BirdSpread, weight: number): number {
   return sexes.reduce(
     (sum, { share, mean, sd }) => sum + (share * normalDensity((weight - mean) / sd)) / sd,
     0,

@@ -1,7 +1,9 @@
 import { z } from "zod";
 import { type Model, model, number } from "#commands/reckon/model.ts";
+import { brineRecipe } from "#core/chill/brine.ts";
 import { quotedChillHours } from "#core/chill/chill-deadline.ts";
 import { chillTime, ONE_TERM_FOURIER } from "#core/chill/chill-time.ts";
+import { fridgeChill } from "#core/chill/fridge-chill.ts";
 import { iceNeed, tankRoom } from "#core/chill/ice-need.ts";
 
 export const CHILL_MODELS: Readonly<Record<string, Model>> = {
@@ -104,6 +106,66 @@ export const CHILL_MODELS: Readonly<Record<string, Model>> = {
         mean_c_at_finish: finish.meanCelsius,
         quoted_max_h: quotedHours,
         within_quoted_max: finish.seconds / 3600 <= quotedHours,
+      };
+    },
+  ),
+
+  "chill.fridge": model(
+    z.object({
+      birds: number,
+      carcass_kg: number,
+      half_thickness_ref_m: number,
+      h_w_per_m2_k: number,
+      start_c: number,
+      fridge_c: number,
+      target_c: number,
+      fridge_capacity_w: number,
+    }),
+    (of) => {
+      const answer = fridgeChill({
+        birds: of.birds,
+        carcassKilograms: of.carcass_kg,
+        surfaceCoefficient: of.h_w_per_m2_k,
+        startCelsius: of.start_c,
+        fridgeCelsius: of.fridge_c,
+        targetCelsius: of.target_c,
+        spareWatts: of.fridge_capacity_w,
+        halfThicknessMeters: of.half_thickness_ref_m,
+      });
+      if (!answer) return { hours: null };
+      const quotedHours = quotedChillHours(of.carcass_kg);
+      return {
+        conduction_h: answer.conductionHours,
+        capacity_h: answer.capacityHours,
+        hours: answer.hours,
+        limited_by: answer.limitedBy,
+        quoted_max_h: quotedHours,
+        within_quoted_max: answer.hours <= quotedHours,
+      };
+    },
+  ),
+
+  "shop.brine": model(
+    z.object({
+      mode: z.enum(["brine", "equilibrium"]),
+      salt_fraction: number,
+      water_l: number,
+      meat_kg: number,
+      meat_water_fraction: number,
+    }),
+    (of) => {
+      const answer = brineRecipe({
+        aim: of.mode,
+        saltFraction: of.salt_fraction,
+        waterLiters: of.water_l,
+        meatKilograms: of.meat_kg,
+        meatWaterFraction: of.meat_water_fraction,
+      });
+      return {
+        salt_kg: answer.saltKilograms,
+        brine_strength_fraction: answer.strength,
+        salinometer_deg: answer.salinometerDegrees,
+        dissolves: answer.dissolves,
       };
     },
   ),

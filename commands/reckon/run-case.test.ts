@@ -3,25 +3,10 @@ import cases from "#commands/reckon/cases.json" with { type: "json" };
 import { MODELS } from "#commands/reckon/models.ts";
 import { runCase } from "#commands/reckon/run-case.ts";
 
-const NEEDED = [
-  "scald.constant",
-  "bath.ua",
-  "bath.heatup",
-  "ice.mass",
-  "chill.time",
-  "feed.share",
-  "feed.optimal",
-  "growth.weight",
-  "growth.mix",
-  "yield.cuts",
-];
-
-test("every worked case of a model that is built passes, and every needed model is built", () => {
-  const built = cases.filter(({ model }) => model in MODELS);
-  const failed = built.map(runCase).filter(({ passed }) => !passed);
+test("every worked case passes, and every model has one", () => {
+  const failed = cases.map(runCase).filter(({ passed }) => !passed);
   expect(failed.map(({ line }) => line)).toEqual([]);
-  const withCases = new Set(built.map(({ model }) => model));
-  expect(NEEDED.filter((model) => !withCases.has(model))).toEqual([]);
+  const withCases = new Set(cases.map(({ model }) => model));
   expect(Object.keys(MODELS).filter((model) => !withCases.has(model))).toEqual([]);
 });
 

@@ -29,7 +29,7 @@ export interface HeatUp {
   readonly propaneKilograms: number | undefined;
 }
 
-const JOULES_PER_KILOWATT_HOUR = 3.6e6;
+export const JOULES_PER_KILOWATT_HOUR = 3.6e6;
 
 /**
  * Time and energy to bring a bath from its filling temperature to its setting:

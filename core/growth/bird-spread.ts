@@ -1,5 +1,5 @@
-import { normalDensity, normalShareBelow } from "#core/growth/normal.ts";
 import type { SexMix } from "#core/growth/sex-mix.ts";
+import { normalDensity, normalShareBelow } from "#core/quantity/normal.ts";
 
 /** Weights of single birds: each sex normal about its own mean. */
 export interface BirdSpread {

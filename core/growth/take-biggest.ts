@@ -1,5 +1,5 @@
 import { type BirdSpread, limitsOf, shareBelow } from "#core/growth/bird-spread.ts";
-import { normalDensity, normalShareBelow } from "#core/growth/normal.ts";
+import { normalDensity, normalShareBelow } from "#core/quantity/normal.ts";
 
 /** Birds that are expected in one part of a divided flock. */
 export interface Part {

@@ -1,10 +1,16 @@
+import type { Station } from "#core/processing-line/line-station.ts";
+
 /** Starting medians of a practised adult, minutes a bird or a load: our choice until the farm's own days speak. See docs/sources.md#line. */
 export const STATION_MINUTES = {
   kill: 0.6,
   bleed: 2.0,
   scaldLoad: 1.2,
   pluckLoad: 0.7,
+  /** By hand, with a good scald; the last pins come on top. */
+  pluckByHand: 8.0,
   pins: 2.0,
+  /** More for a bird whose feet are kept. */
+  feet: 1.0,
   gut: 4.0,
   rinse: 1.0,
   giblets: 1.2,
@@ -21,6 +27,44 @@ export const PRACTICE_FACTOR: Readonly<Record<Practice, number>> = { many: 1, fe
 
 /** Spread of whole days about their plan, standard deviation of the logarithm. See docs/sources.md#line. */
 export const DAY_SD_LN = 0.18;
+/** Spread of one person's pace from day to day, likewise. */
+export const PERSON_SD_LN = 0.15;
+
+/** Spread of one bird's time about its median, coefficient of variation. See docs/sources.md#line. */
+export const TASK_CV: Readonly<Record<Station | "bleed", number>> = {
+  cones: 0.3,
+  bleed: 0.2,
+  scald: 0.3,
+  pluck: 0.3,
+  pins: 0.3,
+  gut: 0.35,
+  rinse: 0.3,
+  giblets: 0.3,
+  pack: 0.3,
+  cut: 0.35,
+  seal: 0.3,
+};
+
+/** A person's first birds at a station take longer: x (1 + 0.4 exp(-n/6)) after n birds. See docs/sources.md#line. */
+export const SLOW_START = { extra: 0.4, birds: 6 } as const;
+
+/** After five hours hands slow by 3 % an hour. See docs/sources.md#line. */
+export const TIREDNESS = { afterMinutes: 300, perMinute: 0.03 / 60 } as const;
+
+/** Lost at each change of station, minutes. See docs/sources.md#line. */
+export const CHANGE_MINUTES = 20 / 60;
+
+/** Rain stretches hands that work outdoors. See docs/sources.md#line. */
+export const RAIN_FACTOR = 1.3;
+
+/** Before a break the line is drained: no kill, and no load into the scald, within so many minutes of it. See docs/sources.md#line. */
+export const DRAIN_MINUTES = { kill: 5, scald: 3 } as const;
+
+/** Birds killed and not yet chilled, for each person on the line: more only wait longer. See docs/sources.md#line. */
+export const BIRDS_IN_LINE_EACH = 3;
+
+/** A bird bleeds at least so long, minutes: it must be dead and still before the scald. See docs/sources.md#line. */
+export const BLEED_FLOOR_MINUTES = 1.5;
 
 /** On the day's clock and not in the line: an hour before the first bird and an hour after the last. See docs/sources.md#line. */
 export const SET_UP_MINUTES = 60;

@@ -35,3 +35,16 @@ function farTail(z: number): number {
 export function normalDensity(z: number): number {
   return Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
 }
+
+/** The z below which a share of the standard normal lies, by Newton's method. @param start a guess near it */
+export function normalQuantile(share: number, start = 0): number {
+  if (!(share > 0 && share < 1)) throw new RangeError(`share must be between 0 and 1, got ${share}`);
+  let z = start;
+  for (let step = 0; step < 60; step += 1) {
+    const change = (normalShareBelow(z) - share) / normalDensity(z);
+    // Far out the tangent overshoots; half a deviation at a time always comes back.
+    z -= Math.max(-0.5, Math.min(0.5, change));
+    if (Math.abs(change) < 1e-13) break;
+  }
+  return z;
+}

@@ -1,0 +1,77 @@
+import { readFileSync } from "node:fs";
+import { LineFile, lineDayOfFile } from "#app/days/plan/line-file.ts";
+import type { LineDay } from "#core/processing-line/line-day.ts";
+import { LineTally, type Moment, type Spread } from "#core/processing-line/line-tally.ts";
+import { bottleneck } from "#core/processing-line/line-whatif.ts";
+
+/** Plays a day's line many times and prints what came of it as JSON: npm run -s simulate -- DAY.json */
+
+/** Mornings for each of the comparisons that find the station which holds the line. */
+const COMPARED_MORNINGS = 200;
+
+const [path] = process.argv.slice(2);
+const read = path ? readDay(path) : { problems: ["name a file: npm run -s simulate -- DAY.json"] };
+if ("problems" in read) {
+  for (const problem of read.problems) console.error(`simulate: ${problem}`);
+  process.exitCode = 2;
+} else console.log(JSON.stringify(answerOf(read.day, read.file)));
+
+function readDay(file: string): { day: LineDay; file: LineFile } | { problems: string[] } {
+  let content: unknown;
+  try {
+    content = JSON.parse(readFileSync(file, "utf8"));
+  } catch (error) {
+    return {
+      problems: [
+        error instanceof SyntaxError ? `${file} is not JSON: ${error.message}` : `can't read ${file}`,
+      ],
+    };
+  }
+  const parsed = LineFile.safeParse(content);
+  if (!parsed.success) {
+    return {
+      problems: parsed.error.issues.map(({ path, message }) => `${path.join(".") || "the day"}: ${message}`),
+    };
+  }
+  const outcome = lineDayOfFile(parsed.data);
+  return "day" in outcome
+    ? { day: outcome.day, file: parsed.data }
+    : { problems: outcome.problems.map(({ field, problem }) => `${field}: ${problem}`) };
+}
+
+function answerOf(day: LineDay, { seed, replications }: LineFile) {
+  const begun = performance.now();
+  const tally = new LineTally(day, seed);
+  tally.play(replications);
+  const answer = tally.answer();
+  return {
+    finishMinutes: answer.finish ? rounded(answer.finish) : null,
+    lastInChillMinutes: answer.lastInChill ? rounded(answer.lastInChill) : null,
+    stuckMornings: answer.stuckMornings,
+    bottleneck: bottleneck(day, seed, Math.min(replications, COMPARED_MORNINGS)) ?? null,
+    stations: Object.fromEntries(
+      Object.entries(answer.stations).map(([station, share]) => [station, rounded(share)]),
+    ),
+    people: Object.fromEntries(
+      day.people.map(({ name }, index) => [name, { busy: round(answer.people[index]!) }]),
+    ),
+    longestWaitMinutes: rounded(answer.longestWait),
+    killMinutes: answer.kills.map(even),
+    chillMinutes: answer.chills.map(even),
+    replications: answer.replications,
+    events: Math.round(answer.eventsPerMorning * answer.replications),
+    seconds: round((performance.now() - begun) / 1000),
+  };
+}
+
+function even({ p50 }: Moment): number {
+  return round(p50);
+}
+
+function round(value: number): number {
+  return Math.round(value * 1000) / 1000;
+}
+
+function rounded<Numbers extends Spread | object>(numbers: Numbers) {
+  return Object.fromEntries(Object.entries(numbers).map(([name, value]) => [name, round(value as number)]));
+}

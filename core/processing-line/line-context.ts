@@ -1,0 +1,327 @@
+import { BIRDS_IN_LINE_EACH, DRAIN_MINUTES } from "#core/processing-line/line-constants.ts";
+import { isCutUp, type LineDay } from "#core/processing-line/line-day.ts";
+import { luckTables } from "#core/processing-line/line-luck.ts";
+import {
+  CONES,
+  CUT,
+  GIBLETS,
+  GUT,
+  isBeforeChill,
+  PACK,
+  PINS,
+  PLUCK,
+  RINSE,
+  SCALD,
+  SEAL,
+  STATION_COUNT,
+  STATIONS,
+  workOrder,
+} from "#core/processing-line/line-station.ts";
+
+/** Most people on one line: each is a bit of a number. */
+export const MOST_PEOPLE = 24;
+/** Most birds of one day: far past what a farm dresses, and short of what would keep a page waiting. */
+export const MOST_BIRDS = 2000;
+
+/** What a stretch between two fixed moments of the day allows. */
+export const IN_BREAK = 1;
+export const NO_KILL = 2;
+export const NO_SCALD = 4;
+
+/** Slow starts are told apart for so many birds; after them the extra is below 1 in 20,000. */
+export const SLOW_START_BIRDS = 64;
+
+/** Who is due, beside people by number: the bird that has rested first, hot water, the clock, a bird that has bled. */
+export const REST = 32;
+export const WATER = 33;
+export const NEXT_MOMENT = 34;
+export const FIRST_BIRD = 64;
+
+/** Places in `clock`: now, the end of the last work, the longest waits, how far the bath is below its setting and since when. */
+export const NOW = 0;
+export const LAST_WORK = 1;
+export const WAIT_TO_SCALD = 2;
+export const WAIT_TO_CHILL = 3;
+export const BATH_BELOW = 4;
+export const BATH_SINCE = 5;
+/** What the work just begun will take: kept here because a number returned would be put on the heap. */
+export const MINUTES = 6;
+/** When what is about to be expected will come: an argument would be put on the heap, like the above. */
+export const DUE_AT = 7;
+const CLOCKS = 8;
+
+/** Places in `counts`. */
+export const KILLED = 0;
+export const CHILLED = 1;
+/** Cones with a bird in them or about to get one. */
+export const CONES_TAKEN = 2;
+/** Birds under the knife or bleeding. */
+export const BLEEDING = 3;
+/** Places in the tanks that are taken or promised. */
+export const IN_TANK = 4;
+/** Birds, in the order of reaching the chill, that have rested. */
+export const RESTED = 5;
+export const IN_SCALD = 6;
+export const IN_PLUCKER = 7;
+export const SINCE_CHANGE = 8;
+export const IDLE = 9;
+export const MOMENT = 10;
+export const EVENTS = 11;
+/** Stations as bits: birds wait before it; a place at it is free; there is room after it. */
+export const QUEUED = 12;
+export const PLACED = 13;
+export const ROOMY = 14;
+/** Things to come, in `dueAt` and `dueWho`. */
+export const DUE = 15;
+export const WATER_IS_SHUT = 16;
+const COUNTS = 17;
+
+/** All that one morning needs, laid out once for thousands of them. See line-run.ts. */
+export interface LineContext {
+  readonly birds: number;
+  readonly personCount: number;
+  readonly coneCount: number;
+  readonly scaldAtOnce: number;
+  readonly pluckAtOnce: number;
+  readonly isPluckedByHand: boolean;
+  readonly hasGiblets: boolean;
+  readonly packsSameDay: boolean;
+  readonly tankBirds: number;
+  readonly mostInLine: number;
+  readonly scaldedRoom: number;
+  readonly changeEvery: number;
+  readonly hasBath: boolean;
+  readonly seed: number;
+  /** By station: medians, places, room before it. */
+  readonly medians: Float64Array;
+  readonly places: Int32Array;
+  readonly room: Int32Array;
+  readonly setUpMinutes: number;
+  readonly bleedMinutes: number;
+  readonly bleedFloor: number;
+  readonly restMinutes: number;
+  readonly changeMinutes: number;
+  readonly spellFrom: number;
+  readonly spellTo: number;
+  readonly spellFactor: number;
+  readonly sagPerBird: number;
+  readonly recoveryPerMinute: number;
+  readonly waitBelow: number;
+  /** ln 10 / z: a bath so much colder stretches the dip by e to that. */
+  readonly stretchPerKelvin: number;
+  readonly isCut: Uint8Array;
+  /** By person in the order in which they choose: stations in their work order, how many, as bits, and pace by station. */
+  readonly order: Uint8Array;
+  readonly orderCount: Uint8Array;
+  readonly allowed: Int32Array;
+  readonly pace: Float64Array;
+  /** Place of each of them in the day's list of people. */
+  readonly personOf: readonly number[];
+  /** Moments at which the day changes by the clock, and from each on what it allows and who is there. */
+  readonly moments: Float64Array;
+  readonly momentFlags: Uint8Array;
+  readonly momentPresent: Int32Array;
+  readonly luck: Float64Array;
+  readonly state: LineState;
+}
+
+/** What changes in a morning. Birds in queues are numbers in the order of their kill. */
+export interface LineState {
+  /** What is to come, the soonest last: when, and who. */
+  readonly dueAt: Float64Array;
+  readonly dueWho: Int32Array;
+  readonly clock: Float64Array;
+  readonly counts: Int32Array;
+  readonly personStation: Int8Array;
+  readonly personLast: Int8Array;
+  readonly personBird: Int32Array;
+  readonly personFactor: Float64Array;
+  readonly personDone: Int32Array;
+  readonly inScald: Int32Array;
+  readonly inPlucker: Int32Array;
+  readonly queue: Int32Array;
+  readonly head: Int32Array;
+  readonly tail: Int32Array;
+  /** Birds that wait before a station or are on their way there. */
+  readonly occupied: Int32Array;
+  readonly working: Int32Array;
+  readonly killedAt: Float64Array;
+  readonly bledAt: Float64Array;
+  readonly pluckedAt: Float64Array;
+  /** In the order of reaching the chill. */
+  readonly chilledAt: Float64Array;
+  readonly chilledBird: Int32Array;
+  /** Minutes of work by station and by person. */
+  readonly stationWork: Float64Array;
+  readonly personWork: Float64Array;
+}
+
+const UNLIMITED = 1 << 29;
+
+/**
+ * Lays a day out for the hot loop.
+ *
+ * @throws {RangeError} if there is no bird, nobody, no cone, or more people or birds than can be held
+ */
+export function lineContext(day: LineDay, seed: number): LineContext {
+  for (const [what, count, most] of [
+    ["birds", day.birds, MOST_BIRDS],
+    ["people", day.people.length, MOST_PEOPLE],
+    ["cones", day.kit.cones, 100],
+    ["scald at once", day.kit.scaldAtOnce, 100],
+    ["pluck at once", day.kit.pluckAtOnce, 100],
+  ] as const)
+    if (!(Number.isInteger(count) && count >= 1 && count <= most))
+      throw new RangeError(`${what} must be 1 to ${most}, got ${count}`);
+  const personOf = day.people
+    .map((_, index) => index)
+    .toSorted((one, other) => day.people[one]!.stations.length - day.people[other]!.stations.length);
+  const people = personOf.map((index) => day.people[index]!);
+  const { kit } = day;
+  const pluckers = day.pluckBy === "hand" ? people.length : kit.pluckAtOnce;
+  return {
+    birds: day.birds,
+    personCount: people.length,
+    coneCount: kit.cones,
+    scaldAtOnce: kit.scaldAtOnce,
+    pluckAtOnce: day.pluckBy === "hand" ? 1 : kit.pluckAtOnce,
+    isPluckedByHand: day.pluckBy === "hand",
+    hasGiblets: day.giblets,
+    packsSameDay: day.packSameDay,
+    tankBirds: kit.tankBirds,
+    mostInLine: BIRDS_IN_LINE_EACH * people.filter(({ stations }) => stations.some(isBeforeChill)).length,
+    scaldedRoom: pluckers + kit.scaldAtOnce,
+    changeEvery: day.waterChange?.everyBirds ?? UNLIMITED,
+    hasBath: day.bath !== undefined,
+    seed,
+    ...stationTables(day),
+    ...peopleTables(people),
+    personOf,
+    ...clockTables(day, people),
+    luck: luckTables(day.daySdLn),
+    state: emptyState(day),
+  };
+}
+
+function stationTables(day: LineDay) {
+  const { minutes, kit, slowSpell, bath } = day;
+  const medians = new Float64Array(STATION_COUNT);
+  medians[CONES] = minutes.kill;
+  medians[SCALD] = minutes.scaldLoad;
+  medians[PLUCK] = minutes.pluck;
+  medians[PINS] = minutes.pins;
+  medians[GUT] = minutes.gut;
+  medians[RINSE] = minutes.rinse;
+  medians[GIBLETS] = minutes.giblets;
+  medians[PACK] = minutes.pack;
+  medians[CUT] = minutes.cut;
+  medians[SEAL] = minutes.seal;
+  const places = new Int32Array(STATION_COUNT).fill(UNLIMITED);
+  places[SCALD] = 1;
+  places[PLUCK] = day.pluckBy === "hand" ? UNLIMITED : 1;
+  for (const [station, count] of Object.entries(kit.places))
+    places[STATIONS.indexOf(station as "gut")] = count;
+  const room = new Int32Array(STATION_COUNT).fill(UNLIMITED);
+  for (const [station, count] of Object.entries(kit.buffers))
+    room[STATIONS.indexOf(station as "gut")] = count;
+  const isCut = Uint8Array.from({ length: day.birds }, (_, bird) => (isCutUp(bird, day) ? 1 : 0));
+  return {
+    medians,
+    places,
+    room,
+    isCut,
+    setUpMinutes: day.setUpMinutes,
+    bleedMinutes: minutes.bleed,
+    bleedFloor: day.bleedFloorMinutes,
+    restMinutes: day.restMinutes,
+    changeMinutes: day.waterChange?.minutes ?? 0,
+    spellFrom: slowSpell?.fromMinute ?? Infinity,
+    spellTo: slowSpell ? slowSpell.fromMinute + slowSpell.minutes : Infinity,
+    spellFactor: slowSpell?.factor ?? 1,
+    sagPerBird: bath?.sagPerBird ?? 0,
+    recoveryPerMinute: bath?.recoveryPerMinute ?? 0,
+    waitBelow: bath?.waitBelow ?? Infinity,
+    stretchPerKelvin: bath ? Math.LN10 / bath.zCelsius : 0,
+  };
+}
+
+function peopleTables(people: LineDay["people"]) {
+  const order = new Uint8Array(people.length * STATION_COUNT);
+  const orderCount = new Uint8Array(people.length);
+  const allowed = new Int32Array(people.length);
+  const pace = new Float64Array(people.length * STATION_COUNT).fill(1);
+  for (const [index, person] of people.entries()) {
+    for (const [rank, station] of workOrder(person.stations).entries()) {
+      const number = STATIONS.indexOf(station);
+      order[index * STATION_COUNT + rank] = number;
+      orderCount[index] = rank + 1;
+      allowed[index] = allowed[index]! | (1 << number);
+      pace[index * STATION_COUNT + number] = person.pace[station] ?? 1;
+    }
+  }
+  return { order, orderCount, allowed, pace };
+}
+
+function clockTables(day: LineDay, people: LineDay["people"]) {
+  const breaks = day.breaks.map(({ fromMinute, minutes }) => ({
+    from: fromMinute,
+    to: fromMinute + minutes,
+  }));
+  const times = [
+    day.setUpMinutes,
+    ...breaks.flatMap(({ from, to }) => [from - DRAIN_MINUTES.kill, from - DRAIN_MINUTES.scald, from, to]),
+    ...people.flatMap(({ fromMinute, toMinute }) => [fromMinute, toMinute]),
+  ];
+  const moments = Float64Array.from(
+    [
+      ...new Set(times.filter((time) => Number.isFinite(time) && time > day.setUpMinutes)),
+      day.setUpMinutes,
+    ].toSorted((one, other) => one - other),
+  );
+  const within = (time: number, early: number) =>
+    breaks.some(({ from, to }) => time >= from - early && time < to);
+  const momentFlags = Uint8Array.from(
+    moments,
+    (time) =>
+      (within(time, 0) ? IN_BREAK : 0) |
+      (within(time, DRAIN_MINUTES.kill) ? NO_KILL : 0) |
+      (within(time, DRAIN_MINUTES.scald) ? NO_SCALD : 0),
+  );
+  const momentPresent = Int32Array.from(moments, (time) =>
+    people.reduce(
+      (bits, { fromMinute, toMinute }, index) =>
+        fromMinute <= time && time < toMinute ? bits | (1 << index) : bits,
+      0,
+    ),
+  );
+  return { moments, momentFlags, momentPresent };
+}
+
+function emptyState({ birds, people, kit }: LineDay): LineState {
+  const persons = people.length;
+  return {
+    dueAt: new Float64Array(persons + kit.cones + 3),
+    dueWho: new Int32Array(persons + kit.cones + 3),
+    clock: new Float64Array(CLOCKS),
+    counts: new Int32Array(COUNTS),
+    personStation: new Int8Array(persons),
+    personLast: new Int8Array(persons),
+    personBird: new Int32Array(persons),
+    personFactor: new Float64Array(persons),
+    personDone: new Int32Array(persons * STATION_COUNT),
+    inScald: new Int32Array(kit.scaldAtOnce),
+    inPlucker: new Int32Array(kit.pluckAtOnce),
+    queue: new Int32Array(STATION_COUNT * birds),
+    head: new Int32Array(STATION_COUNT),
+    tail: new Int32Array(STATION_COUNT),
+    occupied: new Int32Array(STATION_COUNT),
+    working: new Int32Array(STATION_COUNT),
+    killedAt: new Float64Array(birds),
+    bledAt: new Float64Array(birds),
+    pluckedAt: new Float64Array(birds),
+    chilledAt: new Float64Array(birds),
+    chilledBird: new Int32Array(birds),
+    stationWork: new Float64Array(STATION_COUNT),
+    personWork: new Float64Array(persons),
+  };
+}

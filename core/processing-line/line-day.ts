@@ -1,0 +1,103 @@
+import type { Station } from "#core/processing-line/line-station.ts";
+
+/** Somebody on the line. Times are minutes after the day's start. */
+export interface LinePerson {
+  readonly name: string;
+  /** Order of preference, at least one, each once. See workOrder. */
+  readonly stations: readonly Station[];
+  /** Multiplies the time: 1 for a practised adult, 1.8 for a beginner; absent is 1. */
+  readonly pace: Readonly<Partial<Record<Station, number>>>;
+  /** There from this minute up to that one. */
+  readonly fromMinute: number;
+  readonly toMinute: number;
+}
+
+export type PlaceStation = "pins" | "gut" | "rinse" | "giblets" | "pack" | "cut" | "seal";
+export type BufferStation = "pins" | "gut" | "rinse" | "seal";
+
+export interface LineKit {
+  readonly cones: number;
+  readonly scaldAtOnce: number;
+  readonly pluckAtOnce: number;
+  /** How many can work side by side. */
+  readonly places: Readonly<Record<PlaceStation, number>>;
+  /** Birds that can wait before a station. */
+  readonly buffers: Readonly<Record<BufferStation, number>>;
+  /** Birds that the chill holds at a time. */
+  readonly tankBirds: number;
+}
+
+/** Medians of a practised adult, minutes a bird, or a load at scald and drum. */
+export interface LineMinutes {
+  readonly kill: number;
+  readonly bleed: number;
+  readonly scaldLoad: number;
+  /** A load of the drum, or a bird by hand. */
+  readonly pluck: number;
+  readonly pins: number;
+  readonly gut: number;
+  readonly rinse: number;
+  readonly giblets: number;
+  readonly pack: number;
+  readonly cut: number;
+  readonly seal: number;
+}
+
+/** How the scald's water sags and comes back, °C below its setting. */
+export interface LineBath {
+  readonly sagPerBird: number;
+  readonly recoveryPerMinute: number;
+  /** Colder than this below its setting, the scald waits for the water. */
+  readonly waitBelow: number;
+  /** The dose's z: so many °C colder, ten times the dip. */
+  readonly zCelsius: number;
+}
+
+/** A day as the line is simulated. Times are minutes after its start, 0 for the first that anybody works. */
+export interface LineDay {
+  readonly birds: number;
+  readonly people: readonly LinePerson[];
+  readonly kit: LineKit;
+  readonly minutes: LineMinutes;
+  readonly bleedFloorMinutes: number;
+  readonly pluckBy: "drum" | "hand";
+  readonly giblets: boolean;
+  /** Birds go on from the chill to packing on the same day, and so many of them are cut up. */
+  readonly packSameDay: boolean;
+  readonly cutUp: number;
+  /** In the chill before a bird may go on. */
+  readonly restMinutes: number;
+  /** In order, not overlapping; nobody begins anything in them. */
+  readonly breaks: readonly { readonly fromMinute: number; readonly minutes: number }[];
+  readonly setUpMinutes: number;
+  readonly cleanUpMinutes: number;
+  /** A spell in which hands are slower, as in rain. */
+  readonly slowSpell:
+    | { readonly fromMinute: number; readonly minutes: number; readonly factor: number }
+    | undefined;
+  /** After so many birds the water is changed and has to heat. */
+  readonly waterChange: { readonly everyBirds: number; readonly minutes: number } | undefined;
+  readonly bath: LineBath | undefined;
+  /** Spread of whole days, sd of the logarithm, see DAY_SD_LN. */
+  readonly daySdLn: number;
+}
+
+/** Stations that a day needs somebody at. */
+export function neededStations(day: Pick<LineDay, "giblets" | "packSameDay" | "cutUp" | "birds">): Station[] {
+  return [
+    "cones",
+    "scald",
+    "pluck",
+    "pins",
+    "gut",
+    "rinse",
+    ...(day.giblets ? (["giblets"] as const) : []),
+    ...(day.packSameDay && day.cutUp < day.birds ? (["pack"] as const) : []),
+    ...(day.packSameDay && day.cutUp > 0 ? (["cut", "seal"] as const) : []),
+  ];
+}
+
+/** Whether the bird of this number is cut up: they are spread evenly over the day. */
+export function isCutUp(bird: number, { birds, cutUp }: Pick<LineDay, "birds" | "cutUp">): boolean {
+  return (bird * cutUp) % birds < cutUp;
+}

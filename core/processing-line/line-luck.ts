@@ -1,0 +1,76 @@
+import { DAY_SD_LN, PERSON_SD_LN, TASK_CV } from "#core/processing-line/line-constants.ts";
+import { STATION_COUNT, STATIONS } from "#core/processing-line/line-station.ts";
+import { normalQuantile } from "#core/quantity/normal.ts";
+
+/** Quantiles a table holds. With 2048 the luckiest and unluckiest are 3.5 standard deviations out. */
+export const TABLE_BITS = 11;
+const TABLE_SIZE = 1 << TABLE_BITS;
+
+/** Streams of luck beside the ten stations'. */
+export const BLEED_STREAM = STATION_COUNT;
+export const PERSON_STREAM = STATION_COUNT + 1;
+export const DAY_STREAM = STATION_COUNT + 2;
+
+const GOLDEN = 0x9e3779b1;
+
+/** Mixes the bits of a number so that neighbors have nothing in common (the finisher of MurmurHash3, public domain). */
+export function mixed(number: number): number {
+  let bits = number ^ (number >>> 16);
+  bits = Math.imul(bits, 0x85ebca6b);
+  bits ^= bits >>> 13;
+  bits = Math.imul(bits, 0xc2b2ae35);
+  return bits ^ (bits >>> 16);
+}
+
+/** Key of one morning. */
+export const morningKey = (seed: number, replication: number): number =>
+  mixed(Math.imul(replication + 1, GOLDEN) ^ mixed(seed | 0));
+
+/**
+ * Place in a table of quantiles for one thing of one morning: always the same for the same numbers, whatever else
+ * happened. That is what lets two plans meet the same luck.
+ *
+ * @param stream station, or one of the streams above
+ * @param index bird or person
+ */
+export function luckPlace(morning: number, stream: number, index: number): number {
+  return (
+    mixed(morning + Math.imul(stream + 1, 0x2545f491) + Math.imul(index + 1, GOLDEN)) >>> (32 - TABLE_BITS)
+  );
+}
+
+/**
+ * Lognormal quantiles about a median of 1, one table after the other: stations, bleeding, person, day.
+ * See docs/sources.md#line.
+ */
+export function luckTables(daySdLn = DAY_SD_LN): Float64Array {
+  const spreads = [
+    ...STATIONS.map((station) => sdOfCv(TASK_CV[station])),
+    sdOfCv(TASK_CV.bleed),
+    PERSON_SD_LN,
+    daySdLn,
+  ];
+  const tables = new Float64Array(spreads.length * TABLE_SIZE);
+  const deviations = normalQuantiles();
+  for (const [stream, sd] of spreads.entries())
+    for (let place = 0; place < TABLE_SIZE; place += 1)
+      tables[stream * TABLE_SIZE + place] = Math.exp(sd * deviations[place]!);
+  return tables;
+}
+
+const sdOfCv = (cv: number) => Math.sqrt(Math.log1p(cv * cv));
+
+let kept: Float64Array | undefined;
+
+/** Standard normal quantiles at the middle of each of the table's shares; they are symmetric. */
+function normalQuantiles(): Float64Array {
+  if (kept) return kept;
+  kept = new Float64Array(TABLE_SIZE);
+  let deviation = 0;
+  for (let place = TABLE_SIZE / 2; place < TABLE_SIZE; place += 1) {
+    deviation = normalQuantile((place + 0.5) / TABLE_SIZE, deviation);
+    kept[place] = deviation;
+    kept[TABLE_SIZE - 1 - place] = -deviation;
+  }
+  return kept;
+}

@@ -1,0 +1,280 @@
+import { CHANGE_MINUTES, SLOW_START, TIREDNESS } from "#core/processing-line/line-constants.ts";
+import {
+  BATH_BELOW,
+  BATH_SINCE,
+  BLEEDING,
+  CHILLED,
+  CONES_TAKEN,
+  DUE_AT,
+  FIRST_BIRD,
+  IDLE,
+  IN_PLUCKER,
+  IN_SCALD,
+  KILLED,
+  LAST_WORK,
+  type LineContext,
+  MINUTES,
+  NOW,
+  PLACED,
+  REST,
+  RESTED,
+  SINCE_CHANGE,
+  SLOW_START_BIRDS,
+  WAIT_TO_CHILL,
+  WAIT_TO_SCALD,
+  WATER,
+  WATER_IS_SHUT,
+} from "#core/processing-line/line-context.ts";
+import { BLEED_STREAM, luckPlace, TABLE_BITS } from "#core/processing-line/line-luck.ts";
+import {
+  announce,
+  leaveTank,
+  occupy,
+  pop,
+  push,
+  takeTank,
+  vacate,
+} from "#core/processing-line/line-places.ts";
+import {
+  CONES,
+  CUT,
+  GIBLETS,
+  GUT,
+  PACK,
+  PINS,
+  PLUCK,
+  RINSE,
+  SCALD,
+  SEAL,
+  STATION_COUNT,
+} from "#core/processing-line/line-station.ts";
+
+/* What people do in a morning: begin with a bird or a load, and end it. See line-run.ts. */
+
+const SLOW_START_FACTOR = Float64Array.from(
+  { length: SLOW_START_BIRDS },
+  (_, birds) => 1 + SLOW_START.extra * Math.exp(-birds / SLOW_START.birds),
+);
+
+/** Told of all that happens, where somebody wants to watch. Kept off the context so that a hidden class stays one. */
+export interface LineWatch {
+  /** Before each event: the state holds since the last. */
+  passes(context: LineContext, fromMinute: number, toMinute: number): void;
+  begins(minute: number, station: number, person: number, bird: number): void;
+  ends(minute: number, station: number, person: number, bird: number): void;
+}
+
+/** Somebody begins: takes the bird or the load, promises it a place after, and knows when it will be done. */
+export function begin(
+  context: LineContext,
+  key: number,
+  person: number,
+  station: number,
+  watch: LineWatch | undefined,
+): void {
+  const { state } = context;
+  const { counts, clock } = state;
+  const now = clock[NOW]!;
+  let bird: number;
+  if (station === CONES) {
+    bird = counts[KILLED]!;
+    counts[KILLED] = bird + 1;
+    counts[CONES_TAKEN] = counts[CONES_TAKEN]! + 1;
+    counts[BLEEDING] = counts[BLEEDING]! + 1;
+    state.killedAt[bird] = now;
+    setHandMinutes(context, key, person, station, bird);
+  } else if (station === SCALD) {
+    bird = loadScald(context);
+    const place = (SCALD << TABLE_BITS) + luckPlace(key, SCALD, bird);
+    clock[MINUTES] = context.medians[SCALD]! * context.luck[place]!;
+    if (context.hasBath)
+      clock[MINUTES] = clock[MINUTES]! * Math.exp(context.stretchPerKelvin * clock[BATH_BELOW]!);
+  } else if (station === PLUCK && !context.isPluckedByHand) {
+    bird = loadPlucker(context);
+    const place = (PLUCK << TABLE_BITS) + luckPlace(key, PLUCK, bird);
+    clock[MINUTES] = context.medians[PLUCK]! * context.luck[place]!;
+  } else {
+    bird = pop(context, station);
+    // Up to the rinse the next station is the next number; giblets, whole birds and sealed packs go nowhere.
+    if (station < RINSE) {
+      vacate(context, station, 1);
+      occupy(context, station + 1, 1);
+    } else if (station === RINSE) {
+      vacate(context, station, 1);
+      takeTank(context);
+    } else if (station === PACK) leaveTank(context);
+    else if (station === CUT) {
+      leaveTank(context);
+      occupy(context, SEAL, 1);
+    } else if (station === SEAL) vacate(context, SEAL, 1);
+    setHandMinutes(context, key, person, station, bird);
+  }
+  let minutes = clock[MINUTES]!;
+  if (state.personLast[person] !== station && state.personLast[person] !== -1) minutes += CHANGE_MINUTES;
+  state.personLast[person] = station;
+  state.personStation[person] = station;
+  state.personBird[person] = bird;
+  const working = state.working[station]! + 1;
+  state.working[station] = working;
+  if (working >= context.places[station]!) counts[PLACED] = counts[PLACED]! & ~(1 << station);
+  state.stationWork[station] = state.stationWork[station]! + minutes;
+  state.personWork[person] = state.personWork[person]! + minutes;
+  clock[DUE_AT] = now + minutes;
+  announce(context, person);
+  counts[IDLE] = counts[IDLE]! & ~(1 << person);
+  watch?.begins(now, station, context.personOf[person]!, bird);
+}
+
+function loadScald(context: LineContext): number {
+  const { state, scaldAtOnce } = context;
+  const { counts, clock } = state;
+  const bled = state.tail[SCALD]! - state.head[SCALD]!;
+  const load = Math.min(bled, scaldAtOnce);
+  const now = clock[NOW]!;
+  for (let place = 0; place < load; place += 1) {
+    const bird = pop(context, SCALD);
+    state.inScald[place] = bird;
+    const waited = now - state.bledAt[bird]!;
+    if (waited > clock[WAIT_TO_SCALD]!) clock[WAIT_TO_SCALD] = waited;
+  }
+  counts[IN_SCALD] = load;
+  counts[CONES_TAKEN] = counts[CONES_TAKEN]! - load;
+  occupy(context, PLUCK, load);
+  if (context.hasBath) {
+    const below = clock[BATH_BELOW]! - context.recoveryPerMinute * (now - clock[BATH_SINCE]!);
+    clock[BATH_BELOW] = Math.max(below, 0) + context.sagPerBird * load;
+    clock[BATH_SINCE] = now;
+  }
+  return state.inScald[0]!;
+}
+
+function loadPlucker(context: LineContext): number {
+  const { state, room } = context;
+  const { counts, occupied } = state;
+  let load = state.tail[PLUCK]! - state.head[PLUCK]!;
+  if (load > context.pluckAtOnce) load = context.pluckAtOnce;
+  const roomLeft = room[PINS]! - occupied[PINS]!;
+  if (load > roomLeft) load = roomLeft;
+  for (let place = 0; place < load; place += 1) state.inPlucker[place] = pop(context, PLUCK);
+  counts[IN_PLUCKER] = load;
+  vacate(context, PLUCK, load);
+  occupy(context, PINS, load);
+  return state.inPlucker[0]!;
+}
+
+/** Hands have good and bad days, slow starts, tired afternoons and rain; machines have none of them. */
+function setHandMinutes(
+  context: LineContext,
+  key: number,
+  person: number,
+  station: number,
+  bird: number,
+): void {
+  const { state } = context;
+  const now = state.clock[NOW]!;
+  const at = person * STATION_COUNT + station;
+  const done = state.personDone[at]!;
+  let minutes =
+    context.medians[station]! *
+    context.pace[at]! *
+    state.personFactor[person]! *
+    SLOW_START_FACTOR[done < SLOW_START_BIRDS ? done : SLOW_START_BIRDS - 1]! *
+    context.luck[(station << TABLE_BITS) + luckPlace(key, station, bird)]!;
+  if (now > TIREDNESS.afterMinutes) minutes *= 1 + TIREDNESS.perMinute * (now - TIREDNESS.afterMinutes);
+  if (now >= context.spellFrom && now < context.spellTo) minutes *= context.spellFactor;
+  state.clock[MINUTES] = minutes;
+}
+
+/** Somebody is done: the bird goes on. */
+export function finish(
+  context: LineContext,
+  key: number,
+  person: number,
+  watch: LineWatch | undefined,
+): void {
+  const { state } = context;
+  const { counts, clock } = state;
+  const station = state.personStation[person]!;
+  const bird = state.personBird[person]!;
+  const at = person * STATION_COUNT + station;
+  state.personDone[at] = state.personDone[at]! + 1;
+  state.working[station] = state.working[station]! - 1;
+  counts[PLACED] = counts[PLACED]! | (1 << station);
+  clock[LAST_WORK] = clock[NOW]!;
+  counts[IDLE] = counts[IDLE]! | (1 << person);
+  watch?.ends(clock[NOW]!, station, context.personOf[person]!, bird);
+  if (station === CONES) startBleeding(context, key, bird);
+  else if (station === SCALD) unloadScald(context);
+  else if (station === PLUCK) unloadPlucker(context, bird);
+  else if (station === PINS) push(context, GUT, bird);
+  else if (station === GUT) {
+    push(context, RINSE, bird);
+    if (context.hasGiblets) push(context, GIBLETS, bird);
+  } else if (station === RINSE) intoChill(context, bird);
+  else if (station === CUT) push(context, SEAL, bird);
+}
+
+function startBleeding(context: LineContext, key: number, bird: number): void {
+  const { clock } = context.state;
+  const place = (BLEED_STREAM << TABLE_BITS) + luckPlace(key, BLEED_STREAM, bird);
+  const minutes = context.bleedMinutes * context.luck[place]!;
+  clock[DUE_AT] = clock[NOW]! + Math.max(minutes, context.bleedFloor);
+  announce(context, FIRST_BIRD + bird);
+}
+
+function unloadScald(context: LineContext): void {
+  const { counts, clock, head, inScald } = context.state;
+  const load = counts[IN_SCALD]!;
+  for (let place = 0; place < load; place += 1) push(context, PLUCK, inScald[place]!);
+  counts[IN_SCALD] = 0;
+  counts[SINCE_CHANGE] = counts[SINCE_CHANGE]! + load;
+  const now = clock[NOW]!;
+  if (counts[SINCE_CHANGE]! >= context.changeEvery && head[SCALD]! < context.birds) {
+    counts[SINCE_CHANGE] = 0;
+    clock[BATH_BELOW] = 0;
+    shutWater(context, context.changeMinutes);
+  } else if (context.hasBath) {
+    const below = clock[BATH_BELOW]! - context.recoveryPerMinute * (now - clock[BATH_SINCE]!);
+    if (below > context.waitBelow)
+      shutWater(context, (below - context.waitBelow) / context.recoveryPerMinute);
+  }
+}
+
+function shutWater(context: LineContext, minutes: number): void {
+  const { counts, clock } = context.state;
+  counts[WATER_IS_SHUT] = 1;
+  clock[DUE_AT] = clock[NOW]! + minutes;
+  announce(context, WATER);
+}
+
+function unloadPlucker(context: LineContext, bird: number): void {
+  const { state } = context;
+  const now = state.clock[NOW]!;
+  if (context.isPluckedByHand) {
+    state.pluckedAt[bird] = now;
+    push(context, PINS, bird);
+    return;
+  }
+  const load = state.counts[IN_PLUCKER]!;
+  for (let place = 0; place < load; place += 1) {
+    const plucked = state.inPlucker[place]!;
+    state.pluckedAt[plucked] = now;
+    push(context, PINS, plucked);
+  }
+  state.counts[IN_PLUCKER] = 0;
+}
+
+function intoChill(context: LineContext, bird: number): void {
+  const { counts, clock, chilledAt, chilledBird, pluckedAt } = context.state;
+  const now = clock[NOW]!;
+  const place = counts[CHILLED]!;
+  chilledAt[place] = now;
+  chilledBird[place] = bird;
+  counts[CHILLED] = place + 1;
+  if (counts[RESTED] === place) {
+    clock[DUE_AT] = now + context.restMinutes;
+    announce(context, REST);
+  }
+  const waited = now - pluckedAt[bird]!;
+  if (waited > clock[WAIT_TO_CHILL]!) clock[WAIT_TO_CHILL] = waited;
+}

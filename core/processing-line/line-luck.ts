@@ -44,6 +44,7 @@ export function luckPlace(morning: number, stream: number, index: number): numbe
  * See docs/sources.md#line.
  */
 export function luckTables(daySdLn = DAY_SD_LN): Float64Array {
+  if (keptTables?.daySdLn === daySdLn) return keptTables.tables;
   const spreads = [
     ...STATIONS.map((station) => sdOfCv(TASK_CV[station])),
     sdOfCv(TASK_CV.bleed),
@@ -55,8 +56,12 @@ export function luckTables(daySdLn = DAY_SD_LN): Float64Array {
   for (const [stream, sd] of spreads.entries())
     for (let place = 0; place < TABLE_SIZE; place += 1)
       tables[stream * TABLE_SIZE + place] = Math.exp(sd * deviations[place]!);
+  keptTables = { daySdLn, tables };
   return tables;
 }
+
+/** The last tables made: thousands of crews are tried with the same ones, and nobody writes to them. */
+let keptTables: { readonly daySdLn: number; readonly tables: Float64Array } | undefined;
 
 const sdOfCv = (cv: number) => Math.sqrt(Math.log1p(cv * cv));
 

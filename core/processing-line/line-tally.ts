@@ -134,12 +134,6 @@ export class LineTally {
     }
   }
 
-  /** Minute at which half the mornings are over; Infinity where most get stuck. */
-  evenChance(): number {
-    if (this.#finishes.length * 2 < this.#played) return Infinity;
-    return quantile(Float64Array.from(this.#finishes).sort(), 0.5);
-  }
-
   answer(): LineAnswer {
     const stuckMornings = this.#played - this.#finishes.length;
     const isMostlyStuck = stuckMornings * 2 > this.#played;
@@ -248,12 +242,13 @@ export function placesToFill({ kit, people, pluckBy }: LineDay, station: Station
   return Math.max(1, Math.min(places, able));
 }
 
-/** Value below which a share of sorted numbers lies, straight between neighbors. */
+/** Value below which a share of sorted numbers lies, straight between neighbors; Infinity of none. */
 export function quantile(sorted: Float64Array, share: number): number {
-  if (sorted.length === 0) return Number.NaN;
+  if (sorted.length === 0) return Infinity;
   const place = share * (sorted.length - 1);
   const low = Math.floor(place);
   const above = sorted[Math.min(low + 1, sorted.length - 1)]!;
+  if (above === sorted[low]) return above;
   return sorted[low]! + (above - sorted[low]!) * (place - low);
 }
 

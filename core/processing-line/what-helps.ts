@@ -1,0 +1,142 @@
+import type { LineDay, LinePerson, PlaceStation } from "#core/processing-line/line-day.ts";
+import { neededStations } from "#core/processing-line/line-day.ts";
+import { STATIONS } from "#core/processing-line/line-station.ts";
+import { Mornings } from "#core/processing-line/line-whatif.ts";
+
+/** Something that could be changed about a day. */
+export type Lever =
+  | { readonly what: "one more person" }
+  | { readonly what: "without person"; readonly name: string }
+  | { readonly what: "more cones" | "fewer cones"; readonly cones: number }
+  | { readonly what: "more places" | "fewer places"; readonly station: PlaceStation; readonly places: number }
+  | { readonly what: "scald more at once" | "pluck more at once"; readonly birds: number }
+  | { readonly what: "more tank"; readonly birds: number }
+  | { readonly what: "break moved"; readonly fromMinute: number; readonly toMinute: number }
+  | { readonly what: "fewer cut up"; readonly cutUp: number }
+  | { readonly what: "hotter water"; readonly minutes: number };
+
+export interface LeverEffect {
+  readonly lever: Lever;
+  /** Minutes by which half the mornings are over sooner; less than 0 where later. */
+  readonly savedMinutes: number;
+}
+
+/** A change of the tank worth asking about, birds. */
+const TANK_STEP = 20;
+const BREAK_STEP_MINUTES = 30;
+
+/** What could be changed about a day, each with the day so changed. */
+export function leversOf(day: LineDay): { lever: Lever; changed: LineDay }[] {
+  const { kit } = day;
+  const needed = neededStations(day);
+  const withKit = (change: Partial<LineDay["kit"]>): LineDay => ({ ...day, kit: { ...kit, ...change } });
+  const places = (Object.keys(kit.places) as PlaceStation[]).filter((station) => needed.includes(station));
+  const withPlaces = (station: PlaceStation, count: number) =>
+    withKit({ places: { ...kit.places, [station]: count } });
+  const one: LinePerson = {
+    name: "",
+    stations: STATIONS,
+    pace: {},
+    fromMinute: 0,
+    toMinute: Infinity,
+  };
+  return [
+    { lever: { what: "one more person" }, changed: { ...day, people: [...day.people, one] } },
+    { lever: { what: "more cones", cones: kit.cones + 2 }, changed: withKit({ cones: kit.cones + 2 }) },
+    ...places.map((station) => ({
+      lever: { what: "more places" as const, station, places: kit.places[station] + 1 },
+      changed: withPlaces(station, kit.places[station] + 1),
+    })),
+    {
+      lever: { what: "scald more at once", birds: kit.scaldAtOnce + 1 },
+      changed: withKit({ scaldAtOnce: kit.scaldAtOnce + 1 }),
+    },
+    ...(day.pluckBy === "drum"
+      ? [
+          {
+            lever: { what: "pluck more at once" as const, birds: kit.pluckAtOnce + 1 },
+            changed: withKit({ pluckAtOnce: kit.pluckAtOnce + 1 }),
+          },
+        ]
+      : []),
+    ...(kit.tankBirds < day.birds
+      ? [
+          {
+            lever: { what: "more tank" as const, birds: kit.tankBirds + TANK_STEP },
+            changed: withKit({ tankBirds: kit.tankBirds + TANK_STEP }),
+          },
+        ]
+      : []),
+    ...breakLevers(day),
+    ...(day.waterChange && day.waterChange.minutes > 1
+      ? [
+          {
+            lever: { what: "hotter water" as const, minutes: day.waterChange.minutes / 2 },
+            changed: { ...day, waterChange: { ...day.waterChange, minutes: day.waterChange.minutes / 2 } },
+          },
+        ]
+      : []),
+    ...(day.packSameDay && day.cutUp > 0
+      ? [
+          {
+            lever: { what: "fewer cut up" as const, cutUp: Math.floor(day.cutUp / 2) },
+            changed: { ...day, cutUp: Math.floor(day.cutUp / 2) },
+          },
+        ]
+      : []),
+    ...(day.people.length > 1
+      ? day.people.map(({ name }, index) => ({
+          lever: { what: "without person" as const, name },
+          changed: { ...day, people: day.people.filter((_, other) => other !== index) },
+        }))
+      : []),
+    ...(kit.cones > 1
+      ? [
+          {
+            lever: { what: "fewer cones" as const, cones: kit.cones - 1 },
+            changed: withKit({ cones: kit.cones - 1 }),
+          },
+        ]
+      : []),
+    ...places
+      .filter((station) => kit.places[station] > 1)
+      .map((station) => ({
+        lever: { what: "fewer places" as const, station, places: kit.places[station] - 1 },
+        changed: withPlaces(station, kit.places[station] - 1),
+      })),
+  ];
+}
+
+/** The first break half an hour sooner or later. */
+function breakLevers(day: LineDay): { lever: Lever; changed: LineDay }[] {
+  const [first, ...others] = day.breaks;
+  if (!first || others.length > 0) return [];
+  return [-BREAK_STEP_MINUTES, BREAK_STEP_MINUTES]
+    .map((step) => first.fromMinute + step)
+    .filter((fromMinute) => fromMinute > 0)
+    .map((toMinute) => ({
+      lever: { what: "break moved", fromMinute: first.fromMinute, toMinute },
+      changed: { ...day, breaks: [{ ...first, fromMinute: toMinute }] },
+    }));
+}
+
+/**
+ * What each change would save on common luck, most first. Yields after each change, so that its caller decides about time.
+ *
+ * @param mornings 200 tell a minute or two apart
+ */
+export function* whatHelps(
+  day: LineDay,
+  seed: number,
+  mornings: number,
+): Generator<LeverEffect, LeverEffect[]> {
+  const now = new Mornings(day, seed).evenChance(mornings);
+  const effects: LeverEffect[] = [];
+  for (const { lever, changed } of leversOf(day)) {
+    const then = new Mornings(changed, seed).evenChance(mornings);
+    const effect = { lever, savedMinutes: now === then ? 0 : now - then };
+    effects.push(effect);
+    yield effect;
+  }
+  return effects.toSorted((one, other) => other.savedMinutes - one.savedMinutes);
+}

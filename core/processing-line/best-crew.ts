@@ -29,6 +29,8 @@ const CHECKS: readonly number[] = [2, 6, 16];
 const CLEARLY_WORSE = 0.004;
 /** A change must save so many minutes to be taken: less is luck. */
 const WORTH_MINUTES = 0.2;
+/** Where no more crews than this are possible, all are tried. */
+const COUNTABLE_CREWS = 3000;
 /** From the best so far two people are shuffled so many times, and the crew bettered again. */
 const SHUFFLES = 6;
 
@@ -55,12 +57,20 @@ export function* bestCrew({ day, allowed, seed }: CrewSearch): Generator<FoundCr
   const found = ({ crew, mornings }: Trial): FoundCrew => ({ crew, minute: mornings.evenChance(MORNINGS) });
   const starts = startsFor(day, may);
   let best = trial(starts[0]!);
+  const orders = may.map(everyOrder);
+  if (orders.reduce((product, { length }) => product * length, 1) <= COUNTABLE_CREWS) {
+    for (const crew of everyCrew(orders)) {
+      const tried = trial(crew);
+      if (isBetter(tried.mornings, best.mornings)) best = tried;
+    }
+    return found(best);
+  }
   for (let round = 0; round < starts.length + SHUFFLES; round += 1) {
     let standing = trial(starts[round] ?? shuffled(best.crew, may, mixed(seed + round)));
     for (;;) {
       yield found(best);
-      const better = betterCrew(standing, may, trial);
-      if (better === standing) break;
+      const better = betterCrew(standing, may, trial) ?? betterDivided(standing, trial);
+      if (!better) break;
       standing = better;
     }
     if (isBetter(standing.mornings, best.mornings)) best = standing;
@@ -86,7 +96,7 @@ interface Trial {
 }
 
 /** All changes of one person that are worth it, the best first, each on top of those taken before it. */
-function betterCrew(standing: Trial, may: Allowed, trial: (crew: Crew) => Trial): Trial {
+function betterCrew(standing: Trial, may: Allowed, trial: (crew: Crew) => Trial): Trial | undefined {
   const changes = standing.crew
     .flatMap((stations, person) => changesOf(stations, may[person]!).map((changed) => ({ person, changed })))
     .map(({ person, changed }) => ({
@@ -97,12 +107,34 @@ function betterCrew(standing: Trial, may: Allowed, trial: (crew: Crew) => Trial)
     .filter(({ tried }) => isBetter(tried.mornings, standing.mornings))
     .toSorted((one, other) => meanFinish(one.tried.mornings) - meanFinish(other.tried.mornings));
   const [first, ...others] = changes;
-  if (!first) return standing;
+  if (!first) return undefined;
   let best = first.tried;
   for (const { person, changed } of others) {
     if (best.crew[person] !== standing.crew[person]) continue;
     const both = trial(changedCrew(best.crew, person, changed));
     if (isBetter(both.mornings, best.mornings)) best = both;
+  }
+  return best;
+}
+
+/**
+ * Two people who each leave one station to others: worth it where neither alone is, as with two who both wander between
+ * scald and table. The best such pair.
+ */
+function betterDivided(standing: Trial, trial: (crew: Crew) => Trial): Trial | undefined {
+  const dropped = standing.crew.flatMap((stations, person) =>
+    stations.length < 2
+      ? []
+      : stations.map((station) => ({ person, changed: stations.filter((other) => other !== station) })),
+  );
+  let best: Trial | undefined;
+  for (const [index, one] of dropped.entries()) {
+    const crew = changedCrew(standing.crew, one.person, one.changed);
+    for (const other of dropped.slice(index + 1)) {
+      if (other.person === one.person) continue;
+      const tried = trial(changedCrew(crew, other.person, other.changed));
+      if (isBetter(tried.mornings, (best ?? standing).mornings)) best = tried;
+    }
   }
   return best;
 }
@@ -121,6 +153,22 @@ function isBetter(mornings: Mornings, standing: Mornings): boolean {
   for (const check of CHECKS)
     if (meanFinish(mornings, check) > meanFinish(standing, check) * (1 + CLEARLY_WORSE)) return false;
   return meanFinish(mornings) < meanFinish(standing) - WORTH_MINUTES;
+}
+
+/** A person's stations in every way that plays differently: each subset, with the front or the back as home. */
+function everyOrder(may: readonly Station[]): Station[][] {
+  return Array.from({ length: (1 << may.length) - 1 }, (_, index) =>
+    may.filter((__, bit) => ((index + 1) >> bit) & 1),
+  ).flatMap((subset) => {
+    const turned = backFirst(subset);
+    return turned[0] === subset[0] ? [subset] : [subset, turned];
+  });
+}
+
+function everyCrew([first, ...others]: readonly (readonly Station[][])[]): Crew[] {
+  if (!first) return [[]];
+  const rest = everyCrew(others);
+  return first.flatMap((order) => rest.map((crew) => [order, ...crew]));
 }
 
 /** A person's stations with one more, one fewer, only one, or another first. */

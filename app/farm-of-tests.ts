@@ -1,3 +1,4 @@
+import { USUAL_DAY } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 
 /** A small farm for tests: one batch of twelve, and a day for ten of them on Saturday 19 September 2026. */
@@ -58,5 +59,6 @@ export function makeFarmOfTests(file: FarmFile): void {
     scaldSchool: "middle",
     withdrawalSchool: "short",
     whichBirds: "as-they-come",
+    ...USUAL_DAY,
   });
 }

@@ -19,6 +19,7 @@ export default [
   route("season/pin", "season/pin-birds.ts"),
   route("season/people", "season/people.tsx"),
   route("season/people/:personId", "season/person.tsx"),
+  route("season/people/:personId/change", "season/change-person.tsx"),
   route("season/people/:personId/read", "season/read-person-calendar.tsx"),
   route("season/people/:personId/days.ics", "season/person-ics.ts"),
   route("season/dates", "season/dates.tsx"),

@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from "vitest";
 import type { DayChoiceRow, KeptPlan } from "#db/day/day-queries.server.ts";
+import { USUAL_DAY } from "#db/day/usual-day.ts";
 import type { Entry } from "#db/entry.server.ts";
 import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
 
@@ -34,6 +35,7 @@ const CHOICES: DayChoiceRow = {
   scaldSchool: "middle",
   withdrawalSchool: "short",
   whichBirds: "as-they-come",
+  ...USUAL_DAY,
 };
 const KEPT: KeptPlan = {
   keptAt: 1,

@@ -1,6 +1,17 @@
 import { afterEach, beforeEach, describe, expect, test } from "vitest";
+import { USUAL_DAY } from "#db/day/usual-day.ts";
 import type { Entry } from "#db/entry.server.ts";
 import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
+
+const INES = {
+  handsPercent: 100,
+  usesKnives: 1,
+  scalds: 1,
+  lifts: 1,
+  bornYear: null,
+  fromMinute: null,
+  toMinute: null,
+} as const;
 
 let file: FarmFile;
 let number = 0;
@@ -108,12 +119,10 @@ describe("what binds a season", () => {
   });
 
   test("has one calendar a person: the next takes the place of the last, and typed days stay", () => {
-    file.people.addPerson(entry(), { name: "Ines", weekdayMask: 32, handsPercent: 100 });
-    expect(file.people.addPerson(entry(), { name: "ines", weekdayMask: 1, handsPercent: 100 })).toMatchObject(
-      {
-        reason: "name-taken",
-      },
-    );
+    file.people.addPerson(entry(), { name: "Ines", weekdayMask: 32, ...INES });
+    expect(file.people.addPerson(entry(), { name: "ines", weekdayMask: 1, ...INES })).toMatchObject({
+      reason: "name-taken",
+    });
     const { id } = file.people.people()[0]!;
     const busy = (...days: string[]) => days.map((onDay) => ({ onDay, why: "" }));
     file.people.sayDay(entry(), { personId: id, onDay: "2026-10-10", canCome: 1, why: "" });
@@ -141,6 +150,7 @@ test("a breeder's marks belong to a bird that was weighed", () => {
     scaldSchool: "middle",
     withdrawalSchool: "short",
     whichBirds: "as-they-come",
+    ...USUAL_DAY,
   });
   const day = file.dayOfEntry(set.entryId)!;
   const mark = { frameWidthMillimeters: 95, keelMillimeters: null, fleshing: 4, legs: "yellow", note: "" };

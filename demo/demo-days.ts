@@ -3,10 +3,12 @@ import { dressedWeight } from "#core/carcass-yield/expected-cuts.ts";
 import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
 import { flockOn } from "#core/growth/flock-forecast.ts";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
+import type { Station } from "#core/processing-line/line-station.ts";
 import { kilogramsFromMilligrams, milligramsFromKilograms } from "#core/quantity/conversion.ts";
 import { liveKilograms } from "#core/quantity/quantity.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
-import type { DayChoiceRow, KeptPlan } from "#db/day/day-queries.server.ts";
+import type { CrewSeatRow, DayChoiceRow, KeptPlan } from "#db/day/day-queries.server.ts";
+import { USUAL_DAY } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 import type { WayOut } from "#db/store/store-queries.server.ts";
 import { asPoundsAndOunces, at, DEMO_ZONE, type entryMaker, must } from "#demo/demo-file.ts";
@@ -19,6 +21,7 @@ const SHARED = {
   scaldSchool: "middle",
   withdrawalSchool: "short",
   whichBirds: "as-they-come",
+  ...USUAL_DAY,
 } as const;
 
 interface RunDay {
@@ -102,6 +105,13 @@ export function makeDemoDays(file: FarmFile, entry: MakeEntry): void {
       peopleCount: 5,
       tablePlaceCount: 3,
       breakMinutes: 40,
+      crew: crewOf(file, [
+        ["Tobias", ["cones", "scald", "pluck"]],
+        ["Maren", ["gut"]],
+        ["Ines", ["gut", "rinse", "giblets"]],
+        ["Juno", ["pins", "giblets"]],
+        ["Oskar", ["pins", "rinse"]],
+      ]),
     }),
   );
 }
@@ -248,4 +258,17 @@ function someLeave(file: FarmFile, entry: MakeEntry, dayId: number, startAt: num
     const how: WayOut = bird.purpose === "pets" ? "given" : bird.purpose === "own" ? "eaten" : "sold";
     must(file.stores.takeOut(entry(outOn), bird.carcassId, { outOn, how }));
   }
+}
+
+/** People of the farm by name, and where they stand. */
+function crewOf(
+  file: FarmFile,
+  crew: readonly [name: string, stations: readonly Station[]][],
+): CrewSeatRow[] {
+  const people = file.people.people();
+  return crew.map(([name, stations]) => ({
+    personId: people.find((person) => person.name === name)!.id,
+    name,
+    stations,
+  }));
 }

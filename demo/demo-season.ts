@@ -8,19 +8,25 @@ type MakeEntry = ReturnType<typeof entryMaker>;
 const [MONDAY, TUESDAY, WEDNESDAY, THURSDAY, FRIDAY, SATURDAY, SUNDAY] = [1, 2, 4, 8, 16, 32, 64];
 const centsPerKilogram = (centsPerPound: number) => Math.round(centsPerPound / 0.45359237);
 
+const ANY = { usesKnives: 1, scalds: 1, lifts: 1, bornYear: null, fromMinute: null, toMinute: null } as const;
 const PEOPLE = [
-  ["Maren", FRIDAY | SATURDAY, 110],
-  ["Tobias", WEDNESDAY | SATURDAY, 100],
-  ["Ines", SATURDAY, 100],
-  ["Juno", FRIDAY | SATURDAY | SUNDAY, 80],
-  ["Oskar", SATURDAY | SUNDAY, 50],
-  ["Pell", MONDAY | TUESDAY | WEDNESDAY | THURSDAY | FRIDAY | SATURDAY, 60],
+  ["Maren", FRIDAY | SATURDAY, 110, ANY],
+  ["Tobias", WEDNESDAY | SATURDAY, 100, ANY],
+  ["Ines", SATURDAY, 100, ANY],
+  ["Juno", FRIDAY | SATURDAY | SUNDAY, 80, { ...ANY, bornYear: 2007 }],
+  ["Oskar", SATURDAY | SUNDAY, 50, { ...ANY, usesKnives: 0, scalds: 0, bornYear: 2011 }],
+  [
+    "Pell",
+    MONDAY | TUESDAY | WEDNESDAY | THURSDAY | FRIDAY | SATURDAY,
+    60,
+    { ...ANY, lifts: 0, fromMinute: 13 * 60 },
+  ],
 ] as const;
 
 /** People, prices, rules, bookings and days that are out, as they stood on the morning of the demo. */
 export function makeDemoSeason(file: FarmFile, entry: MakeEntry): void {
-  for (const [name, weekdayMask, handsPercent] of PEOPLE)
-    must(file.people.addPerson(entry("2026-04-02"), { name, weekdayMask, handsPercent }));
+  for (const [name, weekdayMask, handsPercent, able] of PEOPLE)
+    must(file.people.addPerson(entry("2026-04-02"), { name, weekdayMask, handsPercent, ...able }));
   const person = (name: string) => file.people.people().find((one) => one.name === name)!.id;
   const away = [
     ["Ines", "2026-09-26", "her sister's wedding"],

@@ -12,9 +12,10 @@ export function makeDemoFarm(file: FarmFile): void {
     makeSettings(file);
     makeKitAndPlaces(file, entry);
     makeDemoBatches(file, entry);
-    makeDemoDays(file, entry);
+
     makePast(file, entry);
     makeDemoSeason(file, entry);
+    makeDemoDays(file, entry);
   });
 }
 

@@ -1,4 +1,5 @@
 import { addDays } from "#core/calendar/local-day.ts";
+import { USUAL_DAY } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 import { asPoundsAndOunces, at, DEMO_ZONE, entryMaker, must } from "#demo/demo-file.ts";
 import { luckFrom } from "#demo/luck.ts";
@@ -49,6 +50,7 @@ export function fillYears(file: FarmFile, years: number, birdsAYear: number): vo
         scaldSchool: "middle",
         withdrawalSchool: "short",
         whichBirds: "as-they-come",
+        ...USUAL_DAY,
       }),
     );
     const dayId = number + 1;

@@ -1,9 +1,10 @@
 import { Link, redirect } from "react-router";
-import { personForm, WEEKDAYS, weekdaysOf } from "#app/season/people-form.ts";
+import { AbleFields } from "#app/season/able-fields.tsx";
+import { ableInWords, ableOf, personForm, weekdaysOf } from "#app/season/people-form.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
-import { TextField, TickField } from "#app/ui/field.tsx";
+import { TextField } from "#app/ui/field.tsx";
 import { EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import type { Route } from "./+types/people.ts";
@@ -19,9 +20,8 @@ export async function action({ request }: Route.ActionArgs) {
   requireFarm();
   const sent = await submitted(request, personForm);
   if (!sent.ok) return sent.refusal;
-  const { name, handsPercent, ...days } = sent.value;
-  const weekdayMask = WEEKDAYS.reduce((mask, { field }, index) => mask | (days[field] << index), 0);
-  const faults = faultsOf(farmFile().people.addPerson(sent.entry, { name, weekdayMask, handsPercent }), {
+  const { name, ...said } = sent.value;
+  const faults = faultsOf(farmFile().people.addPerson(sent.entry, { name, ...ableOf(said) }), {
     "name-taken": { name: `${name} is on the list already` },
   });
   return faults ? sent.refuse(faults) : redirect("/season/people", 303);
@@ -55,6 +55,7 @@ export default function People({ loaderData: { people, entryId }, actionData }: 
                     {weekdaysOf(person.weekdayMask)}
                     {person.handsPercent !== 100 &&
                       `; does ${person.handsPercent} where a practiced adult does 100`}
+                    {ableInWords(person) && `; ${ableInWords(person)}`}
                   </span>
                 </span>
                 <TakeBack entryId={person.entryId} back="/season/people" what={person.name} />
@@ -75,20 +76,7 @@ export default function People({ loaderData: { people, entryId }, actionData }: 
           {(fields) => (
             <>
               <TextField field={fields.name} label="Name" />
-              <fieldset className="grid gap-1">
-                <legend className="font-semibold">Usually can on</legend>
-                <div className="flex flex-wrap gap-x-6">
-                  {WEEKDAYS.map(({ field, name }) => (
-                    <TickField key={field} field={fields[field]} label={name} />
-                  ))}
-                </div>
-              </fieldset>
-              <TextField
-                field={fields.handsPercent}
-                label="Does, where a practiced adult does 100"
-                hint="100 for practiced hands, 80 for somebody new, 50 for a child at the feet and heads"
-                inputMode="numeric"
-              />
+              <AbleFields fields={fields} />
             </>
           )}
         </FarmForm>

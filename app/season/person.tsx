@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { personDayForm, weekdaysOf } from "#app/season/people-form.ts";
+import { ableInWords, personDayForm, weekdaysOf } from "#app/season/people-form.ts";
 import { ReadCalendarForm } from "#app/season/read-calendar-form.tsx";
 import { requirePerson } from "#app/season/require-person.server.ts";
 import { now } from "#app/server/clock.server.ts";
@@ -55,7 +55,13 @@ export default function PersonPage({ loaderData, actionData }: Route.ComponentPr
   const fromFile = days.filter(({ source }) => source === "calendar");
   return (
     <Page>
-      <PageHead title={person.name} line={`usually ${weekdaysOf(person.weekdayMask)}`}>
+      <PageHead
+        title={person.name}
+        line={[`usually ${weekdaysOf(person.weekdayMask)}`, ableInWords(person)].filter(Boolean).join("; ")}
+      >
+        <ButtonLink kind="plain" to={`${here}/change`}>
+          Hands, hours and rules
+        </ButtonLink>
         <ButtonLink kind="plain" to={`${here}/days.ics`} reloadDocument>
           Their days as a calendar file
         </ButtonLink>

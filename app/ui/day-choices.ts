@@ -14,5 +14,11 @@ export function choicesOf(row: Omit<DayChoiceRow, "processedOn">): DayChoices {
     scaldSchool: row.scaldSchool,
     withdrawalSchool: row.withdrawalSchool,
     whichBirds: row.whichBirds,
+    breakAtMinute: row.breakAtMinute,
+    pinPlaces: row.pinPlaceCount,
+    keepsGiblets: row.keepsGiblets === 1,
+    pluckBy: row.pluckBy,
+    changeWaterBirds: row.changeWaterBirds ?? undefined,
+    crew: row.crew.map(({ personId, ...seat }) => ({ ...seat, personId: personId ?? undefined })),
   };
 }

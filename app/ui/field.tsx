@@ -1,6 +1,6 @@
 import type { FieldMetadata } from "@conform-to/react";
 import { Label } from "radix-ui";
-import type { ReactNode } from "react";
+import { type ReactNode, useState } from "react";
 
 interface FieldProps {
   field: FieldMetadata<string>;
@@ -40,6 +40,37 @@ export function TextField({ field, label, hint, unit, type = "text", ...rest }: 
           </span>
         )}
       </div>
+    </Labelled>
+  );
+}
+
+/** A whole number that something else on the page can change too. */
+export function CountField({
+  field,
+  label,
+  count,
+  onCount,
+}: FieldProps & { count: number; onCount: (count: number) => void }) {
+  const [typed, setTyped] = useState<string>();
+  return (
+    <Labelled field={field} label={label}>
+      <input
+        type="text"
+        inputMode="numeric"
+        autoComplete="off"
+        // What is being typed stands, also while it is no number; else the count.
+        value={typed ?? String(count)}
+        onChange={({ target: { value } }) => {
+          setTyped(value);
+          if (/^\d{1,2}$/.test(value.trim()) && Number(value) >= 1 && Number(value) <= 24)
+            onCount(Number(value));
+        }}
+        onBlur={() => {
+          if (typed !== undefined && typed.trim() === String(count)) setTyped(undefined);
+        }}
+        className={BOX}
+        {...named(field, undefined)}
+      />
     </Labelled>
   );
 }

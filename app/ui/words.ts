@@ -2,7 +2,9 @@ import type { BirdKind } from "#core/growth/bird-kind.ts";
 import type { WhichBirds } from "#core/growth/flock.ts";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
 import type { Practice } from "#core/processing-line/line-constants.ts";
+import type { Station } from "#core/processing-line/line-station.ts";
 import type { Source } from "#core/reckoning/reckoning.ts";
+import type { RuleBroken } from "#core/safety/person-rules.ts";
 import type { ScaldSchool } from "#core/scald/scald-constants.ts";
 import type { WithdrawalSchool } from "#core/withdrawal/withdrawal-constants.ts";
 
@@ -36,6 +38,32 @@ export const WHICH_OPTIONS: readonly { value: WhichBirds; label: string; line: s
   { value: "as-they-come", label: "As they come", line: "or all of them" },
   { value: "biggest", label: "The biggest", line: "the others wait" },
 ];
+
+/** Stations of the line as a person names them. */
+export const STATION_WORDS: Readonly<Record<Station, string>> = {
+  cones: "Cones",
+  scald: "Scald",
+  pluck: "Pluck",
+  pins: "Pin, feet, head",
+  gut: "Gut table",
+  rinse: "Rinse, look",
+  giblets: "Giblets",
+  pack: "Pack",
+  cut: "Cut up",
+  seal: "Seal",
+};
+
+export const RULE_BROKEN_WORDS: Readonly<Record<RuleBroken, string>> = {
+  "no knives": "no knives",
+  "no scald": "not the scald",
+  "no lifting": "no lifting",
+  "too young": "too young",
+};
+
+export const PLUCK_OPTIONS = [
+  { value: "drum", label: "Drum" },
+  { value: "hand", label: "By hand", line: "no plucker needed" },
+] as const;
 
 export const PRACTICE_OPTIONS: readonly { value: Practice; label: string }[] = [
   { value: "many", label: "Many times a year" },

@@ -42,6 +42,11 @@ export function localDayOf(at: number, timeZone: string): LocalDay {
   return zonedAt(at, timeZone).toPlainDate().toString();
 }
 
+/** A minute of the day as the clock shows it, `HH:MM`. @param minute from midnight, 0 to 1440 */
+export function clockOfMinute(minute: number): string {
+  return `${String(Math.floor(minute / 60)).padStart(2, "0")}:${String(minute % 60).padStart(2, "0")}`;
+}
+
 /** The local clock at an instant, `HH:MM`, minutes cut off. */
 export function localClock(at: number, timeZone: string): string {
   return clockText(zonedAt(at, timeZone));

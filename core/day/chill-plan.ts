@@ -46,7 +46,7 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
     source: "chill",
   });
   const waterKilograms = TANK.waterRatio * choices.birds * mean;
-  const heldHours = line.estimate.lineMinutes / 60 + chillHours;
+  const heldHours = line.lineMinutes / 60 + chillHours;
   const need = iceNeed({
     birds: choices.birds,
     carcassKilograms: mean,

@@ -5,6 +5,7 @@ import { type LinePlan, linePlan } from "#core/day/line-plan.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
 import { type ScaldPlan, scaldPlan } from "#core/day/scald-plan.ts";
 import { type WithdrawalPlan, withdrawalPlan } from "#core/day/withdrawal-plan.ts";
+import type { LineAnswer } from "#core/processing-line/line-tally.ts";
 import { liveKilograms } from "#core/quantity/quantity.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 
@@ -18,9 +19,9 @@ export interface DayPlan {
 }
 
 /** Everything that follows from a choice of birds, hour, people and schools. */
-export function dayPlan(plan: PlanInput): DayPlan {
+export function dayPlan(plan: PlanInput, answer?: LineAnswer): DayPlan {
   const scald = scaldPlan(plan);
-  const line = linePlan(plan, scald);
+  const line = linePlan(plan, scald, answer);
   return {
     scald,
     line,

@@ -1,88 +1,66 @@
+import { type LineFault, type LineSetup, lineSetup } from "#core/day/line-setup.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
 import type { ScaldPlan } from "#core/day/scald-plan.ts";
-import {
-  CLEAN_UP_MINUTES,
-  DAY_SD_LN,
-  PRACTICE_FACTOR,
-  SET_UP_MINUTES,
-} from "#core/processing-line/line-constants.ts";
-import { type LineEstimate, slowestStation } from "#core/processing-line/slowest-station.ts";
-import { input, inputFrom, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import { CLEAN_UP_MINUTES, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
+import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
+import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 
 const MILLISECONDS_PER_MINUTE = 60_000;
-/** Standard normal quantile at 0.9. */
-const NINE_IN_TEN = 1.281552;
+
+/** Mornings for a first answer, which must come while a name is being moved: fewer where there are many birds. */
+const FIRST_MORNINGS = 80;
+const FIRST_BIRDS = 60;
+/** Every plan is played on the same luck, so that two can be compared. */
+export const LINE_SEED = 1;
 
 export interface LinePlan {
-  readonly estimate: LineEstimate;
+  readonly setup: LineSetup;
+  readonly answer: LineAnswer;
+  readonly faults: readonly LineFault[];
   readonly birdsPerHour: Reckoning;
-  /** From kill to kill, breaks spread over the day, hours. */
-  readonly killIntervalHours: number;
   readonly setUpAt: number;
   /** Last bird in the chill: as likely earlier as later. */
   readonly evenChanceAt: Reckoning;
   readonly nineInTenAt: Reckoning;
+  readonly oneInTenAt: Reckoning;
   readonly cleanAt: Reckoning;
+  /** First bird to last in the chill at an even chance, breaks among them, minutes. */
+  readonly lineMinutes: number;
   /** Set-up to clean-up at an even chance. */
   readonly wholeDayMinutes: Reckoning;
 }
 
-/** A first estimate of the day's length from its slowest station. See docs/sources.md#line. */
-export function linePlan({ choices, means }: PlanInput, scald: ScaldPlan): LinePlan {
-  const estimate = slowestStation({
-    birds: choices.birds,
-    people: choices.people,
-    cones: choices.cones,
-    tablePlaces: choices.tablePlaces,
-    scaldAtOnce: means.scalder.scaldAtOnce,
-    pluckAtOnce: means.pluckAtOnce,
-    dipSeconds: scald.seconds.value,
-    // A bath with no heat to spare sags with every bird; that is said as a caution, not as a day without end.
-    bathBirdsPerHour: scald.birdsPerHour.value > 0 ? scald.birdsPerHour.value : Number.MAX_SAFE_INTEGER,
-    handsFactor: PRACTICE_FACTOR[means.practice],
-  });
-  const { lineMinutes } = estimate;
-  const birdsPerHour = reckoning({
-    value: estimate.slowestBirdsPerHour,
-    unit: "birds per hour",
-    inputs: [
-      input("cones allow", estimate.birdsPerHour.cones, "birds per hour", "worked out"),
-      input("the scald allows", estimate.birdsPerHour.scald, "birds per hour", "worked out"),
-      input("the bath's heat allows", estimate.birdsPerHour.bath, "birds per hour", "worked out"),
-      input("the plucker allows", estimate.birdsPerHour.pluck, "birds per hour", "worked out"),
-      input("places at the gut table allow", estimate.birdsPerHour.gut, "birds per hour", "worked out"),
-      input("all hands together allow", estimate.birdsPerHour.hands, "birds per hour", "worked out"),
-      input("hands' time for one bird", estimate.handMinutesPerBird, "minutes per bird", "our default"),
-    ],
-    rule: "The least of what each station allows. A first estimate by the slowest station: it knows no queues and no waiting.",
-    source: "line",
-  });
-  const doneAt = (factor: number, rule: string) =>
+/** A day's line, played through many mornings. See docs/sources.md#line. */
+export function linePlan(plan: PlanInput, scald: ScaldPlan, played?: LineAnswer): LinePlan {
+  const { choices } = plan;
+  const setup = lineSetup(plan, scald);
+  const answer = played ?? firstAnswer(setup);
+  // A crew whose hours end before the birds do never finishes; then the day is as long as their last bird came in.
+  const last = answer.lastInChill ?? { p10: UNKNOWN, p50: UNKNOWN, p90: UNKNOWN };
+  const doneAt = (minutes: number, rule: string) =>
     reckoning({
-      value: choices.startAt + (lineMinutes * factor + choices.breakMinutes) * MILLISECONDS_PER_MINUTE,
+      value: choices.startAt + minutes * MILLISECONDS_PER_MINUTE,
       unit: "instant",
       inputs: [
         input("first bird", choices.startAt, "instant", "the farm's default"),
         input("birds", choices.birds, "birds", "the farm's default"),
-        inputFrom("pace of the line", birdsPerHour),
-        input("line from first kill to last chill", lineMinutes, "minutes", "worked out"),
-        input("allowed for a slow day", factor, "fraction", "our default"),
-        input("breaks", choices.breakMinutes, "minutes", "the farm's default"),
+        input("people", plan.crew.length, "people", "the farm's default"),
+        input("mornings played", answer.replications, "count", "worked out"),
+        input("line from first kill to last chill", minutes, "minutes", "worked out"),
+        input("breaks in it", choices.breakMinutes, "minutes", "the farm's default"),
       ],
       rule,
       source: "line",
     });
   const evenChanceAt = doneAt(
-    1,
-    "First bird, plus all birds at the pace of the slowest station, plus breaks.",
+    last.p50,
+    "The day was played so many times, bird by bird, with good and bad luck; half of the mornings were done by then.",
   );
-  const slowDay = Math.exp(NINE_IN_TEN * DAY_SD_LN);
-  const nineInTenAt = doneAt(slowDay, "The same with the day as slow as it is one time in ten.");
   const cleanAt = reckoning({
     value: evenChanceAt.value + CLEAN_UP_MINUTES * MILLISECONDS_PER_MINUTE,
     unit: "instant",
     inputs: [
-      inputFrom("last bird in the chill", evenChanceAt),
+      input("last bird in the chill", evenChanceAt.value, "instant", "worked out"),
       input("clean-up", CLEAN_UP_MINUTES, "minutes", "our default"),
     ],
     rule: "Last bird in the chill, plus an hour to clean up.",
@@ -90,28 +68,58 @@ export function linePlan({ choices, means }: PlanInput, scald: ScaldPlan): LineP
   });
   const setUpAt = choices.startAt - SET_UP_MINUTES * MILLISECONDS_PER_MINUTE;
   return {
-    estimate,
-    birdsPerHour,
-    killIntervalHours: killInterval(estimate, choices.birds, choices.breakMinutes) / 60,
+    setup,
+    answer,
+    faults: [...setup.faults, ...faultsOfTimes(setup, last.p50)],
+    birdsPerHour: reckoning({
+      value: (60 * choices.birds) / last.p50,
+      unit: "birds per hour",
+      inputs: [
+        input("birds", choices.birds, "birds", "the farm's default"),
+        input("line from first kill to last chill", last.p50, "minutes", "worked out"),
+      ],
+      rule: "Birds over the time from the first kill to the last in the chill, breaks and all.",
+      source: "line",
+    }),
     setUpAt,
     evenChanceAt,
-    nineInTenAt,
+    nineInTenAt: doneAt(last.p90, "Of the mornings played, nine in ten were done by then."),
+    oneInTenAt: doneAt(last.p10, "Of the mornings played, one in ten was done by then."),
     cleanAt,
+    lineMinutes: last.p50,
     wholeDayMinutes: reckoning({
       value: (cleanAt.value - setUpAt) / MILLISECONDS_PER_MINUTE,
       unit: "minutes",
       inputs: [
         input("set-up", SET_UP_MINUTES, "minutes", "our default"),
-        input("line", lineMinutes, "minutes", "worked out"),
-        input("breaks", choices.breakMinutes, "minutes", "the farm's default"),
+        input("line", last.p50, "minutes", "worked out"),
         input("clean-up", CLEAN_UP_MINUTES, "minutes", "our default"),
       ],
-      rule: "Set-up, line, breaks and clean-up.",
+      rule: "Set-up, line with its breaks, and clean-up.",
       source: "line",
     }),
   };
 }
 
-function killInterval({ intervalMinutes }: LineEstimate, birds: number, breakMinutes: number): number {
-  return birds > 1 ? intervalMinutes + breakMinutes / (birds - 1) : intervalMinutes;
+/** Stands for a day that never ends: a whole day and night. */
+const UNKNOWN = 24 * 60;
+
+/** What the hours turn out to be at odds with, once it is known how long the line takes. */
+function faultsOfTimes({ day }: LineSetup, lineMinutes: number): LineFault[] {
+  const [pause] = day.breaks;
+  const isAfter = pause !== undefined && pause.fromMinute >= lineMinutes;
+  const isLonger = pause !== undefined && !isAfter && pause.minutes > lineMinutes - pause.minutes;
+  return [
+    ...(isAfter ? [{ what: "break after the end" as const }] : []),
+    ...(isLonger ? [{ what: "break longer than the work" as const }] : []),
+    ...day.people
+      .filter(({ fromMinute }) => fromMinute >= lineMinutes)
+      .map(({ name }) => ({ what: "comes after the end" as const, name })),
+  ];
+}
+
+function firstAnswer({ day }: LineSetup): LineAnswer {
+  const tally = new LineTally(day, LINE_SEED);
+  tally.play(Math.max(8, Math.min(FIRST_MORNINGS, Math.round((FIRST_MORNINGS * FIRST_BIRDS) / day.birds))));
+  return tally.answer();
 }

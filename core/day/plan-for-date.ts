@@ -1,8 +1,11 @@
+import { clockOfMinute, instantOf } from "#core/calendar/farm-time.ts";
 import type { LocalDay } from "#core/calendar/local-day.ts";
+import { crewOf, type Helper } from "#core/day/crew.ts";
 import { type DayPlan, dayPlan } from "#core/day/day-plan.ts";
-import type { DayChoices, FarmMeans } from "#core/day/plan-input.ts";
+import type { DayChoices, FarmMeans, PlanInput } from "#core/day/plan-input.ts";
 import type { Flock } from "#core/growth/flock.ts";
 import { biggestOf, type FlockForecast, flockOn } from "#core/growth/flock-forecast.ts";
+import type { LineAnswer } from "#core/processing-line/line-tally.ts";
 import { nightBefore, sunOfDay } from "#core/sky/farm-sky.ts";
 import type { Place, SunTimes } from "#core/sky/sun.ts";
 
@@ -12,6 +15,7 @@ export interface PlanBasis {
   /** Birds that stand in the flock before the day takes its own. */
   readonly standingBirds: number;
   readonly means: FarmMeans;
+  readonly helpers: readonly Helper[];
   readonly place: Place;
   readonly timeZone: string;
 }
@@ -22,19 +26,48 @@ export interface PlanForDate {
   readonly sun: SunTimes;
 }
 
-/** The plan of a date: what the flock will weigh and what the sun does, joined with the choices. */
-export function planForDate(basis: PlanBasis, day: LocalDay, choices: DayChoices): PlanForDate {
+/**
+ * The plan of a date: what the flock will weigh and what the sun does, joined with the choices.
+ *
+ * @param answer what the line came to where somebody has played it already (`lineSetup` says what to play)
+ */
+export function planForDate(
+  basis: PlanBasis,
+  day: LocalDay,
+  choices: DayChoices,
+  answer?: LineAnswer,
+): PlanForDate {
+  const { input, forecast } = planInput(basis, day, choices);
+  return { plan: dayPlan(input, answer), forecast, sun: sunOfDay(day, basis.timeZone, basis.place) };
+}
+
+/** All that a date's plan is worked out from. */
+export function planInput(basis: PlanBasis, day: LocalDay, choices: DayChoices) {
   const whole = flockOn(day, basis.flock);
   const forecast =
     choices.whichBirds === "biggest"
       ? biggestOf(whole, basis.flock, Math.max(basis.standingBirds, choices.birds), choices.birds)
       : whole;
-  const plan = dayPlan({
+  const input: PlanInput = {
     kind: basis.flock.kind,
     flock: forecast,
     choices,
     means: basis.means,
+    crew: crewOf(choices.crew, choices.people, { helpers: basis.helpers, year: Number(day.slice(0, 4)) }),
+    minuteAfterStart: (minuteOfDay) =>
+      (atMinute(day, minuteOfDay, basis.timeZone) - choices.startAt) / MILLISECONDS_PER_MINUTE,
     night: nightBefore(day, basis.timeZone, basis.place),
-  });
-  return { plan, forecast, sun: sunOfDay(day, basis.timeZone, basis.place) };
+  };
+  return { input, forecast };
+}
+
+const MILLISECONDS_PER_MINUTE = 60_000;
+
+/** A minute of a day by the farm's clock; where the clocks jump over it, the first that comes after. */
+function atMinute(day: LocalDay, minuteOfDay: number, timeZone: string): number {
+  const last = Math.min(minuteOfDay, 24 * 60 - 1);
+  const instant = instantOf(day, clockOfMinute(last), timeZone);
+  if (instant.exists) return instant.at;
+  const next = instantOf(day, instant.next, timeZone);
+  return next.exists ? next.at : 0;
 }

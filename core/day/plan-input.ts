@@ -1,4 +1,5 @@
 import type { ChillMethod, TankWall } from "#core/chill/chill-constants.ts";
+import type { CrewMember, CrewSeat } from "#core/day/crew.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
 import type { WhichBirds } from "#core/growth/flock.ts";
 import type { FlockForecast } from "#core/growth/flock-forecast.ts";
@@ -18,6 +19,15 @@ export interface DayChoices {
   readonly cones: number;
   readonly tablePlaces: number;
   readonly breakMinutes: number;
+  /** When the break begins, minutes from midnight by the farm's clock. */
+  readonly breakAtMinute: number;
+  readonly pinPlaces: number;
+  readonly keepsGiblets: boolean;
+  readonly pluckBy: "drum" | "hand";
+  /** The scald's water is changed after so many birds; undefined where it is kept all day. */
+  readonly changeWaterBirds: number | undefined;
+  /** Who stands where; people beyond these have no name. */
+  readonly crew: readonly CrewSeat[];
   readonly scaldSchool: ScaldSchool;
   readonly withdrawalSchool: WithdrawalSchool;
   readonly whichBirds: WhichBirds;
@@ -56,5 +66,9 @@ export interface PlanInput {
   readonly choices: DayChoices;
   readonly means: FarmMeans;
   /** Dusk of the evening before and dawn of the day, epoch milliseconds UTC, where the sun sets at all. */
+  /** As many as people were chosen. */
+  readonly crew: readonly CrewMember[];
+  /** Minutes after the first bird of a minute of the day by the farm's clock; less than 0 before it. */
+  readonly minuteAfterStart: (minuteOfDay: number) => number;
   readonly night: { readonly duskAt: number; readonly dawnAt: number } | undefined;
 }

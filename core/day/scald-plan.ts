@@ -80,7 +80,7 @@ export function scaldPlan({ kind, flock, choices, means }: PlanInput): ScaldPlan
 type Means = PlanInput["means"];
 
 /** The bath with its losses likely or at their worst. */
-function rig({ scalder, ambientCelsius }: Means, loss: "likely" | "worst", lid: "as it is" | "open") {
+export function rig({ scalder, ambientCelsius }: Means, loss: "likely" | "worst", lid: "as it is" | "open") {
   const constants = loss === "likely" ? BATH : BATH_AT_WORST;
   const shape = bathOfVolume(scalder.waterLiters.value);
   const isLidded = scalder.isLidded && lid === "as it is";

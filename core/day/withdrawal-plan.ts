@@ -1,12 +1,14 @@
 import type { LinePlan } from "#core/day/line-plan.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
 import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
-import { bestFeedOff } from "#core/withdrawal/feed-off.ts";
 import { type FeedShare, feedShare } from "#core/withdrawal/feed-share.ts";
+import { penVisits } from "#core/withdrawal/pen-visits.ts";
 import {
   FEED_OFF_BUFFER_HOURS,
   MORNING_FEED_HOURS,
+  SHRINK_BREAK_HOURS,
   WITHDRAWAL,
+  type WithdrawalRule,
 } from "#core/withdrawal/withdrawal-constants.ts";
 
 const MILLISECONDS_PER_HOUR = 3_600_000;
@@ -18,7 +20,9 @@ export interface WithdrawalPlan {
   readonly firstBirdHours: Reckoning;
   readonly lastBirdHours: Reckoning;
   readonly windowHours: readonly [number, number];
+  /** On an ordinary morning, and on a slow one of ten. */
   readonly share: FeedShare;
+  readonly lateShare: FeedShare;
   /** Dusk comes before the feed is due off, so the birds stop eating by themselves. */
   readonly isDuskBound: boolean;
   /** Most birds that one feed-off time can keep inside the window. */
@@ -28,16 +32,15 @@ export interface WithdrawalPlan {
 /** When to pull the feed for a day's birds in one visit, and how long each will have been off it. */
 export function withdrawalPlan({ choices, means, night }: PlanInput, line: LinePlan): WithdrawalPlan {
   const rule = WITHDRAWAL[choices.withdrawalSchool];
-  const kills = { firstKillHours: 0, intervalHours: line.killIntervalHours, birds: choices.birds };
-  const best = bestFeedOff(rule, kills, FEED_OFF_BUFFER_HOURS);
+  const kills = killHours(line, "p50", choices.birds);
+  const best = bestForSpread(rule, line, choices.birds);
   const hoursFromStart = (at: number) => (at - choices.startAt) / MILLISECONDS_PER_HOUR;
   const dark =
     night && !means.arePensLit
       ? { fromHours: hoursFromStart(night.duskAt), toHours: hoursFromStart(night.dawnAt) }
       : undefined;
-  const isInDark =
-    dark !== undefined && best.feedOffHours > dark.fromHours && best.feedOffHours < dark.toHours;
-  const candidates = isInDark ? [dark.fromHours, dark.toHours + MORNING_FEED_HOURS] : [best.feedOffHours];
+  const isInDark = dark !== undefined && best > dark.fromHours && best < dark.toHours;
+  const candidates = isInDark ? [dark.fromHours, dark.toHours + MORNING_FEED_HOURS] : [best];
   const isDuskBound = (feedOffHours: number) => isInDark && feedOffHours === dark.fromHours;
   const [chosen] = candidates
     .map((feedOffHours) => ({ feedOffHours, share: feedShare({ rule, kills, feedOffHours, dark }) }))
@@ -46,7 +49,7 @@ export function withdrawalPlan({ choices, means, night }: PlanInput, line: LineP
   const [least, most] = rule.windowHours;
   const inputs: Input[] = [
     input("first bird", choices.startAt, "instant", "the farm's default"),
-    input("from kill to kill", line.killIntervalHours * 60, "minutes", "worked out"),
+    input("first to last kill", (kills.at(-1)! - kills[0]!) * 60, "minutes", "worked out"),
     input("birds", choices.birds, "birds", "the farm's default"),
     input("least off feed", least, "hours", "our default"),
     input("most off feed", most, "hours", "our default"),
@@ -85,10 +88,48 @@ export function withdrawalPlan({ choices, means, night }: PlanInput, line: LineP
     windowHours: rule.windowHours,
     share,
     isDuskBound: isDuskBound(feedOffHours),
-    mostBirdsInOneWindow: best.mostBirdsInOneWindow,
+    lateShare: feedShare({ rule, kills: killHours(line, "p90", choices.birds), feedOffHours, dark }),
+    mostBirdsInOneWindow: mostTogether(kills, rule.windowHours[1] - rule.windowHours[0]),
   };
 }
 
 function score({ tooShort, tooLong }: FeedShare): number {
   return TOO_FULL_WEIGHT * tooShort + tooLong;
+}
+
+/** Hours after the first bird's time at which each is killed, on an ordinary, a quick or a slow morning; rising. */
+function killHours({ answer }: LinePlan, which: "p10" | "p50" | "p90", birds: number): number[] {
+  const minutes = answer.kills.map((kill) => kill[which]).toSorted((one, other) => one - other);
+  // A line that gets stuck on most mornings has no kills to go by; then they are taken as at once.
+  return minutes.length > 0 ? minutes.map((minute) => minute / 60) : Array<number>(birds).fill(0);
+}
+
+/**
+ * The best single feed-off over quick, ordinary and slow mornings alike, pulled earlier by what can be kept in hand
+ * without leaving the slow morning's last bird too long.
+ */
+function bestForSpread(rule: WithdrawalRule, line: LinePlan, birds: number): number {
+  const spread = (["p10", "p50", "p90"] as const).flatMap((which) => killHours(line, which, birds));
+  const kills = spread.toSorted((one, other) => one - other);
+  const { feedOffHoursByPen } = penVisits({
+    rule,
+    shrinkBreakHours: SHRINK_BREAK_HOURS,
+    shortWeight: TOO_FULL_WEIGHT,
+    killHoursByPen: [kills],
+    mostVisits: 1,
+  });
+  const feedOff = feedOffHoursByPen[0]!;
+  const slack = feedOff + rule.windowHours[1] - kills.at(-1)!;
+  return feedOff - Math.min(FEED_OFF_BUFFER_HOURS, Math.max(0, slack));
+}
+
+/** The most kills that lie within so many hours of each other. */
+function mostTogether(kills: readonly number[], hours: number): number {
+  let first = 0;
+  let most = 0;
+  for (const [last, kill] of kills.entries()) {
+    while (kill - kills[first]! > hours + 1e-9) first += 1;
+    most = Math.max(most, last - first + 1);
+  }
+  return most;
 }

@@ -210,3 +210,30 @@ const backFirst = (stations: readonly Station[]): Station[] => [
   ...stations.filter((station) => isInFront(station)),
   ...stations.filter((station) => !isBeforeChill(station)),
 ];
+
+/** A found crew beside the one that stands. */
+export interface CrewProposal {
+  readonly crew: Crew;
+  /** Minutes by which half the mornings are over sooner. */
+  readonly savedMinutes: number;
+  /** The people who would stand elsewhere, and what each would save if they alone moved; most first. */
+  readonly moves: readonly { readonly person: number; readonly savedMinutes: number }[];
+}
+
+/** What a found crew saves against the one that stands, as a whole and person by person, on common luck. */
+export function crewProposal(day: LineDay, { crew }: FoundCrew, seed: number): CrewProposal {
+  const now = new Mornings(day, seed).evenChance(MORNINGS);
+  const standing = day.people.map(({ stations }) => stations);
+  const saved = (changed: Crew) => {
+    const then = new Mornings(withCrew(day, changed), seed).evenChance(MORNINGS);
+    return then === now ? 0 : now - then;
+  };
+  const moves = crew
+    .flatMap((stations, person) =>
+      stations.join() === standing[person]!.join()
+        ? []
+        : [{ person, savedMinutes: saved(changedCrew(standing, person, stations)) }],
+    )
+    .toSorted((one, other) => other.savedMinutes - one.savedMinutes);
+  return { crew, savedMinutes: saved(crew), moves };
+}

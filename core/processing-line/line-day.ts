@@ -1,3 +1,4 @@
+import { STATION_MINUTES } from "#core/processing-line/line-constants.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 
 /** Somebody on the line. Times are minutes after the day's start. */
@@ -100,4 +101,26 @@ export function neededStations(day: Pick<LineDay, "giblets" | "packSameDay" | "c
 /** Whether the bird of this number is cut up: they are spread evenly over the day. */
 export function isCutUp(bird: number, { birds, cutUp }: Pick<LineDay, "birds" | "cutUp">): boolean {
   return (bird * cutUp) % birds < cutUp;
+}
+
+/** Medians of a practised adult for a way of working. A dip longer than the usual load takes its own time. */
+export function lineMinutes(of: {
+  dipMinutes: number;
+  keepsFeet: boolean;
+  pluckBy: "drum" | "hand";
+}): LineMinutes {
+  const median = STATION_MINUTES;
+  return {
+    kill: median.kill,
+    bleed: median.bleed,
+    scaldLoad: Math.max(median.scaldLoad, of.dipMinutes),
+    pluck: of.pluckBy === "hand" ? median.pluckByHand : median.pluckLoad,
+    pins: median.pins + (of.keepsFeet ? median.feet : 0),
+    gut: median.gut,
+    rinse: median.rinse,
+    giblets: median.giblets,
+    pack: median.packWhole,
+    cut: median.cutUp,
+    seal: median.seal,
+  };
 }

@@ -16,7 +16,7 @@ import {
 } from "#core/processing-line/line-context.ts";
 import { type LineDay, neededStations } from "#core/processing-line/line-day.ts";
 import { playMorning } from "#core/processing-line/line-run.ts";
-import { CONES, SCALD, STATIONS, type Station } from "#core/processing-line/line-station.ts";
+import { CONES, isBeforeChill, SCALD, STATIONS, type Station } from "#core/processing-line/line-station.ts";
 import type { LineWatch } from "#core/processing-line/line-work.ts";
 
 /** Minutes by which so many mornings of a hundred are over. */
@@ -61,8 +61,8 @@ export interface LineAnswer {
   readonly kills: readonly Moment[];
   /** By bird in the order of reaching the chill. */
   readonly chills: readonly Moment[];
-  /** When each morning's last work was cleaned up, sorted: for its curve. */
-  readonly finishes: Float64Array;
+  /** When each morning's last bird reached the chill, sorted: for its curve. */
+  readonly lastChills: Float64Array;
   readonly eventsPerMorning: number;
 }
 
@@ -137,11 +137,11 @@ export class LineTally {
   answer(): LineAnswer {
     const stuckMornings = this.#played - this.#finishes.length;
     const isMostlyStuck = stuckMornings * 2 > this.#played;
-    const finishes = Float64Array.from(this.#finishes).sort();
+    const lastChills = Float64Array.from(this.#lastInChill).sort();
     return {
       replications: this.#played,
-      finish: isMostlyStuck ? undefined : spreadOf(finishes),
-      lastInChill: isMostlyStuck ? undefined : spreadOf(Float64Array.from(this.#lastInChill).sort()),
+      finish: isMostlyStuck ? undefined : spreadOf(Float64Array.from(this.#finishes).sort()),
+      lastInChill: isMostlyStuck ? undefined : spreadOf(lastChills),
       stuckMornings,
       chilledBirds: median(this.#chilledBirds),
       stations: this.#watch.shares(),
@@ -152,7 +152,7 @@ export class LineTally {
       },
       kills: momentsOf(this.#kills),
       chills: momentsOf(this.#chills),
-      finishes,
+      lastChills,
       eventsPerMorning: this.#events / this.#played,
     };
   }
@@ -240,6 +240,13 @@ export function placesToFill({ kit, people, pluckBy }: LineDay, station: Station
         ? 1
         : kit.places[station];
   return Math.max(1, Math.min(places, able));
+}
+
+/** The busiest station before the chill: a first guess of what holds the line, until `bottleneck` has been asked. */
+export function busiestStation({ stations }: Pick<LineAnswer, "stations">): Station | undefined {
+  const shares = Object.entries(stations).filter(([station]) => isBeforeChill(station as Station));
+  const [busiest] = shares.toSorted(([, one], [, other]) => other.busy - one.busy);
+  return busiest?.[0] as Station | undefined;
 }
 
 /** Value below which a share of sorted numbers lies, straight between neighbors; Infinity of none. */

@@ -10,7 +10,8 @@ export interface Kills {
 
 export interface FeedShareInput {
   readonly rule: WithdrawalRule;
-  readonly kills: Kills;
+  /** Evenly spaced, or the hour of each bird, rising; at least one. */
+  readonly kills: Kills | readonly number[];
   readonly feedOffHours: number;
   /** Birds don't eat in the dark: pulled in these hours, feed was off from the first of them. */
   readonly dark?: { readonly fromHours: number; readonly toHours: number } | undefined;
@@ -46,7 +47,7 @@ export function feedShare({
   dark,
   shrinkBreakHours = SHRINK_BREAK_HOURS,
 }: FeedShareInput): FeedShare {
-  requireKills(kills);
+  const killHours = hoursOf(kills);
   const isDark = dark !== undefined && feedOffHours > dark.fromHours && feedOffHours < dark.toHours;
   const effectiveOffHours = isDark ? dark.fromHours : feedOffHours;
   const [least, most] = rule.windowHours;
@@ -55,9 +56,9 @@ export function feedShare({
   let tooLong = 0;
   let shrink = 0;
   let tissueLoss = 0;
-  const offFeed = (bird: number) => kills.firstKillHours + bird * kills.intervalHours - effectiveOffHours;
-  for (let bird = 0; bird < kills.birds; bird += 1) {
-    const hours = offFeed(bird);
+  const birds = killHours.length;
+  for (const killedAt of killHours) {
+    const hours = killedAt - effectiveOffHours;
     if (hours < least - GRACE_HOURS) tooShort += 1;
     if (hours > most + GRACE_HOURS) tooLong += 1;
     const late = lateRate * Math.max(0, hours - shrinkBreakHours);
@@ -66,14 +67,23 @@ export function feedShare({
   }
   return {
     effectiveOffHours,
-    inside: kills.birds - tooShort - tooLong,
+    inside: birds - tooShort - tooLong,
     tooShort,
     tooLong,
-    shortestHours: offFeed(0),
-    longestHours: offFeed(kills.birds - 1),
-    meanShrinkPercent: shrink / kills.birds,
-    meanTissueLossPercent: tissueLoss / kills.birds,
+    shortestHours: killHours[0]! - effectiveOffHours,
+    longestHours: killHours.at(-1)! - effectiveOffHours,
+    meanShrinkPercent: shrink / birds,
+    meanTissueLossPercent: tissueLoss / birds,
   };
+}
+
+function hoursOf(kills: Kills | readonly number[]): readonly number[] {
+  if (!("birds" in kills)) {
+    if (kills.length === 0) throw new RangeError("there must be a bird to kill, got none");
+    return kills;
+  }
+  requireKills(kills);
+  return Array.from({ length: kills.birds }, (_, bird) => kills.firstKillHours + bird * kills.intervalHours);
 }
 
 /** @throws {RangeError} if there is no bird, or the interval is not more than 0 */

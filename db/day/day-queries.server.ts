@@ -1,5 +1,6 @@
 import type { Database } from "better-sqlite3";
 import type { WhichBirds } from "#core/growth/flock.ts";
+import type { Station } from "#core/processing-line/line-station.ts";
 import type { ScaldSchool } from "#core/scald/scald-constants.ts";
 import type { WithdrawalSchool } from "#core/withdrawal/withdrawal-constants.ts";
 import { batchQueries } from "#db/batch/batch-queries.server.ts";
@@ -17,6 +18,31 @@ export interface DayChoiceRow {
   readonly scaldSchool: ScaldSchool;
   readonly withdrawalSchool: WithdrawalSchool;
   readonly whichBirds: WhichBirds;
+  /** Minutes from midnight by the farm's clock. */
+  readonly breakAtMinute: number;
+  readonly pinPlaceCount: number;
+  readonly keepsGiblets: 0 | 1;
+  readonly pluckBy: "drum" | "hand";
+  /** Null where the water is kept all day. */
+  readonly changeWaterBirds: number | null;
+  readonly crew: readonly CrewSeatRow[];
+}
+
+/** Who stands where on a day, in the order of their seats. */
+export interface CrewSeatRow {
+  readonly personId: number | null;
+  readonly name: string;
+  /** In order of preference. */
+  readonly stations: readonly Station[];
+}
+
+interface CrewRow {
+  readonly dayId: number;
+  readonly seat: number;
+  readonly personId: number | null;
+  readonly name: string;
+  /** With a space between. */
+  readonly stations: string;
 }
 
 export interface ProcessingDay extends DayChoiceRow {
@@ -29,6 +55,8 @@ export interface ProcessingDay extends DayChoiceRow {
   /** The entry that settled it, or null while it is open. */
   readonly settledEntryId: string | null;
 }
+
+type DayRow = Omit<ProcessingDay, "crew">;
 
 /** The plan as it stood when the day was started. */
 export interface KeptPlan {
@@ -54,35 +82,40 @@ export function dayQueries(database: Database) {
            start_at AS startAt, bird_count AS birdCount, cut_up_count AS cutUpCount, people_count AS peopleCount,
            cone_count AS coneCount, table_place_count AS tablePlaceCount, break_minutes AS breakMinutes,
            scald_school AS scaldSchool, withdrawal_school AS withdrawalSchool,
-           which_birds AS whichBirds,
+           which_birds AS whichBirds, break_at_minute AS breakAtMinute, pin_place_count AS pinPlaceCount,
+           keeps_giblets AS keepsGiblets, pluck_by AS pluckBy, change_water_birds AS changeWaterBirds,
            (SELECT settlement.entry_id FROM day_settlement AS settlement
              WHERE settlement.day_id = day.id
                AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS settledEntryId
       FROM processing_day AS day
      WHERE day.entry_id NOT IN (SELECT entry_id FROM entry_taken_back) AND ${where}
      ORDER BY start_at, day.id`;
-  const selectDays = database.prepare<[], ProcessingDay>(daySql("true"));
-  const selectDaysOf = database.prepare<[number], ProcessingDay>(daySql("day.batch_id = ?"));
+  const selectDays = database.prepare<[], DayRow>(daySql("true"));
+  const selectDaysOf = database.prepare<[number], DayRow>(daySql("day.batch_id = ?"));
   const settledDays = `(SELECT day_id FROM day_settlement
     WHERE entry_id NOT IN (SELECT entry_id FROM entry_taken_back))`;
-  const selectOpenDays = database.prepare<[], ProcessingDay>(daySql(`day.id NOT IN ${settledDays}`));
+  const selectOpenDays = database.prepare<[], DayRow>(daySql(`day.id NOT IN ${settledDays}`));
   const selectLastDays = database.prepare<[number], { id: number }>(
     "SELECT id FROM processing_day WHERE entry_id NOT IN (SELECT entry_id FROM entry_taken_back) ORDER BY start_at DESC LIMIT ?",
   );
-  const selectDay = database.prepare<[number], ProcessingDay>(daySql("day.id = ?"));
-  const insertDay = database.prepare<DayChoiceRow & { entryId: string; batchId: number; timeZone: string }>(`
+  const selectDay = database.prepare<[number], DayRow>(daySql("day.id = ?"));
+  const insertDay = database.prepare<
+    Omit<DayChoiceRow, "crew"> & { entryId: string; batchId: number; timeZone: string }
+  >(`
     INSERT INTO processing_day (entry_id, revision, batch_id, processed_on, time_zone, start_at, bird_count, cut_up_count,
                                 people_count, cone_count, table_place_count, break_minutes, scald_school, withdrawal_school,
-                                which_birds)
+                                which_birds, break_at_minute, pin_place_count, keeps_giblets, pluck_by, change_water_birds)
     VALUES (@entryId, 1, @batchId, @processedOn, @timeZone, @startAt, @birdCount, @cutUpCount,
             @peopleCount, @coneCount, @tablePlaceCount, @breakMinutes, @scaldSchool, @withdrawalSchool,
-            @whichBirds)`);
-  const updateDay = database.prepare<DayChoiceRow & { id: number; timeZone: string }>(`
+            @whichBirds, @breakAtMinute, @pinPlaceCount, @keepsGiblets, @pluckBy, @changeWaterBirds)`);
+  const updateDay = database.prepare<Omit<DayChoiceRow, "crew"> & { id: number; timeZone: string }>(`
     UPDATE processing_day
        SET revision = revision + 1, processed_on = @processedOn, time_zone = @timeZone, start_at = @startAt,
            bird_count = @birdCount, cut_up_count = @cutUpCount, people_count = @peopleCount, cone_count = @coneCount,
            table_place_count = @tablePlaceCount, break_minutes = @breakMinutes, scald_school = @scaldSchool,
-           withdrawal_school = @withdrawalSchool, which_birds = @whichBirds
+           withdrawal_school = @withdrawalSchool, which_birds = @whichBirds, break_at_minute = @breakAtMinute,
+           pin_place_count = @pinPlaceCount, keeps_giblets = @keepsGiblets, pluck_by = @pluckBy,
+           change_water_birds = @changeWaterBirds
      WHERE id = @id`);
   const selectDayOfEntry = database.prepare<[string], { id: number }>(
     "SELECT id FROM processing_day WHERE entry_id = ?",
@@ -94,16 +127,39 @@ export function dayQueries(database: Database) {
            ice_bag_count AS iceBagCount
       FROM kept_plan WHERE day_id = ?`);
 
-  const day = (id: number): ProcessingDay | undefined => selectDay.get(id);
+  const selectCrew = database.prepare<[number], CrewRow>(`
+    SELECT day_id AS dayId, seat, person_id AS personId, name, stations FROM day_crew WHERE day_id = ? ORDER BY seat`);
+  const deleteCrew = database.prepare<[number]>("DELETE FROM day_crew WHERE day_id = ?");
+  const insertSeat = database.prepare<CrewRow>(`
+    INSERT INTO day_crew (day_id, seat, person_id, name, stations)
+    VALUES (@dayId, @seat, @personId, @name, @stations)`);
+
+  const crewed = (row: DayRow): ProcessingDay => ({
+    ...row,
+    crew: selectCrew.all(row.id).map(({ personId, name, stations }) => ({
+      personId,
+      name,
+      stations: stations.split(" ") as Station[],
+    })),
+  });
+  const writeCrew = (dayId: number, crew: readonly CrewSeatRow[]): void => {
+    deleteCrew.run(dayId);
+    for (const [seat, { personId, name, stations }] of crew.entries())
+      insertSeat.run({ dayId, seat, personId, name, stations: stations.join(" ") });
+  };
+  const day = (id: number): ProcessingDay | undefined => {
+    const row = selectDay.get(id);
+    return row && crewed(row);
+  };
 
   return {
-    days: (): ProcessingDay[] => selectDays.all(),
+    days: (): ProcessingDay[] => selectDays.all().map(crewed),
     /** Days that are set and not settled. */
-    openDays: (): ProcessingDay[] => selectOpenDays.all(),
+    openDays: (): ProcessingDay[] => selectOpenDays.all().map(crewed),
     /** The last days by their start, the latest first. */
     lastDays: (most: number): ProcessingDay[] => selectLastDays.all(most).map(({ id }) => day(id)!),
     /** The days of one batch. */
-    daysOf: (batchId: number): ProcessingDay[] => selectDaysOf.all(batchId),
+    daysOf: (batchId: number): ProcessingDay[] => selectDaysOf.all(batchId).map(crewed),
     day,
     dayOfEntry: (entryId: string): number | undefined => selectDayOfEntry.get(entryId)?.id,
     keptPlan: (dayId: number): KeptPlan | undefined => selectKeptPlan.get(dayId),
@@ -116,7 +172,9 @@ export function dayQueries(database: Database) {
     ): Recorded<"more-than-alive"> =>
       entries.once(entry, ["day", batchId, choices], () => {
         if (choices.birdCount > batches.freeForDay(batchId)) return "more-than-alive";
-        insertDay.run({ entryId: entry.entryId, batchId, timeZone, ...choices });
+        const { crew, ...row } = choices;
+        const { lastInsertRowid } = insertDay.run({ entryId: entry.entryId, batchId, timeZone, ...row });
+        writeCrew(Number(lastInsertRowid), crew);
         return undefined;
       }),
 
@@ -127,7 +185,9 @@ export function dayQueries(database: Database) {
         if (!standing || standing.revision !== seenRevision) return "changed-meanwhile";
         if (standing.settledEntryId) return "day-settled";
         if (choices.birdCount > batches.freeForDay(standing.batchId, id)) return "more-than-alive";
-        updateDay.run({ id, timeZone, ...choices });
+        const { crew, ...row } = choices;
+        updateDay.run({ id, timeZone, ...row });
+        writeCrew(id, crew);
         return "saved";
       },
     ).immediate,

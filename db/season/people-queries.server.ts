@@ -10,6 +10,13 @@ export interface Person {
   readonly weekdayMask: number;
   /** What they do in the time in which a practised adult does 100. */
   readonly handsPercent: number;
+  /** What they may do, and when they are there; null where nobody said. Minutes are from midnight by the farm's clock. */
+  readonly usesKnives: 0 | 1;
+  readonly scalds: 0 | 1;
+  readonly lifts: 0 | 1;
+  readonly bornYear: number | null;
+  readonly fromMinute: number | null;
+  readonly toMinute: number | null;
 }
 
 /** A day on which somebody can or can't come, whatever their weekdays say. */
@@ -27,11 +34,18 @@ export function peopleQueries(database: Database) {
   const entries = entryQueries(database);
   const standing = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
   const selectPeople = database.prepare<[], Person>(`
-    SELECT id, entry_id AS entryId, name, weekday_mask AS weekdayMask, hands_percent AS handsPercent
+    SELECT id, entry_id AS entryId, name, weekday_mask AS weekdayMask, hands_percent AS handsPercent,
+           uses_knives AS usesKnives, scalds, lifts, born_year AS bornYear, from_minute AS fromMinute, to_minute AS toMinute
       FROM person WHERE ${standing} ORDER BY id`);
   const insertPerson = database.prepare<Omit<Person, "id">>(`
-    INSERT INTO person (entry_id, name, weekday_mask, hands_percent)
-    VALUES (@entryId, @name, @weekdayMask, @handsPercent)`);
+    INSERT INTO person (entry_id, name, weekday_mask, hands_percent, uses_knives, scalds, lifts, born_year,
+                        from_minute, to_minute)
+    VALUES (@entryId, @name, @weekdayMask, @handsPercent, @usesKnives, @scalds, @lifts, @bornYear,
+            @fromMinute, @toMinute)`);
+  const updatePerson = database.prepare<Omit<Person, "entryId" | "name">>(`
+    UPDATE person SET weekday_mask = @weekdayMask, hands_percent = @handsPercent, uses_knives = @usesKnives,
+           scalds = @scalds, lifts = @lifts, born_year = @bornYear, from_minute = @fromMinute, to_minute = @toMinute
+     WHERE id = @id`);
   const selectDays = database.prepare<[string, string], PersonDay>(`
     SELECT entry_id AS entryId, person_id AS personId, on_day AS onDay, can_come AS canCome, source, why
       FROM person_day WHERE ${standing} AND on_day BETWEEN ? AND ? ORDER BY id`);
@@ -49,6 +63,13 @@ export function peopleQueries(database: Database) {
         if (selectPeople.all().some(({ name }) => name.toLowerCase() === person.name.toLowerCase()))
           return "name-taken";
         insertPerson.run({ entryId: entry.entryId, ...person });
+        return undefined;
+      }),
+
+    /** What somebody can and may do; their name stays. */
+    changePerson: (entry: Entry, person: Omit<Person, "entryId" | "name">): Recorded =>
+      entries.once(entry, ["person-changed", person], () => {
+        updatePerson.run(person);
         return undefined;
       }),
 

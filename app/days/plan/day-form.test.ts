@@ -14,6 +14,11 @@ const TYPED = {
   scaldSchool: "middle",
   withdrawalSchool: "short",
   whichBirds: "as-they-come",
+  breakAt: "12:00",
+  pinPlaceCount: "2",
+  pluckBy: "drum",
+  changeWaterBirds: "",
+  crew: '[{"personId":3,"name":"Ines","stations":["gut","rinse"]}]',
 };
 
 /** Faults by field. */
@@ -35,6 +40,12 @@ test("what is typed reads into the choices of a day, with its first bird as an i
     scaldSchool: "middle",
     withdrawalSchool: "short",
     whichBirds: "as-they-come",
+    breakAtMinute: 720,
+    pinPlaceCount: 2,
+    keepsGiblets: 0,
+    pluckBy: "drum",
+    changeWaterBirds: null,
+    crew: [{ personId: 3, name: "Ines", stations: ["gut", "rinse"] }],
   });
 });
 

@@ -1,9 +1,12 @@
 import { z } from "zod";
-import { choice, clockTime, localDay, wholeNumber } from "#app/ui/read-field.ts";
+import { choice, clockTime, localDay, optional, tick, wholeNumber } from "#app/ui/read-field.ts";
 import { instantOf } from "#core/calendar/farm-time.ts";
 import { WHICH_BIRDS } from "#core/growth/flock.ts";
+import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
+import { STATIONS } from "#core/processing-line/line-station.ts";
 import { SCALD_SCHOOLS } from "#core/scald/scald-constants.ts";
 import { WITHDRAWAL_SCHOOLS } from "#core/withdrawal/withdrawal-constants.ts";
+import type { CrewSeatRow } from "#db/day/day-queries.server.ts";
 
 /** Far past what a small farm dresses in a day (250), and short of what a slip of the key makes of it. */
 export const MOST_BIRDS_A_DAY = 2000;
@@ -14,6 +17,30 @@ export interface DayFormSetting {
   /** Birds alive that no other day has taken. */
   readonly freeCount: number;
 }
+
+const Crew = z.array(
+  z.object({
+    personId: z.number().int().nullable(),
+    name: z.string().trim().min(1).max(60),
+    stations: z.array(z.enum(STATIONS)).min(1).max(STATIONS.length),
+  }),
+);
+
+/** Who stands where, as the line's sheet writes it. */
+const crew = z
+  .string()
+  .default("[]")
+  .transform((text, context): CrewSeatRow[] => {
+    try {
+      return Crew.parse(JSON.parse(text));
+    } catch {
+      context.addIssue({
+        code: "custom",
+        message: "Who stands where could not be read. Load the page again",
+      });
+      return z.NEVER;
+    }
+  });
 
 /** What is chosen for a day; reads into the choices with the first bird as an instant. */
 export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
@@ -29,15 +56,26 @@ export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
         most: MOST_BIRDS_A_DAY,
         ask: "Say how many will be cut up; 0 if all stay whole",
       }),
-      peopleCount: wholeNumber({ least: 1, most: 100, ask: "Say how many people work" }),
+      peopleCount: wholeNumber({ least: 1, most: MOST_PEOPLE, ask: "Say how many people work" }),
       coneCount: wholeNumber({ least: 1, most: 100, ask: "Say how many cones" }),
       tablePlaceCount: wholeNumber({ least: 1, most: 100, ask: "Say how many can stand at the gut table" }),
       breakMinutes: wholeNumber({ most: 600, ask: "Say how long the breaks are in all; 0 for none" }),
       scaldSchool: choice(SCALD_SCHOOLS, "Choose how you scald"),
       withdrawalSchool: choice(WITHDRAWAL_SCHOOLS, "Choose how you pull the feed"),
       whichBirds: choice(WHICH_BIRDS, "Choose which birds are taken"),
+      breakAt: clockTime,
+      pinPlaceCount: wholeNumber({ least: 1, most: 100, ask: "Say how many can stand at the pins" }),
+      keepsGiblets: tick,
+      pluckBy: choice(["drum", "hand"], "Choose how you pluck"),
+      changeWaterBirds: optional(wholeNumber({ least: 1, most: MOST_BIRDS_A_DAY, ask: "" })),
+      crew,
     })
-    .transform(({ startTime, ...choices }, context) => {
+    .transform(({ startTime, breakAt, ...rest }, context) => {
+      const choices = {
+        ...rest,
+        breakAtMinute: Number(breakAt.slice(0, 2)) * 60 + Number(breakAt.slice(3)),
+        crew: rest.crew.slice(0, rest.peopleCount),
+      };
       const fault = (field: string, message: string) =>
         context.addIssue({ code: "custom", path: [field], message });
       const start = instantOf(choices.processedOn, startTime, timeZone);

@@ -1,13 +1,8 @@
 import { z } from "zod";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
-import {
-  BLEED_FLOOR_MINUTES,
-  CLEAN_UP_MINUTES,
-  DAY_SD_LN,
-  STATION_MINUTES,
-} from "#core/processing-line/line-constants.ts";
+import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, DAY_SD_LN } from "#core/processing-line/line-constants.ts";
 import { MOST_BIRDS, MOST_PEOPLE } from "#core/processing-line/line-context.ts";
-import { type LineDay, neededStations } from "#core/processing-line/line-day.ts";
+import { type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
 import { SCALD_DOSE, TARGET_SECONDS } from "#core/scald/scald-constants.ts";
 
@@ -151,24 +146,6 @@ export function lineDayOfFile(file: LineFile): { day: LineDay } | { problems: Li
   if (work.cutUp > file.birds)
     problems.push({ field: "work.cutUp", problem: `there are only ${file.birds} birds` });
   return problems.length > 0 ? { problems } : { day };
-}
-
-/** Medians of a practised adult for a way of working. A dip longer than the usual load takes its own time. */
-export function lineMinutes(of: { dipMinutes: number; keepsFeet: boolean; pluckBy: "drum" | "hand" }) {
-  const median = STATION_MINUTES;
-  return {
-    kill: median.kill,
-    bleed: median.bleed,
-    scaldLoad: Math.max(median.scaldLoad, of.dipMinutes),
-    pluck: of.pluckBy === "hand" ? median.pluckByHand : median.pluckLoad,
-    pins: median.pins + (of.keepsFeet ? median.feet : 0),
-    gut: median.gut,
-    rinse: median.rinse,
-    giblets: median.giblets,
-    pack: median.packWhole,
-    cut: median.cutUp,
-    seal: median.seal,
-  };
 }
 
 function problemsOfTimes(file: LineFile, after: (time: string) => number): LineFileProblem[] {

@@ -1,82 +1,111 @@
-import { Working } from "#app/ui/figure.tsx";
+import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import { useId, useState } from "react";
+import { CrewFoot } from "#app/days/plan/crew-foot.tsx";
+import type { Grip } from "#app/days/plan/grip.ts";
+import { StationColumn } from "#app/days/plan/station-column.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import type { DayPlan } from "#core/day/day-plan.ts";
+import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/ui/words.ts";
+import type { CrewMember, CrewSeat, Helper } from "#core/day/crew.ts";
+import { moveSeat } from "#core/day/crew-moves.ts";
+import type { LinePlan } from "#core/day/line-plan.ts";
 import type { DayChoices, FarmMeans } from "#core/day/plan-input.ts";
-import { LINE_STATIONS, type LineStation } from "#core/processing-line/slowest-station.ts";
+import { neededStations } from "#core/processing-line/line-day.ts";
+import type { Station } from "#core/processing-line/line-station.ts";
+import { ruleAgainst } from "#core/safety/person-rules.ts";
 
-/** A first estimate of the line: each station beside the others, the slowest marked. */
-export function LineSheet({
-  plan,
-  choices,
-  means,
-}: {
-  plan: DayPlan;
+interface LineSheetProps {
+  line: LinePlan;
+  crew: readonly CrewMember[];
+  helpers: readonly Helper[];
   choices: DayChoices;
   means: FarmMeans;
-}) {
+  dipSeconds: number;
+  /** Undefined while it is not known, or where none holds it. */
+  bottleneck: Station | undefined;
+  onCrew: (seats: readonly CrewSeat[]) => void;
+}
+
+/**
+ * Stations in a row, the people at each, and the one that holds the line. A name is moved by dragging it, by tapping it
+ * and then a station, or by the arrow keys.
+ */
+export function LineSheet(props: LineSheetProps) {
+  const { line, crew, choices, means, bottleneck, onCrew, dipSeconds } = props;
   const show = useShow();
-  const { estimate, birdsPerHour } = plan.line;
-  const names: Record<LineStation, { name: string; kit: string }> = {
-    cones: { name: "Cones", kit: `${choices.cones} cones` },
-    scald: {
-      name: "Scald",
-      kit: `${means.scalder.scaldAtOnce} at once, ${show.value(plan.scald.seconds.value, "seconds")}`,
-    },
-    bath: { name: "Bath heat", kit: show.value(means.scalder.powerWatts.value, "watts") },
-    pluck: { name: "Pluck", kit: `${means.pluckAtOnce} at once` },
-    gut: { name: "Gut table", kit: `${choices.tablePlaces} places` },
-    hands: { name: "All hands", kit: `${choices.people} people` },
+  const [grip, setGrip] = useState<Grip>();
+  const [said, setSaid] = useState("");
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 8 } }));
+  const contextId = useId();
+  const { day } = line.setup;
+  const stations = neededStations(day);
+
+  const move = (from: Grip, to: Station) => {
+    const member = crew[from.seat];
+    if (!member || from.station === to) return;
+    const broken = ruleAgainst(member.rules, to);
+    if (broken) {
+      setSaid(`${member.name} stays: ${RULE_BROKEN_WORDS[broken]} at ${STATION_WORDS[to].toLowerCase()}.`);
+      return;
+    }
+    onCrew(moveSeat(crew, from.seat, from.station, to));
+    setGrip({ seat: from.seat, station: to });
+    setSaid(`${member.name} is at ${STATION_WORDS[to].toLowerCase()} now.`);
+  };
+  /** The nearest station to either side at which a rule keeps nobody from it. */
+  const step = (from: Grip, by: 1 | -1) => {
+    const member = crew[from.seat]!;
+    const onThatSide =
+      by === 1
+        ? stations.slice(stations.indexOf(from.station) + 1)
+        : stations.slice(0, stations.indexOf(from.station)).reverse();
+    const next = onThatSide.find((station) => !ruleAgainst(member.rules, station));
+    if (next) move(from, next);
+  };
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    if (over) move(active.data.current as Grip, over.id as Station);
+  };
+  const kit: Partial<Record<Station, string>> = {
+    cones: plural(choices.cones, "cone"),
+    scald: `${means.scalder.scaldAtOnce} at once, ${show.value(dipSeconds, "seconds")}`,
+    pluck: choices.pluckBy === "hand" ? "by hand" : `${means.pluckAtOnce} at once`,
+    pins: plural(choices.pinPlaces, "place"),
+    gut: plural(choices.tablePlaces, "place"),
+    rinse: plural(day.kit.places.rinse, "place"),
+    giblets: plural(day.kit.places.giblets, "place"),
   };
   return (
-    <Sheet heading="The line" beside="birds an hour; a first estimate, by its slowest station">
-      <table className="w-full text-sm">
-        <caption className="sr-only">What each station allows in an hour</caption>
-        <tbody>
-          {LINE_STATIONS.map((station) => {
-            const isSlowest = station === estimate.slowest;
-            const rate = estimate.birdsPerHour[station];
-            return (
-              <tr
-                key={station}
-                className={`border-b border-rule last:border-b-0 ${isSlowest ? "bg-wheat" : ""}`}
-              >
-                <th scope="row" className="py-1 pr-2 pl-2 text-left font-semibold">
-                  {names[station].name}
-                </th>
-                <td className="pr-2 text-soft">{names[station].kit}</td>
-                <td className="w-1/4 sm:w-1/3">
-                  <svg
-                    aria-hidden="true"
-                    viewBox="0 0 100 8"
-                    preserveAspectRatio="none"
-                    className="h-2 w-full"
-                  >
-                    <rect width="100" height="8" className="fill-rule" />
-                    <rect
-                      width={(100 * estimate.slowestBirdsPerHour) / rate}
-                      height="8"
-                      className="fill-pine"
-                    />
-                  </svg>
-                </td>
-                <td className="py-1 pr-2 pl-3 text-right font-mono">
-                  {rate > 999 ? "plenty" : show.count(rate)}
-                </td>
-                <td className="pr-2 text-right font-semibold sm:w-32">{isSlowest ? "holds the line" : ""}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-      <details className="figure pt-2">
-        <summary className="min-h-8 text-sm text-soft underline">
-          How busy each is at the line's pace, and how that comes about
-        </summary>
-        <div className="working mt-2 bg-paper p-3 text-sm">
-          <Working reckoning={birdsPerHour} />
-        </div>
-      </details>
+    <Sheet heading="The line" beside="drag a name, tap it, or use the arrow keys">
+      <DndContext id={contextId} sensors={sensors} onDragEnd={onDragEnd}>
+        <ol
+          className="-mx-4 grid sm:grid-flow-col sm:auto-cols-fr sm:divide-x sm:divide-rule"
+          aria-label="Stations, in the order in which a bird meets them"
+        >
+          {stations.map((station) => (
+            <StationColumn
+              key={station}
+              station={station}
+              kit={kit[station] ?? ""}
+              crew={crew}
+              share={line.answer.stations[station]}
+              holds={station === bottleneck}
+              grip={grip}
+              onGrip={setGrip}
+              onMove={move}
+              onStep={step}
+            />
+          ))}
+          <li className="flex flex-col gap-1 px-3 py-2 text-sm sm:px-2">
+            <h3 className="font-sans font-semibold">Chill</h3>
+            <p className="text-soft">room for {plural(day.kit.tankBirds, "bird")}</p>
+          </li>
+        </ol>
+      </DndContext>
+      <p role="status" className="text-sm empty:hidden">
+        {said}
+      </p>
+      <CrewFoot {...props} grip={grip} onGrip={setGrip} stations={stations} />
     </Sheet>
   );
 }

@@ -15,7 +15,7 @@ export function PlanAnswer({ planned }: { planned: PlanForDate }) {
   return (
     <Sheet heading="Worked out" beside="open one to see its sum">
       <Figure
-        label="Done, first estimate"
+        label="Last bird in the chill"
         reckoning={line.evenChanceAt}
         beside={`9 in 10 by ${show.time(line.nineInTenAt.value)}`}
         workings={[line.nineInTenAt, line.wholeDayMinutes]}

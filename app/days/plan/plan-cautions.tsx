@@ -1,6 +1,8 @@
 import { Notice } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
+import { STATION_WORDS } from "#app/ui/words.ts";
+import type { LineFault } from "#core/day/line-setup.ts";
 import type { PlanForDate } from "#core/day/plan-for-date.ts";
 import type { DayChoices } from "#core/day/plan-input.ts";
 
@@ -18,6 +20,11 @@ export function PlanCautions({ planned, choices }: PlanCautionsProps) {
   const [least, most] = withdrawal.windowHours;
   return (
     <div className="grid gap-2 empty:hidden">
+      {line.faults.map((fault) => (
+        <Notice key={faultKey(fault)} tone={MILD.includes(fault.what) ? "heed" : "stop"}>
+          <LineFaultInWords fault={fault} />
+        </Notice>
+      ))}
       {scald.circuit?.isOverloaded && (
         <Notice tone="stop">
           <b>The breaker is too small for the element.</b> It asks for{" "}
@@ -72,4 +79,69 @@ export function PlanCautions({ planned, choices }: PlanCautionsProps) {
       )}
     </div>
   );
+}
+
+const faultKey = (fault: LineFault) =>
+  `${fault.what} ${"station" in fault ? fault.station : "name" in fault ? fault.name : ""}`;
+
+/** Nothing goes wrong by these: the plan only leaves something out. */
+const MILD: readonly LineFault["what"][] = [
+  "break before the start",
+  "break after the end",
+  "comes after the end",
+];
+
+/** What keeps the line from running as it was planned, and the way out. The rest of the plan still answers. */
+function LineFaultInWords({ fault }: { fault: LineFault }) {
+  switch (fault.what) {
+    case "nobody at":
+      return (
+        <>
+          <b>Nobody is at {STATION_WORDS[fault.station].toLowerCase()}.</b> Move somebody there, or add a
+          helper. Until then the plan reckons as if everybody helped everywhere.
+        </>
+      );
+    case "no room in the tanks":
+      return (
+        <>
+          <b>The tanks are too small for a single bird.</b> Check what they hold in the Yard. The line is
+          reckoned with room for one.
+        </>
+      );
+    case "break before the start":
+      return (
+        <>
+          <b>The break comes before the first bird.</b> It is left out; put it at a later hour, or set it to 0
+          minutes.
+        </>
+      );
+    case "break after the end":
+      return (
+        <>
+          <b>The break comes after the last bird.</b> At an even chance the line is done before it; on a slow
+          day people will want it sooner.
+        </>
+      );
+    case "break longer than the work":
+      return (
+        <>
+          <b>The break is longer than the work.</b> Check its minutes. Birds already killed are brought into
+          the chill before it, and the others wait off feed.
+        </>
+      );
+    case "comes after the end":
+      return (
+        <>
+          <b>{fault.name} comes after the last bird is in the chill.</b> Put the hours right under People, or
+          count on {fault.name} for packing only.
+        </>
+      );
+    case "gone too early":
+      return (
+        <>
+          <b>The people go home before the birds are done.</b> Their hours end too early, or they come too
+          late. Change them under People. The line is reckoned as if everybody stayed.
+        </>
+      );
+  }
 }

@@ -1,16 +1,20 @@
 import type { dayForm } from "#app/days/plan/day-form.ts";
 import type { Fields } from "#app/ui/farm-form.tsx";
-import { ChoiceField, TextField } from "#app/ui/field.tsx";
+import { ChoiceField, CountField, TextField, TickField } from "#app/ui/field.tsx";
 import { plural } from "#app/ui/show.ts";
-import { SCALD_OPTIONS, WHICH_OPTIONS, WITHDRAWAL_OPTIONS } from "#app/ui/words.ts";
+import { PLUCK_OPTIONS, SCALD_OPTIONS, WHICH_OPTIONS, WITHDRAWAL_OPTIONS } from "#app/ui/words.ts";
 
 /** What a person chooses for a day. */
 export function PlanFields({
   fields,
   freeCount,
+  people,
+  onPeople,
 }: {
   fields: Fields<ReturnType<typeof dayForm>>;
   freeCount: number;
+  people: number;
+  onPeople: (people: number) => void;
 }) {
   return (
     <>
@@ -23,11 +27,21 @@ export function PlanFields({
           inputMode="numeric"
         />
         <TextField field={fields.cutUpCount} label="Of them cut up" inputMode="numeric" />
-        <TextField field={fields.peopleCount} label="People" inputMode="numeric" />
+        <CountField field={fields.peopleCount} label="People" count={people} onCount={onPeople} />
         <TextField field={fields.coneCount} label="Cones" inputMode="numeric" />
         <TextField field={fields.tablePlaceCount} label="Gut table places" inputMode="numeric" />
-        <TextField field={fields.breakMinutes} label="Breaks in all" unit="min" inputMode="numeric" />
+        <TextField field={fields.pinPlaceCount} label="Places at the pins" inputMode="numeric" />
+        <TextField field={fields.breakMinutes} label="Break" unit="min" inputMode="numeric" />
+        <TextField field={fields.breakAt} label="Break at" type="time" />
+        <TextField
+          field={fields.changeWaterBirds}
+          label="Water changed every"
+          unit="birds"
+          inputMode="numeric"
+        />
       </div>
+      <TickField field={fields.keepsGiblets} label="Keep hearts, livers and gizzards" />
+      <ChoiceField field={fields.pluckBy} label="Plucked" options={PLUCK_OPTIONS} />
       <ChoiceField field={fields.whichBirds} label="Which birds" options={WHICH_OPTIONS} />
       <ChoiceField field={fields.scaldSchool} label="Scald" options={SCALD_OPTIONS} />
       <ChoiceField field={fields.withdrawalSchool} label="Feed pulled" options={WITHDRAWAL_OPTIONS} />

@@ -1,15 +1,21 @@
-import { type ReactNode, useState } from "react";
+import { type ReactNode, useMemo, useState } from "react";
+import { BestCrewSheet } from "#app/days/plan/best-crew-sheet.tsx";
 import { type DayFormSetting, dayForm } from "#app/days/plan/day-form.ts";
+import { FinishChart } from "#app/days/plan/finish-chart.tsx";
+import { HelpsSheet } from "#app/days/plan/helps-sheet.tsx";
 import { LineSheet } from "#app/days/plan/line-sheet.tsx";
 import { PlanAnswer, PlanDetail } from "#app/days/plan/plan-answer.tsx";
 import { PlanCautions } from "#app/days/plan/plan-cautions.tsx";
 import { PlanFields } from "#app/days/plan/plan-fields.tsx";
 import { PlanRibbon } from "#app/days/plan/plan-ribbon.tsx";
+import { useLine } from "#app/days/plan/use-line.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
-import { localClock } from "#core/calendar/farm-time.ts";
+import { clockOfMinute, localClock } from "#core/calendar/farm-time.ts";
+import { type CrewSeat, crewOf, mayWorkAt } from "#core/day/crew.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan-for-date.ts";
+import { busiestStation } from "#core/processing-line/line-tally.ts";
 import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
 
 interface PlanPageProps {
@@ -28,7 +34,7 @@ interface PlanPageProps {
   children?: ReactNode;
 }
 
-/** A day's choices and what follows from them, shown at once as they change. */
+/** A day's choices and what follows from them, shown at once as they change, and refined by a worker after. */
 export function PlanPage({
   head,
   basis,
@@ -44,8 +50,24 @@ export function PlanPage({
   const [read, setRead] = useState<DayChoiceRow | undefined>(standing);
   const [lastRead, setLastRead] = useState(standing);
   const shown = read ?? lastRead;
-  const choices = choicesOf(shown);
-  const planned = planForDate(basis, shown.processedOn, choices);
+  const crewFor = (seats: readonly CrewSeat[], people: number) =>
+    crewOf(seats, people, { helpers: basis.helpers, year: Number(shown.processedOn.slice(0, 4)) });
+  const [seats, setSeats] = useState<readonly CrewSeat[]>(() =>
+    crewFor(choicesOf(standing).crew, standing.peopleCount),
+  );
+  const crew = crewFor(seats, seats.length);
+  const choices = useMemo(() => ({ ...choicesOf(shown), people: seats.length, crew: seats }), [shown, seats]);
+  const first = useMemo(
+    () => planForDate(basis, shown.processedOn, choices),
+    [basis, shown.processedOn, choices],
+  );
+  const playing = useLine(first.plan.line.setup.day);
+  const refined = playing.line?.refined;
+  const planned = useMemo(
+    () => (refined ? planForDate(basis, shown.processedOn, choices, refined.answer) : first),
+    [basis, shown.processedOn, choices, refined, first],
+  );
+  const { line } = planned.plan;
   return (
     <div className="grid gap-4 p-4 md:px-6">
       {head}
@@ -55,10 +77,30 @@ export function PlanPage({
         startAt={shown.startAt}
         place={basis.place}
       />
-      <PlanCautions planned={planned} choices={choices} />
-      <div className="grid gap-4 lg:grid-cols-3">
-        <div className="grid content-start gap-4 lg:col-span-2">
-          <LineSheet plan={planned.plan} choices={choices} means={basis.means} />
+      <div className="grid gap-4 lg:grid-cols-7">
+        <div className="grid content-start gap-4 lg:col-span-5">
+          <LineSheet
+            line={line}
+            crew={crew}
+            helpers={basis.helpers}
+            choices={choices}
+            means={basis.means}
+            dipSeconds={planned.plan.scald.seconds.value}
+            bottleneck={refined ? refined.bottleneck : busiestStation(line.answer)}
+            onCrew={setSeats}
+          />
+          <div className="grid items-start gap-4 md:grid-cols-2">
+            <FinishChart line={line} startAt={shown.startAt} />
+            <HelpsSheet helps={playing.line?.helps} startAt={shown.startAt} />
+          </div>
+          <BestCrewSheet
+            crew={crew}
+            search={playing.crew}
+            standingKey={playing.key}
+            onSearch={() => void playing.findCrew(crew.map(({ rules }) => mayWorkAt(rules)))}
+            onCrew={setSeats}
+          />
+          <PlanCautions planned={planned} choices={choices} />
           <Sheet heading="Choices">
             <FarmForm
               schema={dayForm(setting)}
@@ -76,7 +118,13 @@ export function PlanPage({
               {(fields) => (
                 <>
                   {children}
-                  <PlanFields fields={fields} freeCount={setting.freeCount} />
+                  <input type="hidden" name="crew" value={seatsAsText(seats)} />
+                  <PlanFields
+                    fields={fields}
+                    freeCount={setting.freeCount}
+                    people={seats.length}
+                    onPeople={(people) => setSeats(crewFor(seats, people))}
+                  />
                   {!read && (
                     <Notice>What is worked out still stands for the last choices that could be read.</Notice>
                   )}
@@ -86,7 +134,7 @@ export function PlanPage({
           </Sheet>
           <PlanDetail planned={planned} />
         </div>
-        <div className="order-first grid content-start gap-4 lg:order-none">
+        <div className="order-first grid content-start gap-4 lg:order-none lg:col-span-2">
           <PlanAnswer planned={planned} />
         </div>
       </div>
@@ -94,10 +142,19 @@ export function PlanPage({
   );
 }
 
+/** Who stands where, as the form sends it. */
+function seatsAsText(seats: readonly CrewSeat[]): string {
+  return JSON.stringify(
+    seats.map(({ personId, name, stations }) => ({ personId: personId ?? null, name, stations })),
+  );
+}
+
 function fieldsOf(row: DayChoiceRow, timeZone: string): Record<string, string> {
-  const { startAt, ...choices } = row;
+  const { startAt, crew: _crew, keepsGiblets, breakAtMinute, ...choices } = row;
   return {
-    ...Object.fromEntries(Object.entries(choices).map(([name, value]) => [name, String(value)])),
+    ...Object.fromEntries(Object.entries(choices).map(([name, value]) => [name, String(value ?? "")])),
+    breakAt: clockOfMinute(breakAtMinute),
+    keepsGiblets: keepsGiblets === 1 ? "on" : "",
     startTime: localClock(startAt, timeZone),
   };
 }

@@ -6,6 +6,7 @@ import { addDays, isLocalDay } from "#core/calendar/local-day.ts";
 import { CHICKS } from "#core/season/season-constants.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
+import { USUAL_DAY } from "#db/day/usual-day.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** What a new day starts from: the farm's last day where there is one, ours where there is none. */
@@ -39,6 +40,12 @@ export function proposedChoices(
     scaldSchool: last?.scaldSchool ?? "middle",
     withdrawalSchool: last?.withdrawalSchool ?? "short",
     whichBirds: "as-they-come",
+    breakAtMinute: last?.breakAtMinute ?? USUAL_DAY.breakAtMinute,
+    pinPlaceCount: last?.pinPlaceCount ?? USUAL_DAY.pinPlaceCount,
+    keepsGiblets: last?.keepsGiblets ?? USUAL_DAY.keepsGiblets,
+    pluckBy: last?.pluckBy ?? USUAL_DAY.pluckBy,
+    changeWaterBirds: last?.changeWaterBirds ?? USUAL_DAY.changeWaterBirds,
+    crew: [],
   };
 }
 

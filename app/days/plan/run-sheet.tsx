@@ -44,7 +44,7 @@ export default function RunSheet({ loaderData: { day, batchName, farmName, basis
     {
       at: line.evenChanceAt.value,
       what: "Last bird in the chill, even chance",
-      more: `A first estimate; 9 in 10 by ${show.time(line.nineInTenAt.value)}`,
+      more: `9 in 10 by ${show.time(line.nineInTenAt.value)}`,
     },
     { at: line.cleanAt.value, what: "Clean", more: "" },
     ...(sun.sunset === undefined ? [] : [{ at: sun.sunset, what: "Sunset", more: "" }]),

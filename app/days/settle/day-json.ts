@@ -1,6 +1,14 @@
 import { planOf, requireDay, settlementOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
+import type { DayPlan } from "#core/day/day-plan.ts";
 import type { Route } from "./+types/day-json.ts";
+
+/** A plan without what each of its mornings came to, which is long and can be played again. */
+function planWithoutMornings({ line, ...plan }: DayPlan) {
+  const { answer, ...rest } = line;
+  const { lastChills: _lastChills, kills: _kills, chills: _chills, ...summary } = answer;
+  return { ...plan, line: { ...rest, answer: summary } };
+}
 
 /** All of a day: what was chosen, what happened, what was weighed, and what was worked out from it with its working. */
 export function loader({ params }: Route.LoaderArgs) {
@@ -12,7 +20,7 @@ export function loader({ params }: Route.LoaderArgs) {
     farm: { name: farm.name, time_zone: farm.timeZone, currency: farm.currency },
     batch,
     day,
-    plan: planOf(farm, batch, day).plan,
+    plan: planWithoutMornings(planOf(farm, batch, day).plan),
     kept_plan: file.keptPlan(day.id) ?? null,
     events: file.run.events(day.id),
     carcasses: file.pack.carcasses(day.id),

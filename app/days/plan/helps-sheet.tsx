@@ -1,0 +1,56 @@
+import { isLess, leverInWords, NO_DIFFERENCE_MINUTES } from "#app/days/plan/lever-words.ts";
+import { Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import type { LeverEffect } from "#core/processing-line/what-helps.ts";
+
+interface HelpsSheetProps {
+  /** Undefined while it is being worked out. */
+  helps: readonly LeverEffect[] | undefined;
+  startAt: number;
+}
+
+const SHOWN = 6;
+
+/** What would save most, what would make no difference, and what could be done without. */
+export function HelpsSheet({ helps, startAt }: HelpsSheetProps) {
+  const show = useShow();
+  const words = ({ lever }: LeverEffect) =>
+    leverInWords(lever, (minute) => show.time(startAt + minute * 60_000));
+  const more = (helps ?? []).filter(({ lever }) => !isLess(lever));
+  const saving = more.filter(({ savedMinutes }) => savedMinutes >= NO_DIFFERENCE_MINUTES);
+  const nothing = more.filter(({ savedMinutes }) => Math.abs(savedMinutes) < NO_DIFFERENCE_MINUTES);
+  const without = (helps ?? []).filter(
+    ({ lever, savedMinutes }) => isLess(lever) && savedMinutes > -NO_DIFFERENCE_MINUTES,
+  );
+  return (
+    <Sheet heading="What would help most">
+      {!helps && <p className="text-sm text-soft">Being worked out, on the same luck as the plan.</p>}
+      {helps && (
+        <>
+          <ul>
+            {saving.slice(0, SHOWN).map((effect) => (
+              <li
+                key={words(effect)}
+                className="flex items-baseline justify-between gap-3 border-b border-rule py-1.5 last:border-b-0"
+              >
+                <span>{words(effect)}</span>
+                <b className="shrink-0 font-mono text-pine">−{show.minutes(effect.savedMinutes)}</b>
+              </li>
+            ))}
+            {saving.length === 0 && <li>No single change of these would end the day sooner.</li>}
+          </ul>
+          {nothing.length > 0 && (
+            <p className="pt-2 text-sm">
+              <b>No difference:</b> {nothing.map(words).join("; ")}.
+            </p>
+          )}
+          {without.length > 0 && (
+            <p className="pt-1 text-sm">
+              <b>Could be done without:</b> {without.map(words).join("; ")}.
+            </p>
+          )}
+        </>
+      )}
+    </Sheet>
+  );
+}

@@ -1,0 +1,82 @@
+import { useEffect, useRef, useState } from "react";
+import { LINE_SEED } from "#core/day/line-plan.ts";
+import type { Allowed } from "#core/processing-line/best-crew.ts";
+import type { LineDay } from "#core/processing-line/line-day.ts";
+import type { LeverEffect } from "#core/processing-line/what-helps.ts";
+import { LineWorker } from "#workers/line/client.ts";
+import type { ProposedCrew, RefinedAnswer } from "#workers/line/protocol.ts";
+
+const REFINED_MORNINGS = 2000;
+const HELPS_MORNINGS = 150;
+/** Somebody who moves a name moves another soon after. */
+const QUIET_MILLISECONDS = 250;
+const CREW_MILLISECONDS = 2500;
+
+/** What the worker has made of one day of the line; each undefined until it is known. */
+export interface RefinedLine {
+  /** The day it stands for, as text. */
+  readonly key: string;
+  readonly refined?: RefinedAnswer;
+  readonly helps?: readonly LeverEffect[];
+}
+
+export type CrewSearchState =
+  | { readonly state: "none" | "searching" | "failed" }
+  | { readonly state: "found"; readonly key: string; readonly proposed: ProposedCrew };
+
+/** Plays the line in a worker whenever it has changed: first the refined answer, then what would help. */
+export function useLine(day: LineDay) {
+  const key = JSON.stringify(day);
+  const worker = useRef<LineWorker>(undefined);
+  const [line, setLine] = useState<RefinedLine>({ key: "" });
+  const [crew, setCrew] = useState<CrewSearchState>({ state: "none" });
+
+  useEffect(() => {
+    const made = new LineWorker();
+    worker.current = made;
+    return () => made.end();
+  }, []);
+
+  useEffect(() => {
+    const abort = new AbortController();
+    const asked = JSON.parse(key, (_, value) => (value === null ? Infinity : value)) as LineDay;
+    const timer = setTimeout(async () => {
+      const made = worker.current;
+      if (!made) return;
+      const ask = { day: asked, seed: LINE_SEED };
+      try {
+        const refined = await made.run({ what: "answer", mornings: REFINED_MORNINGS, ...ask }, abort);
+        setLine({ key, refined });
+        const helps = await made.run({ what: "helps", mornings: HELPS_MORNINGS, ...ask }, abort);
+        setLine({ key, refined, helps });
+      } catch {
+        // Given up for a newer question, or the worker did not load: the first answer stands.
+      }
+    }, QUIET_MILLISECONDS);
+    return () => {
+      clearTimeout(timer);
+      abort.abort();
+    };
+  }, [key]);
+
+  const findCrew = async (allowed: Allowed): Promise<void> => {
+    setCrew({ state: "searching" });
+    try {
+      const proposed = await worker.current!.run(
+        { what: "best crew", day, seed: LINE_SEED, allowed, mostMilliseconds: CREW_MILLISECONDS },
+        new AbortController(),
+      );
+      setCrew({ state: "found", key, proposed });
+    } catch {
+      setCrew({ state: "failed" });
+    }
+  };
+
+  return {
+    key,
+    line: line.key === key ? line : undefined,
+    crew,
+    findCrew,
+    forgetCrew: () => setCrew({ state: "none" }),
+  };
+}

@@ -1,0 +1,49 @@
+import { bestCrew, crewProposal, type FoundCrew, withCrew } from "#core/processing-line/best-crew.ts";
+import { LineTally } from "#core/processing-line/line-tally.ts";
+import { bottleneck } from "#core/processing-line/line-whatif.ts";
+import { leversOf, whatHelps } from "#core/processing-line/what-helps.ts";
+import type { LineAnswers, LineAsk } from "#workers/line/protocol.ts";
+
+/** Mornings between two looks at whether somebody has changed their mind. */
+const SLICE = 50;
+const BOTTLENECK_MORNINGS = 150;
+
+/**
+ * Answers what was asked in slices, each yield the share that is done; its caller decides whether to go on.
+ *
+ * @param now milliseconds on any clock that only goes forward
+ */
+export function* answerAsk(ask: LineAsk, now: () => number): Generator<number, LineAnswers[LineAsk["what"]]> {
+  switch (ask.what) {
+    case "answer": {
+      const tally = new LineTally(ask.day, ask.seed);
+      while (tally.played < ask.mornings) {
+        tally.play(Math.min(SLICE, ask.mornings - tally.played));
+        yield (0.9 * tally.played) / ask.mornings;
+      }
+      return { answer: tally.answer(), bottleneck: bottleneck(ask.day, ask.seed, BOTTLENECK_MORNINGS) };
+    }
+    case "helps": {
+      const levers = leversOf(ask.day).length;
+      const effects = whatHelps(ask.day, ask.seed, ask.mornings);
+      for (let done = 1; ; done += 1) {
+        const step = effects.next();
+        if (step.done) return step.value;
+        yield done / levers;
+      }
+    }
+    case "best crew": {
+      const until = now() + ask.mostMilliseconds;
+      const search = bestCrew(ask);
+      let best: FoundCrew | undefined;
+      for (;;) {
+        const step = search.next();
+        best = step.value;
+        if (step.done || now() > until) break;
+        yield 1 - (until - now()) / ask.mostMilliseconds;
+      }
+      const holds = bottleneck(withCrew(ask.day, best.crew), ask.seed, BOTTLENECK_MORNINGS);
+      return { ...crewProposal(ask.day, best, ask.seed), bottleneck: holds };
+    }
+  }
+}

@@ -1,5 +1,11 @@
 import { expect, test } from "vitest";
-import { type Allowed, bestCrew, type Crew, withCrew } from "#core/processing-line/best-crew.ts";
+import {
+  type Allowed,
+  bestCrew,
+  type Crew,
+  crewProposal,
+  withCrew,
+} from "#core/processing-line/best-crew.ts";
 import { type LineDay, neededStations } from "#core/processing-line/line-day.ts";
 import { ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
 import { isInFront, STATIONS, type Station } from "#core/processing-line/line-station.ts";
@@ -99,10 +105,13 @@ test("nobody is put where they may not be, and the day is never longer than as e
   for (const [index, stations] of crew.entries())
     for (const station of stations) expect(allowed[index]).toContain(station);
   expect(evenChance(withCrew(day, crew), 4, 40)).toBeLessThanOrEqual(evenChance(day, 4, 40));
-  const idle: Allowed = [STATIONS, ["seal"]];
-  expect(() =>
-    last(bestCrew({ day: { ...day, people: day.people.slice(0, 2) }, allowed: idle, seed: 1 })),
-  ).toThrow("1 may do nothing that the day needs");
+
+  const proposal = crewProposal({ day, allowed, seed: 4 }, { crew, minute: 0 });
+  expect(proposal.savedMinutes).toBeGreaterThanOrEqual(-1.5);
+  for (const { person: moved } of proposal.moves)
+    expect(proposal.crew[moved]).not.toEqual(day.people[moved]!.stations);
+  const idle: Allowed = [STATIONS, ["seal"], ["gut", "pins"]];
+  expect(last(bestCrew({ day, allowed: idle, seed: 1 })).crew[1]).toEqual(["pins", "rinse"]);
 });
 
 test("one pair of hands at a slow table holds the line there, and another helps more than more cones", () => {

@@ -22,15 +22,20 @@ export interface FoundCrew {
   readonly minute: number;
 }
 
-/** Mornings by which a crew is judged, and after how many of them one that is clearly worse is dropped. */
+/** Mornings by which a crew is judged. */
 const MORNINGS = 48;
-const CHECKS: readonly number[] = [2, 6, 16];
-/** Worse by so much of the day after the first few mornings is clearly worse. */
-const CLEARLY_WORSE = 0.004;
+/** After so many mornings a crew that is worse by so much of the day is dropped; the fewer, the more luck is in it. */
+const CHECKS: readonly (readonly [mornings: number, worse: number])[] = [
+  [2, 0.03],
+  [6, 0.012],
+  [16, 0.004],
+];
 /** A change must save so many minutes to be taken: less is luck. */
 const WORTH_MINUTES = 0.2;
 /** Where no more crews than this are possible, all are tried. */
 const COUNTABLE_CREWS = 3000;
+const GLANCE_MORNINGS = 8;
+const GLANCE_CREWS = 60;
 /** From the best so far two people are shuffled so many times, and the crew bettered again. */
 const SHUFFLES = 6;
 
@@ -42,40 +47,48 @@ export const withCrew = (day: LineDay, crew: Crew): LineDay => ({
 /**
  * A good crew for a day: who stands where, and who helps out where, within what each may do.
  *
- * Starts from everybody at everything and from one cell each, then changes one person at a time, on common luck, for as
- * long as that ends the day sooner. Held to within 2 % of every crew there is on small days, by a test. Yields the
- * best so far after each round, so that its caller decides about time.
- *
- * @throws {RangeError} if somebody may do nothing that the day needs
+ * Starts from the crew that stands, from one cell each and from everybody at everything, then changes one person or two at
+ * a time, on common luck, for as long as that ends the day sooner. Held to within 2 % of every crew there is on small
+ * days, by a test. Who may do nothing that the day needs stays where they are. Yields the best so far after each round,
+ * so that its caller decides about time.
  */
 export function* bestCrew({ day, allowed, seed }: CrewSearch): Generator<FoundCrew, FoundCrew> {
-  const needed = neededStations(day);
-  const may = allowed.map((stations) => needed.filter((station) => stations.includes(station)));
-  const idle = may.findIndex((stations) => stations.length === 0);
-  if (idle !== -1) throw new RangeError(`${day.people[idle]!.name} may do nothing that the day needs`);
+  const may = mayAtNeeded(day, allowed);
   const trial = (crew: Crew): Trial => ({ crew, mornings: new Mornings(withCrew(day, crew), seed) });
   const found = ({ crew, mornings }: Trial): FoundCrew => ({ crew, minute: mornings.evenChance(MORNINGS) });
-  const starts = startsFor(day, may);
-  let best = trial(starts[0]!);
+  const standingCrew = day.people.map(({ stations }, person) => {
+    const own = stations.filter((station) => may[person]!.includes(station));
+    return own.length > 0 ? own : may[person]!;
+  });
+  const starts = [standingCrew, ...startsFor(day, may)];
+  let best = trial(standingCrew);
   const orders = may.map(everyOrder);
   if (orders.reduce((product, { length }) => product * length, 1) <= COUNTABLE_CREWS) {
-    for (const crew of everyCrew(orders)) {
-      const tried = trial(crew);
-      if (isBetter(tried.mornings, best.mornings)) best = tried;
-    }
-    return found(best);
+    const byGlance = (one: Trial, other: Trial) =>
+      meanFinish(one.mornings, GLANCE_MORNINGS) - meanFinish(other.mornings, GLANCE_MORNINGS);
+    const promising = everyCrew(orders).map(trial).toSorted(byGlance).slice(0, GLANCE_CREWS);
+    const isSooner = (one: Trial, other: Trial) => meanFinish(one.mornings) < meanFinish(other.mornings);
+    return found(promising.reduce((least, one) => (isSooner(one, least) ? one : least), best));
   }
   for (let round = 0; round < starts.length + SHUFFLES; round += 1) {
     let standing = trial(starts[round] ?? shuffled(best.crew, may, mixed(seed + round)));
     for (;;) {
+      if (isBetter(standing.mornings, best.mornings)) best = standing;
       yield found(best);
       const better = betterCrew(standing, may, trial) ?? betterDivided(standing, trial);
       if (!better) break;
       standing = better;
     }
-    if (isBetter(standing.mornings, best.mornings)) best = standing;
   }
   return found(best);
+}
+
+function mayAtNeeded(day: LineDay, allowed: Allowed): Allowed {
+  const needed = neededStations(day);
+  return allowed.map((stations, person) => {
+    const may = needed.filter((station) => stations.includes(station));
+    return may.length > 0 ? may : day.people[person]!.stations;
+  });
 }
 
 /** Two people somewhere else, drawn by a number. */
@@ -143,6 +156,7 @@ const changedCrew = (crew: Crew, person: number, changed: readonly Station[]): C
   crew.map((stations, index) => (index === person ? changed : stations));
 
 const meanFinish = (mornings: Mornings, count = MORNINGS) => {
+  if (mornings.finish(0) === Infinity) return Infinity;
   let sum = 0;
   for (let morning = 0; morning < count; morning += 1) sum += mornings.finish(morning);
   return sum / count;
@@ -150,8 +164,9 @@ const meanFinish = (mornings: Mornings, count = MORNINGS) => {
 
 /** Whether mornings end sooner than others on the same luck. Most are not, and most of those show it at once. */
 function isBetter(mornings: Mornings, standing: Mornings): boolean {
-  for (const check of CHECKS)
-    if (meanFinish(mornings, check) > meanFinish(standing, check) * (1 + CLEARLY_WORSE)) return false;
+  if (mornings === standing) return false;
+  for (const [check, worse] of CHECKS)
+    if (meanFinish(mornings, check) > meanFinish(standing, check) * (1 + worse)) return false;
   return meanFinish(mornings) < meanFinish(standing) - WORTH_MINUTES;
 }
 
@@ -218,22 +233,68 @@ export interface CrewProposal {
   readonly savedMinutes: number;
   /** The people who would stand elsewhere, and what each would save if they alone moved; most first. */
   readonly moves: readonly { readonly person: number; readonly savedMinutes: number }[];
+  /** The one move that saves most by itself; undefined where none is worth it. */
+  readonly single:
+    | { readonly person: number; readonly stations: readonly Station[]; readonly savedMinutes: number }
+    | undefined;
 }
 
-/** What a found crew saves against the one that stands, as a whole and person by person, on common luck. */
-export function crewProposal(day: LineDay, { crew }: FoundCrew, seed: number): CrewProposal {
-  const now = new Mornings(day, seed).evenChance(MORNINGS);
-  const standing = day.people.map(({ stations }) => stations);
-  const saved = (changed: Crew) => {
-    const then = new Mornings(withCrew(day, changed), seed).evenChance(MORNINGS);
+/** A change that costs no more than this is not worth asking somebody to learn another station. */
+const NEAR_MINUTES = 1;
+
+/**
+ * What a found crew saves against the one that stands, as a whole and person by person, on common luck. People who can
+ * stay where they are for no more than a minute do, and nobody helps where it makes no difference.
+ */
+export function crewProposal({ day, allowed, seed }: CrewSearch, found: FoundCrew): CrewProposal {
+  const trial = (crew: Crew): Trial => ({ crew, mornings: new Mornings(withCrew(day, crew), seed) });
+  const standing = trial(day.people.map(({ stations }) => stations));
+  const now = standing.mornings.evenChance(MORNINGS);
+  const saved = ({ mornings }: Trial) => {
+    const then = mornings.evenChance(MORNINGS);
     return then === now ? 0 : now - then;
   };
-  const moves = crew
+  const crew = nearest(trial(found.crew), standing.crew, trial);
+  const moves = crew.crew
     .flatMap((stations, person) =>
-      stations.join() === standing[person]!.join()
+      stations.join() === standing.crew[person]!.join()
         ? []
-        : [{ person, savedMinutes: saved(changedCrew(standing, person, stations)) }],
+        : [{ person, savedMinutes: saved(trial(changedCrew(standing.crew, person, stations))) }],
     )
     .toSorted((one, other) => other.savedMinutes - one.savedMinutes);
-  return { crew, savedMinutes: saved(crew), moves };
+  return { crew: crew.crew, savedMinutes: saved(crew), moves, single: singleMove() };
+
+  function singleMove(): CrewProposal["single"] {
+    const may = mayAtNeeded(day, allowed);
+    let best = standing;
+    let person = -1;
+    for (const [index, stations] of standing.crew.entries())
+      for (const changed of changesOf(stations, may[index]!)) {
+        const tried = trial(changedCrew(standing.crew, index, changed));
+        if (!isBetter(tried.mornings, best.mornings)) continue;
+        best = tried;
+        person = index;
+      }
+    return person === -1 ? undefined : { person, stations: best.crew[person]!, savedMinutes: saved(best) };
+  }
+}
+
+/** The same crew with as few changes against another as can be had for next to nothing. */
+function nearest(found: Trial, standing: Crew, trial: (crew: Crew) => Trial): Trial {
+  const mostMinutes = meanFinish(found.mornings) + NEAR_MINUTES;
+  let best = found;
+  const take = (crew: Crew) => {
+    const tried = trial(crew);
+    if (meanFinish(tried.mornings) <= mostMinutes) best = tried;
+  };
+  for (const person of standing.keys()) {
+    if (best.crew[person]!.join() === standing[person]!.join()) continue;
+    take(changedCrew(best.crew, person, standing[person]!));
+    for (const station of best.crew[person]!) {
+      const fewer = best.crew[person]!.filter((other) => other !== station);
+      if (fewer.length > 0 && !standing[person]!.includes(station))
+        take(changedCrew(best.crew, person, fewer));
+    }
+  }
+  return best;
 }

@@ -25,6 +25,7 @@ export function BestCrewSheet({ crew, search, standingKey, onSearch, onCrew }: B
     crew.map((member, seat) =>
       people.includes(seat) ? { ...member, stations: found!.crew[seat]! } : member,
     );
+  const single = found?.single;
   const isBetter = found !== undefined && found.savedMinutes >= 1 && found.moves.length > 0;
   return (
     <Sheet heading="Best crew for this day">
@@ -84,9 +85,27 @@ export function BestCrewSheet({ crew, search, standingKey, onSearch, onCrew }: B
               ))}
             </tbody>
           </table>
-          <Button type="button" onClick={() => onCrew(seatsWith(found.moves.map(({ person }) => person)))}>
-            Take all of it
-          </Button>
+          <div className="flex flex-wrap items-center gap-3">
+            <Button type="button" onClick={() => onCrew(seatsWith(found.moves.map(({ person }) => person)))}>
+              Take all of it
+            </Button>
+            {single && (
+              <Button
+                type="button"
+                kind="plain"
+                onClick={() =>
+                  onCrew(
+                    crew.map((member, seat) =>
+                      seat === single.person ? { ...member, stations: single.stations } : member,
+                    ),
+                  )
+                }
+              >
+                One move only: {crew[single.person]!.name} at {inWords(single.stations)}, −
+                {show.minutes(single.savedMinutes)}
+              </Button>
+            )}
+          </div>
         </>
       )}
     </Sheet>

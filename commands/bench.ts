@@ -1,5 +1,6 @@
 import { median } from "d3-array";
 import { benchBatchPage } from "#commands/bench/bench-batch-page.ts";
+import { benchLine } from "#commands/bench/bench-line.ts";
 import { benchSeason } from "#commands/bench/bench-season.ts";
 import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
 import { fillYears } from "#demo/many-years.ts";
@@ -47,3 +48,4 @@ function filled(years: number): FarmFile {
 console.log("");
 await benchBatchPage(birdsAYear);
 await benchSeason();
+await benchLine();

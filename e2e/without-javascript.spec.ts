@@ -25,7 +25,7 @@ test("batch, day, run, weighing and settling work before JavaScript arrives", as
   await walk.writeDown("Live weights", { Weights: "6 4\n7 1" }, "Keep these weights");
 
   await walk.follow("Set a day");
-  await walk.fill({ Day: "2026-09-19", "First bird": "07:00", "Breaks in all": "0" });
+  await walk.fill({ Day: "2026-09-19", "First bird": "07:00", Break: "0" });
   await walk.press("Set this day");
   await expect(page.getByRole("heading", { name: "Saturday 19 September" })).toBeVisible();
   await expect(walk.figure("Pull the feed")).toContainText("Fri 22:30");

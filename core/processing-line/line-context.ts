@@ -87,6 +87,8 @@ export interface LineContext {
   readonly hasGiblets: boolean;
   readonly packsSameDay: boolean;
   readonly tankBirds: number;
+  /** Whether anything waits for a bird to have rested: packing, or its place in the tank. */
+  readonly doesRestMatter: boolean;
   readonly mostInLine: number;
   readonly scaldedRoom: number;
   readonly changeEvery: number;
@@ -189,6 +191,7 @@ export function lineContext(day: LineDay, seed: number): LineContext {
     hasGiblets: day.giblets,
     packsSameDay: day.packSameDay,
     tankBirds: kit.tankBirds,
+    doesRestMatter: day.packSameDay || kit.tankBirds < day.birds,
     mostInLine: BIRDS_IN_LINE_EACH * people.filter(({ stations }) => stations.some(isBeforeChill)).length,
     scaldedRoom: pluckers + kit.scaldAtOnce,
     changeEvery: day.waterChange?.everyBirds ?? UNLIMITED,

@@ -271,7 +271,7 @@ function intoChill(context: LineContext, bird: number): void {
   chilledAt[place] = now;
   chilledBird[place] = bird;
   counts[CHILLED] = place + 1;
-  if (counts[RESTED] === place) {
+  if (context.doesRestMatter && counts[RESTED] === place) {
     clock[DUE_AT] = now + context.restMinutes;
     announce(context, REST);
   }

@@ -24,8 +24,11 @@ const SHARED = {
   ...USUAL_DAY,
 } as const;
 
+type NamedCrew = readonly (readonly [name: string, stations: readonly Station[]])[];
+
 interface RunDay {
-  readonly choices: DayChoiceRow;
+  readonly choices: Omit<DayChoiceRow, "crew">;
+  readonly crew: NamedCrew;
   /** From the first tap of the day to its last, minutes; set-up and clean-up come on top. */
   readonly lineMinutes: number;
   readonly plannedLineMinutes: number;
@@ -47,7 +50,14 @@ const JUNE: readonly RunDay[] = [
       peopleCount: 4,
       tablePlaceCount: 2,
       breakMinutes: 45,
+      breakAtMinute: 9 * 60,
     },
+    crew: [
+      ["Tobias", ["cones", "scald", "pluck"]],
+      ["Maren", ["gut", "rinse", "giblets"]],
+      ["Juno", ["gut", "pins", "giblets"]],
+      ["Oskar", ["pins", "rinse"]],
+    ],
     lineMinutes: 250,
     plannedLineMinutes: 150,
     pause: [125, 30],
@@ -73,8 +83,16 @@ const JUNE: readonly RunDay[] = [
       cutUpCount: 8,
       peopleCount: 5,
       tablePlaceCount: 3,
-      breakMinutes: 30,
+      breakMinutes: 15,
+      breakAtMinute: 8 * 60 + 20,
     },
+    crew: [
+      ["Tobias", ["cones", "scald", "pluck"]],
+      ["Maren", ["gut"]],
+      ["Ines", ["gut", "rinse", "giblets"]],
+      ["Juno", ["pins", "gut", "giblets"]],
+      ["Oskar", ["pins", "rinse"]],
+    ],
     lineMinutes: 160,
     plannedLineMinutes: 125,
     pause: [80, 15],
@@ -119,7 +137,7 @@ export function makeDemoDays(file: FarmFile, entry: MakeEntry): void {
 function runAndSettle(file: FarmFile, entry: MakeEntry, batch: Batch, run: RunDay): void {
   const { processedOn, startAt } = run.choices;
   const set = entry(addDays(processedOn, -7));
-  must(file.addDay(set, batch.id, DEMO_ZONE, run.choices));
+  must(file.addDay(set, batch.id, DEMO_ZONE, { ...run.choices, crew: crewOf(file, run.crew) }));
   const dayId = file.dayOfEntry(set.entryId)!;
   tapTheDay(file, entry, dayId, run, keptPlan(file, batch, run));
   weighTheBirds(file, entry, batch, dayId, run);
@@ -261,10 +279,7 @@ function someLeave(file: FarmFile, entry: MakeEntry, dayId: number, startAt: num
 }
 
 /** People of the farm by name, and where they stand. */
-function crewOf(
-  file: FarmFile,
-  crew: readonly [name: string, stations: readonly Station[]][],
-): CrewSeatRow[] {
+function crewOf(file: FarmFile, crew: NamedCrew): CrewSeatRow[] {
   const people = file.people.people();
   return crew.map(([name, stations]) => ({
     personId: people.find((person) => person.name === name)!.id,

@@ -51,9 +51,9 @@ test("a plan answers while it is typed, says what is wrong with it, and keeps no
   await page.goto(`${farm.url}/days/3/plan`);
   await expect(page.getByText("The breaker is too small for the element.")).toBeVisible();
   await expect(page.getByText("about, from 2,000 mornings tried")).toBeVisible();
-  const withFive = await walk.figure("Last bird in the chill").innerText();
+  const withFive = await walk.figure("Last bird in the chill").textContent();
   await walk.fill({ People: "2" });
-  await expect(walk.figure("Last bird in the chill")).not.toHaveText(withFive);
+  await expect(walk.figure("Last bird in the chill")).not.toHaveText(withFive!);
   await expect(page.getByText(/outside the withdrawal window/)).toBeVisible();
   await walk.fill({ People: "two" });
   await expect(

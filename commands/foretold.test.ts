@@ -1,0 +1,45 @@
+import { expect, test } from "vitest";
+import { farmMeans, placeOf } from "#app/server/farm-means.server.ts";
+import { choicesOf } from "#app/ui/day-choices.ts";
+import { planForDate } from "#core/day/plan-for-date.ts";
+import { runProgress } from "#core/day/run-progress.ts";
+import { openFarmFile } from "#db/farm-file.server.ts";
+import { makeDemoFarm } from "#demo/make-demo-farm.ts";
+
+const file = openFarmFile(":memory:");
+makeDemoFarm(file);
+const farm = file.farm()!;
+const helpers = file.people.people().map((person) => ({
+  ...person,
+  usesKnives: person.usesKnives === 1,
+  scalds: person.scalds === 1,
+  lifts: person.lifts === 1,
+  bornYear: person.bornYear ?? undefined,
+  fromMinute: person.fromMinute ?? undefined,
+  toMinute: person.toMinute ?? undefined,
+}));
+
+test.each(["2026-06-20", "2026-06-27"])(
+  "the demo's day of %s ended inside the eight in ten that would have been foretold without any history",
+  (processedOn) => {
+    const day = file.days().find((one) => one.processedOn === processedOn)!;
+    const batch = file.batch(day.batchId)!;
+    const { line } = planForDate(
+      {
+        standingBirds: day.birdCount,
+        flock: { kind: batch.kind, maleShare: 0.5, hatchedOn: batch.hatchedOn, weighings: [] },
+        means: farmMeans(farm),
+        helpers,
+        place: placeOf(farm),
+        timeZone: farm.timeZone,
+      },
+      processedOn,
+      choicesOf(day),
+    ).plan;
+    const { lastBirdAt } = runProgress(file.run.events(day.id), day.birdCount, day.startAt);
+    expect(lastBirdAt).toBeGreaterThan(line.oneInTenAt.value);
+    expect(lastBirdAt).toBeLessThan(line.nineInTenAt.value);
+    // A range that nothing could fall outside of would be no answer: it is less than half the line's length.
+    expect(line.nineInTenAt.value - line.oneInTenAt.value).toBeLessThan(0.5 * line.lineMinutes * 60_000);
+  },
+);

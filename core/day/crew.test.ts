@@ -1,7 +1,8 @@
 import { expect, test } from "vitest";
-import { type CrewSeat, crewOf, type Helper, mayWorkAt } from "#core/day/crew.ts";
+import { type CrewSeat, crewOf, type Helper, mayWorkAt, stationsToJoin } from "#core/day/crew.ts";
 import { helpAt, leaveStation, moveSeat, standFirst } from "#core/day/crew-moves.ts";
 import { neededStations } from "#core/processing-line/line-day.ts";
+import { NO_RULES } from "#core/safety/person-rules.ts";
 
 const OSKAR: Helper = {
   id: 5,
@@ -47,6 +48,14 @@ test("a crew of any size without names has somebody at every station", () => {
     );
     expect(needed.filter((station) => !manned.has(station))).toEqual([]);
   }
+});
+
+test("who joins goes where nobody is yet", () => {
+  const needed = neededStations({ giblets: false, packSameDay: false, cutUp: 0, birds: 10 });
+  const seats: CrewSeat[] = [{ personId: undefined, name: "Maren", stations: ["pins", "gut", "rinse"] }];
+  expect(stationsToJoin(seats, needed, NO_RULES)).toEqual(["cones", "scald", "pluck"]);
+  expect(stationsToJoin(seats, needed, { ...NO_RULES, scalds: false })).toEqual(["cones", "pluck"]);
+  expect(stationsToJoin(seats, needed, { ...NO_RULES, age: 12 })).toEqual(["pins", "rinse", "pack", "seal"]);
 });
 
 test("moving, helping and leaving change one seat and never leave it empty", () => {

@@ -52,6 +52,18 @@ export function usualStations(seat: number, people: number, rules: PersonRules =
   return own.some(isBeforeChill) ? own : may;
 }
 
+/** Where somebody goes who joins a crew: where nobody is yet and they may be; else where people usually go. */
+export function stationsToJoin(
+  crew: readonly CrewSeat[],
+  needed: readonly Station[],
+  rules: PersonRules,
+): Station[] {
+  const manned = new Set(crew.flatMap(({ stations }) => stations));
+  const may = mayWorkAt(rules);
+  const unmanned = needed.filter((station) => !manned.has(station) && may.includes(station));
+  return unmanned.length > 0 ? unmanned : usualStations(crew.length, crew.length + 1, rules);
+}
+
 /**
  * A day's crew of so many: those who have a seat, and helpers without a name for the rest. Nobody stands where a rule
  * keeps them from; who is left without a station goes where people usually go.

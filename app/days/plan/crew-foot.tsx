@@ -1,16 +1,18 @@
 import type { Grip } from "#app/days/plan/grip.ts";
 import { plural } from "#app/ui/show.ts";
 import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/ui/words.ts";
-import { type CrewMember, type CrewSeat, type Helper, rulesOf, usualStations } from "#core/day/crew.ts";
+import { type CrewMember, type CrewSeat, type Helper, rulesOf, stationsToJoin } from "#core/day/crew.ts";
 import { helpAt, leaveStation, standFirst } from "#core/day/crew-moves.ts";
 import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
-import { ruleAgainst } from "#core/safety/person-rules.ts";
+import { NO_RULES, ruleAgainst } from "#core/safety/person-rules.ts";
 
 interface CrewFootProps {
   crew: readonly CrewMember[];
   helpers: readonly Helper[];
   stations: readonly Station[];
+  /** Of the day, by which somebody is young. */
+  year: number;
   grip: Grip | undefined;
   onGrip: (grip: Grip | undefined) => void;
   onCrew: (seats: readonly CrewSeat[]) => void;
@@ -109,17 +111,17 @@ function Picked({
   );
 }
 
-function Others({ crew, helpers, onCrew }: CrewFootProps) {
+function Others({ crew, helpers, stations, year, onCrew }: CrewFootProps) {
   const others = helpers.filter(({ id }) => !crew.some(({ personId }) => personId === id));
   const add = (helper: Helper | undefined) => {
     const seat = crew.length;
-    const rules = helper && rulesOf(helper, new Date().getFullYear());
+    const rules = helper ? rulesOf(helper, year) : NO_RULES;
     onCrew([
       ...crew,
       {
         personId: helper?.id,
         name: helper?.name ?? `Helper ${seat + 1}`,
-        stations: usualStations(seat, seat + 1, rules),
+        stations: stationsToJoin(crew, stations, rules),
       },
     ]);
   };

@@ -22,6 +22,7 @@ interface LineSheetProps {
   choices: DayChoices;
   means: FarmMeans;
   dipSeconds: number;
+  year: number;
   /** Undefined while it is not known, or where none holds it. */
   bottleneck: Station | undefined;
   onCrew: (seats: readonly CrewSeat[]) => void;

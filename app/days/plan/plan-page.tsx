@@ -85,6 +85,7 @@ export function PlanPage({
             helpers={basis.helpers}
             choices={choices}
             means={basis.means}
+            year={Number(shown.processedOn.slice(0, 4))}
             dipSeconds={planned.plan.scald.seconds.value}
             bottleneck={refined ? refined.bottleneck : busiestStation(line.answer)}
             onCrew={setSeats}

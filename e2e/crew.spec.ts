@@ -1,0 +1,108 @@
+import { devices } from "@playwright/test";
+import { expect, test } from "./farm-server.ts";
+import { FarmWalk } from "./farm-walk.ts";
+
+test.use({ isDemo: true });
+
+const refined = "about, from 2,000 mornings tried";
+
+test("people are moved by keys alone, the answer moves with them, and what was moved is kept", async ({
+  page,
+  farm,
+}) => {
+  const walk = new FarmWalk(page, farm.url);
+  await page.goto(`${farm.url}/days/3/plan`);
+  await expect(page.getByText(refined)).toBeVisible();
+  const before = await walk.figure("Last bird in the chill").textContent();
+  await page.getByRole("button", { name: "Juno at Pin, feet, head" }).focus();
+  await page.keyboard.press("ArrowLeft");
+  const moved = page.getByRole("button", { name: "Juno at Pluck" });
+  await expect(moved).toBeVisible();
+  await expect(walk.figure("Last bird in the chill")).not.toHaveText(before!);
+
+  // Oskar uses no knives, does not scald and is too young for the plucker: the arrow takes him past all of them.
+  await page.getByRole("button", { name: "Oskar at Pin, feet, head" }).focus();
+  await page.keyboard.press("ArrowLeft");
+  await expect(page.getByRole("button", { name: "Oskar at Pin, feet, head" })).toBeVisible();
+  await page.keyboard.press("Enter");
+  await expect(
+    page.getByRole("listitem").filter({ hasText: "Gut table" }).getByText("too young"),
+  ).toBeVisible();
+  await page.getByRole("checkbox", { name: "Rinse, look" }).focus();
+  await page.keyboard.press("Space");
+  await expect(page.getByText("Oskar stands at pin, feet, head.")).toBeVisible();
+
+  await page.getByRole("button", { name: "Save these choices" }).focus();
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("button", { name: "Juno at Pluck" })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole("button", { name: "Juno at Pluck" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Oskar helps at Rinse, look" })).toHaveCount(0);
+});
+
+test("nobody at a station is said where it is, with the way out, and the rest still answers", async ({
+  page,
+  farm,
+}) => {
+  const walk = new FarmWalk(page, farm.url);
+  await page.goto(`${farm.url}/days/3/plan`);
+  await page.getByRole("button", { name: "Tobias at Cones" }).click();
+  await page.getByRole("button", { name: "Tobias does not come" }).click();
+  for (const station of ["cones", "scald", "pluck"])
+    await expect(page.getByText(`Nobody is at ${station}.`)).toBeVisible();
+  await expect(walk.figure("Last bird in the chill")).toContainText("Sat");
+  await expect(page.getByLabel("People")).toHaveValue("4");
+  await page.getByRole("button", { name: "Tobias", exact: true }).click();
+  await expect(page.getByText("Nobody is at gut table.")).toHaveCount(0);
+  await expect(page.getByText("Nobody is at scald.")).toHaveCount(0);
+});
+
+test("a better crew is found within everybody's rules, and taken", async ({ page, farm }) => {
+  const walk = new FarmWalk(page, farm.url);
+  await page.goto(`${farm.url}/days/3/plan`);
+  await expect(page.getByText(refined)).toBeVisible();
+  const before = await walk.figure("Last bird in the chill").textContent();
+  await walk.press("Look for a better crew");
+  await expect(page.getByText(/sooner at an even chance/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole("row", { name: /Oskar/ }).getByText(/gut|scald|cones/)).toHaveCount(0);
+  await walk.press("Take all of it");
+  await expect(page.getByText(refined)).toBeVisible();
+  await expect(walk.figure("Last bird in the chill")).not.toHaveText(before!);
+  await walk.press("Save these choices");
+  await expect(page.getByText("What would help most")).toBeVisible();
+});
+
+test.describe("by touch", () => {
+  const { defaultBrowserType: _, ...phone } = devices["Pixel 7"];
+  test.use(phone);
+
+  test("a name is tapped, then a station, on a phone", async ({ page, farm }) => {
+    await page.goto(`${farm.url}/days/3/plan`);
+    await page.getByRole("button", { name: "Ines at Gut table" }).tap();
+    const pins = page
+      .getByRole("listitem")
+      .filter({ has: page.getByRole("heading", { name: "Pin, feet, head" }) });
+    await pins.getByRole("button", { name: "Ines to here" }).tap();
+    await expect(page.getByText("Ines is at pin, feet, head now.")).toBeVisible();
+    await expect(page.getByRole("button", { name: "Ines at Pin, feet, head" })).toBeVisible();
+    await page.getByRole("button", { name: "Done with Ines" }).tap();
+    await page.getByRole("button", { name: "Pell", exact: true }).tap();
+    await expect(page.getByText(/Pell comes after the last bird/)).toBeVisible();
+    await page.getByRole("button", { name: "Save these choices" }).tap();
+    await page.reload();
+    await expect(page.getByRole("button", { name: "Ines at Pin, feet, head" })).toBeVisible();
+  });
+});
+
+test("a name is dragged to another station with the mouse", async ({ page, farm }) => {
+  await page.goto(`${farm.url}/days/3/plan`);
+  await expect(page.getByText(refined)).toBeVisible();
+  const name = (await page.getByRole("button", { name: "Juno at Pin, feet, head" }).boundingBox())!;
+  const to = (await page.getByRole("button", { name: "Maren at Gut table" }).boundingBox())!;
+  await page.mouse.move(name.x + 10, name.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(name.x + 40, name.y + 14, { steps: 4 });
+  await page.mouse.move(to.x + 20, to.y + 10, { steps: 8 });
+  await page.mouse.up();
+  await expect(page.getByRole("button", { name: "Juno at Gut table" })).toBeVisible();
+});

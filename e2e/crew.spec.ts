@@ -34,7 +34,7 @@ test("people are moved by keys alone, the answer moves with them, and what was m
 
   await page.getByRole("button", { name: "Save these choices" }).focus();
   await page.keyboard.press("Enter");
-  await expect(page.getByRole("button", { name: "Juno at Pluck" })).toBeVisible();
+  await expect(page.getByText("Saved. The plan stands as it is shown.")).toBeVisible();
   await page.reload();
   await expect(page.getByRole("button", { name: "Juno at Pluck" })).toBeVisible();
   await expect(page.getByRole("button", { name: "Oskar helps at Rinse, look" })).toHaveCount(0);
@@ -69,7 +69,7 @@ test("a better crew is found within everybody's rules, and taken", async ({ page
   await expect(page.getByText(refined)).toBeVisible();
   await expect(walk.figure("Last bird in the chill")).not.toHaveText(before!);
   await walk.press("Save these choices");
-  await expect(page.getByText("What would help most")).toBeVisible();
+  await expect(page.getByText("Saved. The plan stands as it is shown.")).toBeVisible();
 });
 
 test.describe("by touch", () => {
@@ -89,6 +89,7 @@ test.describe("by touch", () => {
     await page.getByRole("button", { name: "Pell", exact: true }).tap();
     await expect(page.getByText(/Pell comes after the last bird/)).toBeVisible();
     await page.getByRole("button", { name: "Save these choices" }).tap();
+    await expect(page.getByText("Saved. The plan stands as it is shown.")).toBeVisible();
     await page.reload();
     await expect(page.getByRole("button", { name: "Ines at Pin, feet, head" })).toBeVisible();
   });

@@ -12,8 +12,9 @@ import type { Route } from "./+types/plan.ts";
 
 export const meta = () => [{ title: "Plan · Pale Morning" }];
 
-export function loader({ params }: Route.LoaderArgs) {
+export function loader({ params, request }: Route.LoaderArgs) {
   const { farm, day, batch } = requireDay(params.dayId);
+  const saved = Number(new URL(request.url).searchParams.get("saved"));
   const setting = {
     timeZone: day.timeZone,
     hatchedOn: batch.hatchedOn,
@@ -21,6 +22,7 @@ export function loader({ params }: Route.LoaderArgs) {
   };
   return {
     day,
+    wasSaved: saved === day.revision,
     batchName: batch.name,
     setting,
     basis: planBasis(farm, batch),
@@ -40,7 +42,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   );
   if (!sent.ok) return sent.refusal;
   const outcome = farmFile().changeDay(day.id, seen, day.timeZone, sent.value);
-  if (outcome === "saved") return redirect(`/days/${day.id}/plan`, 303);
+  if (outcome === "saved") return redirect(`/days/${day.id}/plan?saved=${seen + 1}`, 303);
   const faults = {
     "changed-meanwhile": {
       "": "This plan was changed meanwhile, in another window or by somebody else. What you typed is still here; save it again if it should stand",
@@ -52,7 +54,7 @@ export async function action({ request, params }: Route.ActionArgs) {
 }
 
 export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
-  const { day, batchName, basis, setting, entryId, kept, progress } = loaderData;
+  const { day, wasSaved, batchName, basis, setting, entryId, kept, progress } = loaderData;
   const show = useShow();
   const isOver = setting.freeCount < day.birdCount;
   return (
@@ -78,6 +80,7 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
         </ButtonLink>
       }
     >
+      {wasSaved && <p role="status">Saved. The plan stands as it is shown.</p>}
       {isOver && (
         <Notice tone="stop">
           {day.birdCount} are planned and only {setting.freeCount} are left. Take fewer.

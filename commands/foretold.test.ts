@@ -30,6 +30,7 @@ test.each(["2026-06-20", "2026-06-27"])(
         flock: { kind: batch.kind, maleShare: 0.5, hatchedOn: batch.hatchedOn, weighings: [] },
         means: farmMeans(farm),
         helpers,
+        pens: [],
         place: placeOf(farm),
         timeZone: farm.timeZone,
       },

@@ -81,6 +81,9 @@ export function planBasis(farm: Farm, batch: Batch, dayId = 0): PlanBasis {
     standingBirds: farmFile().freeForDay(batch.id, dayId),
     flock: flockOf(farm, batch, farmFile().story(batch.id)),
     means: farmMeans(farm),
+    pens: farmFile()
+      .pens(batch.id)
+      .map(({ pen, birdCount }) => ({ name: pen, birds: birdCount })),
     helpers: farmFile().people.people().map(helperOf),
     place: placeOf(farm),
     timeZone: farm.timeZone,

@@ -55,6 +55,7 @@ function plan(day: string, time: string, change: Partial<DayChoices> = {}, means
   const basis = {
     standingBirds: 58,
     helpers: [],
+    pens: [],
     flock: { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-25", weighings: [] },
     means: { ...MEANS, ...means },
     place: { latitude: 43.9, longitude: -71.6 },
@@ -178,6 +179,7 @@ test("somebody who goes home before the birds are done leaves the day said to be
   const basis = {
     standingBirds: 20,
     helpers: [pell],
+    pens: [],
     flock: { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-25", weighings: [] },
     means: MEANS,
     place: { latitude: 43.9, longitude: -71.6 },
@@ -193,4 +195,23 @@ test("somebody who goes home before the birds are done leaves the day said to be
   const { line } = dayPlan(input);
   expect(line.setup.faults).toEqual([{ what: "gone too early" }]);
   expect(line.answer.chilledBirds).toBe(20);
+});
+
+test("the four schools are compared on the same mornings, and a second visit to the pens never leaves more outside", () => {
+  const { schools, visits, pens, catching } = plan("2026-09-19", "07:00", { birds: 58, people: 2 }).plan;
+  expect(schools.map(({ school }) => school)).toEqual(["short", "overnight", "grass_day", "grain_day"]);
+  for (const { share } of schools) expect(share.inside + share.tooShort + share.tooLong).toBe(58);
+  const [short, overnight] = schools;
+  expect(overnight!.feedOffAt).toBeLessThan(short!.feedOffAt);
+  expect(overnight!.shrinkKilograms).toBeGreaterThan(short!.shrinkKilograms);
+  expect(pens.reduce((sum, { birds }) => sum + birds, 0)).toBe(58);
+  const outside = visits.map(({ tooShort, tooLong }) => 3 * tooShort + tooLong);
+  expect(outside).toEqual(outside.toSorted((one, other) => other - one));
+  expect(outside[0]).toBeGreaterThan(0);
+  expect(catching.reduce((sum, { birds }) => sum + birds, 0)).toBe(58);
+  expect(catching.map(({ birds, crates }) => [birds, crates])).toEqual([
+    [20, 2],
+    [20, 2],
+    [18, 2],
+  ]);
 });

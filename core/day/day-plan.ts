@@ -4,6 +4,16 @@ import { type ChillPlan, chillPlan } from "#core/day/chill-plan.ts";
 import { type LinePlan, linePlan } from "#core/day/line-plan.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
 import { type ScaldPlan, scaldPlan } from "#core/day/scald-plan.ts";
+import {
+  type CatchRound,
+  catchRounds,
+  type PenOfDay,
+  partsOf,
+  type SchoolOutcome,
+  schoolsCompared,
+  type VisitOutcome,
+  visitsCompared,
+} from "#core/day/withdrawal-choices.ts";
 import { type WithdrawalPlan, withdrawalPlan } from "#core/day/withdrawal-plan.ts";
 import type { LineAnswer } from "#core/processing-line/line-tally.ts";
 import { liveKilograms } from "#core/quantity/quantity.ts";
@@ -11,6 +21,11 @@ import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 
 export interface DayPlan {
   readonly withdrawal: WithdrawalPlan;
+  readonly schools: readonly SchoolOutcome[];
+  /** The pens in the order in which they are caught, and what one, two or three walks out to them do. */
+  readonly pens: readonly PenOfDay[];
+  readonly visits: readonly VisitOutcome[];
+  readonly catching: readonly CatchRound[];
   readonly scald: ScaldPlan;
   readonly line: LinePlan;
   readonly chill: ChillPlan;
@@ -22,13 +37,24 @@ export interface DayPlan {
 export function dayPlan(plan: PlanInput, answer?: LineAnswer): DayPlan {
   const scald = scaldPlan(plan);
   const line = linePlan(plan, scald, answer);
+  const pens = pensOfDay(plan);
   return {
     scald,
     line,
+    schools: schoolsCompared(plan, line),
+    pens,
+    visits: visitsCompared(plan, line, pens),
+    catching: catchRounds(plan, line),
     withdrawal: withdrawalPlan(plan, line),
     chill: chillPlan(plan, line),
     cuts: cutWeights(plan),
   };
+}
+
+/** The farm's pens where all of the day's birds stand in them; else parts of the flock. */
+function pensOfDay({ choices, pens }: PlanInput): readonly PenOfDay[] {
+  const penned = pens.reduce((sum, { birds }) => sum + birds, 0);
+  return pens.length > 1 && penned === choices.birds ? pens : partsOf(choices.birds);
 }
 
 function cutWeights({ kind, flock, choices }: PlanInput): DayPlan["cuts"] {

@@ -16,12 +16,14 @@ export interface PlanBasis {
   readonly standingBirds: number;
   readonly means: FarmMeans;
   readonly helpers: readonly Helper[];
+  readonly pens: PlanInput["pens"];
   readonly place: Place;
   readonly timeZone: string;
 }
 
 export interface PlanForDate {
   readonly plan: DayPlan;
+  readonly choices: DayChoices;
   readonly forecast: FlockForecast;
   readonly sun: SunTimes;
 }
@@ -38,7 +40,7 @@ export function planForDate(
   answer?: LineAnswer,
 ): PlanForDate {
   const { input, forecast } = planInput(basis, day, choices);
-  return { plan: dayPlan(input, answer), forecast, sun: sunOfDay(day, basis.timeZone, basis.place) };
+  return { plan: dayPlan(input, answer), choices, forecast, sun: sunOfDay(day, basis.timeZone, basis.place) };
 }
 
 /** All that a date's plan is worked out from. */
@@ -54,6 +56,7 @@ export function planInput(basis: PlanBasis, day: LocalDay, choices: DayChoices) 
     choices,
     means: basis.means,
     crew: crewOf(choices.crew, choices.people, { helpers: basis.helpers, year: Number(day.slice(0, 4)) }),
+    pens: basis.pens,
     minuteAfterStart: (minuteOfDay) =>
       (atMinute(day, minuteOfDay, basis.timeZone) - choices.startAt) / MILLISECONDS_PER_MINUTE,
     night: nightBefore(day, basis.timeZone, basis.place),

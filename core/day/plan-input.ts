@@ -70,5 +70,7 @@ export interface PlanInput {
   readonly crew: readonly CrewMember[];
   /** Minutes after the first bird of a minute of the day by the farm's clock; less than 0 before it. */
   readonly minuteAfterStart: (minuteOfDay: number) => number;
+  /** Where the flock stands; empty where nobody said. */
+  readonly pens: readonly { readonly name: string; readonly birds: number }[];
   readonly night: { readonly duskAt: number; readonly dawnAt: number } | undefined;
 }

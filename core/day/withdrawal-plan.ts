@@ -9,11 +9,12 @@ import {
   SHRINK_BREAK_HOURS,
   WITHDRAWAL,
   type WithdrawalRule,
+  type WithdrawalSchool,
 } from "#core/withdrawal/withdrawal-constants.ts";
 
 const MILLISECONDS_PER_HOUR = 3_600_000;
 /** A bird too full costs more than one off feed too long: a burst gut against an hour's shrink. See docs/sources.md#withdrawal. */
-const TOO_FULL_WEIGHT = 3;
+export const TOO_FULL_WEIGHT = 3;
 
 export interface WithdrawalPlan {
   readonly feedOffAt: Reckoning;
@@ -29,9 +30,21 @@ export interface WithdrawalPlan {
   readonly mostBirdsInOneWindow: number;
 }
 
-/** When to pull the feed for a day's birds in one visit, and how long each will have been off it. */
-export function withdrawalPlan({ choices, means, night }: PlanInput, line: LinePlan): WithdrawalPlan {
-  const rule = WITHDRAWAL[choices.withdrawalSchool];
+/** One feed-off for all of a day's birds, by one school. */
+export interface FeedOff {
+  /** Hours from the first bird's time, less than 0. */
+  readonly feedOffHours: number;
+  /** On an ordinary morning, and on a slow one of ten. */
+  readonly share: FeedShare;
+  readonly lateShare: FeedShare;
+  readonly isInDark: boolean;
+  readonly isDuskBound: boolean;
+}
+
+/** The best single feed-off by a school over the simulated mornings; night and dusk are counted. */
+export function feedOffBy(school: WithdrawalSchool, plan: PlanInput, line: LinePlan): FeedOff {
+  const { choices, means, night } = plan;
+  const rule = WITHDRAWAL[school];
   const kills = killHours(line, "p50", choices.birds);
   const best = bestForSpread(rule, line, choices.birds);
   const hoursFromStart = (at: number) => (at - choices.startAt) / MILLISECONDS_PER_HOUR;
@@ -41,11 +54,29 @@ export function withdrawalPlan({ choices, means, night }: PlanInput, line: LineP
       : undefined;
   const isInDark = dark !== undefined && best > dark.fromHours && best < dark.toHours;
   const candidates = isInDark ? [dark.fromHours, dark.toHours + MORNING_FEED_HOURS] : [best];
-  const isDuskBound = (feedOffHours: number) => isInDark && feedOffHours === dark.fromHours;
   const [chosen] = candidates
     .map((feedOffHours) => ({ feedOffHours, share: feedShare({ rule, kills, feedOffHours, dark }) }))
     .toSorted((one, other) => score(one.share) - score(other.share));
   const { feedOffHours, share } = chosen!;
+  return {
+    feedOffHours,
+    share,
+    lateShare: feedShare({ rule, kills: killHours(line, "p90", choices.birds), feedOffHours, dark }),
+    isInDark,
+    isDuskBound: isInDark && feedOffHours === dark.fromHours,
+  };
+}
+
+/** When to pull the feed for a day's birds in one visit, and how long each will have been off it. */
+export function withdrawalPlan(plan: PlanInput, line: LinePlan): WithdrawalPlan {
+  const { choices } = plan;
+  const rule = WITHDRAWAL[choices.withdrawalSchool];
+  const kills = killHours(line, "p50", choices.birds);
+  const { feedOffHours, share, lateShare, isInDark, isDuskBound } = feedOffBy(
+    choices.withdrawalSchool,
+    plan,
+    line,
+  );
   const [least, most] = rule.windowHours;
   const inputs: Input[] = [
     input("first bird", choices.startAt, "instant", "the farm's default"),
@@ -87,8 +118,8 @@ export function withdrawalPlan({ choices, means, night }: PlanInput, line: LineP
     lastBirdHours: hoursOff(share.longestHours, "last"),
     windowHours: rule.windowHours,
     share,
-    isDuskBound: isDuskBound(feedOffHours),
-    lateShare: feedShare({ rule, kills: killHours(line, "p90", choices.birds), feedOffHours, dark }),
+    isDuskBound,
+    lateShare,
     mostBirdsInOneWindow: mostTogether(kills, rule.windowHours[1] - rule.windowHours[0]),
   };
 }
@@ -98,7 +129,7 @@ function score({ tooShort, tooLong }: FeedShare): number {
 }
 
 /** Hours after the first bird's time at which each is killed, on an ordinary, a quick or a slow morning; rising. */
-function killHours({ answer }: LinePlan, which: "p10" | "p50" | "p90", birds: number): number[] {
+export function killHours({ answer }: LinePlan, which: "p10" | "p50" | "p90", birds: number): number[] {
   const minutes = answer.kills.map((kill) => kill[which]).toSorted((one, other) => one - other);
   // A line that gets stuck on most mornings has no kills to go by; then they are taken as at once.
   return minutes.length > 0 ? minutes.map((minute) => minute / 60) : Array<number>(birds).fill(0);

@@ -97,5 +97,5 @@ export function PlanDetail({ planned: { plan, forecast } }: { planned: PlanForDa
 }
 
 function Pairs({ children }: { children: ReactNode }) {
-  return <div className="grid gap-x-8 sm:grid-cols-2">{children}</div>;
+  return <div className="grid gap-x-8 sm:grid-cols-2 lg:grid-cols-1">{children}</div>;
 }

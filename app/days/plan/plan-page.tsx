@@ -9,6 +9,7 @@ import { PlanCautions } from "#app/days/plan/plan-cautions.tsx";
 import { PlanFields } from "#app/days/plan/plan-fields.tsx";
 import { PlanRibbon } from "#app/days/plan/plan-ribbon.tsx";
 import { useLine } from "#app/days/plan/use-line.ts";
+import { WithdrawalSheet } from "#app/days/plan/withdrawal-sheet.tsx";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
@@ -94,6 +95,7 @@ export function PlanPage({
             <FinishChart line={line} startAt={shown.startAt} />
             <HelpsSheet helps={playing.line?.helps} startAt={shown.startAt} />
           </div>
+          <PlanCautions planned={planned} choices={choices} />
           <BestCrewSheet
             crew={crew}
             search={playing.crew}
@@ -101,7 +103,7 @@ export function PlanPage({
             onSearch={() => void playing.findCrew(crew.map(({ rules }) => mayWorkAt(rules)))}
             onCrew={setSeats}
           />
-          <PlanCautions planned={planned} choices={choices} />
+          <WithdrawalSheet planned={planned} startAt={shown.startAt} />
           <Sheet heading="Choices">
             <FarmForm
               schema={dayForm(setting)}
@@ -133,10 +135,10 @@ export function PlanPage({
               )}
             </FarmForm>
           </Sheet>
-          <PlanDetail planned={planned} />
         </div>
         <div className="order-first grid content-start gap-4 lg:order-none lg:col-span-2">
           <PlanAnswer planned={planned} />
+          <PlanDetail planned={planned} />
         </div>
       </div>
     </div>

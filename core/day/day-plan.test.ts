@@ -215,3 +215,19 @@ test("the four schools are compared on the same mornings, and a second visit to 
     [18, 2],
   ]);
 });
+
+test("a weak bath fails at a bird that is named, and what is enough of the ways out holds what the line asks", () => {
+  const weak = { ...MEANS.scalder, powerWatts: own(1200) };
+  const { bath, scald } = plan("2026-09-19", "07:00", { people: 6, tablePlaces: 4 }, { scalder: weak }).plan;
+  expect(bath.failsAtBird).toBeGreaterThan(2);
+  expect(bath.failsAtBird).toBeLessThanOrEqual(31);
+  expect(bath.heldBirdsPerHour).toBeLessThan(bath.askedBirdsPerHour);
+  for (const way of bath.waysOut)
+    expect(way.isEnough).toBe(way.birdsPerHour >= bath.askedBirdsPerHour - 1e-9);
+  const power = bath.waysOut.find(({ what }) => what === "more power")!.watts!;
+  const strong = { ...MEANS.scalder, powerWatts: own(power * 1.3) };
+  const mended = plan("2026-09-19", "07:00", { people: 6, tablePlaces: 4 }, { scalder: strong }).plan.bath;
+  expect(mended.failsAtBird).toBeUndefined();
+  expect(mended.waysOut).toEqual([]);
+  expect(scald.bath.value).toBe(60);
+});

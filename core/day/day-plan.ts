@@ -1,5 +1,6 @@
 import { dressedWeight, expectedCuts } from "#core/carcass-yield/expected-cuts.ts";
 import { CUT_SHARES, DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
+import { type BathOnDay, bathOnDay, type DipPoint, dipCurve } from "#core/day/bath-on-day.ts";
 import { type ChillPlan, chillPlan } from "#core/day/chill-plan.ts";
 import { type LinePlan, linePlan } from "#core/day/line-plan.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
@@ -27,6 +28,8 @@ export interface DayPlan {
   readonly visits: readonly VisitOutcome[];
   readonly catching: readonly CatchRound[];
   readonly scald: ScaldPlan;
+  readonly bath: BathOnDay;
+  readonly dips: readonly DipPoint[];
   readonly line: LinePlan;
   readonly chill: ChillPlan;
   /** What the birds to be cut up should come to, cut by cut; empty if none is. */
@@ -40,6 +43,8 @@ export function dayPlan(plan: PlanInput, answer?: LineAnswer): DayPlan {
   const pens = pensOfDay(plan);
   return {
     scald,
+    bath: bathOnDay(plan, scald, line),
+    dips: dipCurve(plan, scald),
     line,
     schools: schoolsCompared(plan, line),
     pens,

@@ -1,4 +1,5 @@
 import type { PlanInput } from "#core/day/plan-input.ts";
+import type { BirdKind } from "#core/growth/bird-kind.ts";
 import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 import { inputSetting } from "#core/reckoning/setting.ts";
 import { circuitLoad } from "#core/safety/circuit.ts";
@@ -9,10 +10,11 @@ import {
   DOSE_RATIOS,
   SCALD_DOSE,
   SCHOOL_BATH,
+  type ScaldSchool,
   SKIN_CEILING,
   TARGET_SECONDS,
 } from "#core/scald/scald-constants.ts";
-import { scaldTime } from "#core/scald/scald-time.ts";
+import { type ScaldTime, scaldTime } from "#core/scald/scald-time.ts";
 
 const MILLISECONDS_PER_SECOND = 1000;
 
@@ -38,15 +40,7 @@ export type BurnerPlan =
 export function scaldPlan({ kind, flock, choices, means }: PlanInput): ScaldPlan {
   const { scaldSchool } = choices;
   const bathCelsius = SCHOOL_BATH[scaldSchool].set;
-  const ratios = DOSE_RATIOS[scaldSchool];
-  const dip = scaldTime({
-    bathCelsius,
-    targetSeconds: TARGET_SECONDS[kind][scaldSchool],
-    underRatio: ratios.under,
-    overRatio: ratios.over,
-    skinCeilingCelsius: SKIN_CEILING[kind],
-    scale: SCALD_DOSE,
-  });
+  const dip = dipAt(bathCelsius, kind, scaldSchool);
   const bath = reckoning({
     value: bathCelsius,
     unit: "°C",
@@ -75,6 +69,19 @@ export function scaldPlan({ kind, flock, choices, means }: PlanInput): ScaldPlan
     burner: burnerPlan(bathCelsius, choices.startAt, means),
     circuit: circuitPlan(means),
   };
+}
+
+/** How long birds of a kind need in a bath, by a school's dose. */
+export function dipAt(bathCelsius: number, kind: BirdKind, school: ScaldSchool): ScaldTime {
+  const ratios = DOSE_RATIOS[school];
+  return scaldTime({
+    bathCelsius,
+    targetSeconds: TARGET_SECONDS[kind][school],
+    underRatio: ratios.under,
+    overRatio: ratios.over,
+    skinCeilingCelsius: SKIN_CEILING[kind],
+    scale: SCALD_DOSE,
+  });
 }
 
 type Means = PlanInput["means"];

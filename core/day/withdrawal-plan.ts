@@ -1,5 +1,6 @@
 import type { LinePlan } from "#core/day/line-plan.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
+import { mostWithin } from "#core/quantity/most-within.ts";
 import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 import { type FeedShare, feedShare } from "#core/withdrawal/feed-share.ts";
 import { penVisits } from "#core/withdrawal/pen-visits.ts";
@@ -120,7 +121,7 @@ export function withdrawalPlan(plan: PlanInput, line: LinePlan): WithdrawalPlan 
     share,
     isDuskBound,
     lateShare,
-    mostBirdsInOneWindow: mostTogether(kills, rule.windowHours[1] - rule.windowHours[0]),
+    mostBirdsInOneWindow: mostWithin(kills, rule.windowHours[1] - rule.windowHours[0]),
   };
 }
 
@@ -152,15 +153,4 @@ function bestForSpread(rule: WithdrawalRule, line: LinePlan, birds: number): num
   const feedOff = feedOffHoursByPen[0]!;
   const slack = feedOff + rule.windowHours[1] - kills.at(-1)!;
   return feedOff - Math.min(FEED_OFF_BUFFER_HOURS, Math.max(0, slack));
-}
-
-/** The most kills that lie within so many hours of each other. */
-function mostTogether(kills: readonly number[], hours: number): number {
-  let first = 0;
-  let most = 0;
-  for (const [last, kill] of kills.entries()) {
-    while (kill - kills[first]! > hours + 1e-9) first += 1;
-    most = Math.max(most, last - first + 1);
-  }
-  return most;
 }

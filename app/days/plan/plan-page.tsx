@@ -8,6 +8,7 @@ import { PlanAnswer, PlanDetail } from "#app/days/plan/plan-answer.tsx";
 import { PlanCautions } from "#app/days/plan/plan-cautions.tsx";
 import { PlanFields } from "#app/days/plan/plan-fields.tsx";
 import { PlanRibbon } from "#app/days/plan/plan-ribbon.tsx";
+import { ScaldSheet } from "#app/days/plan/scald-sheet.tsx";
 import { useLine } from "#app/days/plan/use-line.ts";
 import { WithdrawalSheet } from "#app/days/plan/withdrawal-sheet.tsx";
 import { choicesOf } from "#app/ui/day-choices.ts";
@@ -103,6 +104,7 @@ export function PlanPage({
             onSearch={() => void playing.findCrew(crew.map(({ rules }) => mayWorkAt(rules)))}
             onCrew={setSeats}
           />
+          <ScaldSheet planned={planned} scalder={basis.means.scalder} />
           <WithdrawalSheet planned={planned} startAt={shown.startAt} />
           <Sheet heading="Choices">
             <FarmForm

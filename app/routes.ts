@@ -36,6 +36,8 @@ export default [
   route("days/:dayId", "days/day.ts"),
   route("days/:dayId/plan", "days/plan/plan.tsx"),
   route("days/:dayId/sheet", "days/plan/run-sheet.tsx"),
+  route("days/:dayId/stations", "days/plan/station-sheets.tsx"),
+  route("days/:dayId/plan.json", "days/plan/plan-json.ts"),
   route("days/:dayId/run", "days/run/run.tsx"),
   route("days/:dayId/run/tap", "days/run/tap.ts"),
   route("days/:dayId/run/undo", "days/run/undo.ts"),

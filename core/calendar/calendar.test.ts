@@ -52,3 +52,10 @@ test("time zones are known by their names", () => {
   expect(isTimeZone(ZONE)).toBe(true);
   expect(isTimeZone("Ottauk/Valley")).toBe(false);
 });
+
+test("an instant that was worked out and is no whole millisecond is read all the same", () => {
+  expect(localClock(Date.UTC(2026, 8, 19, 11) + 0.4, "America/New_York")).toBe("07:00");
+  expect(
+    localHours(Date.UTC(2026, 8, 19, 11) + 0.4, Date.UTC(2026, 8, 19, 12) + 0.6, "America/New_York"),
+  ).toHaveLength(2);
+});

@@ -63,8 +63,9 @@ export function localHours(from: number, to: number, timeZone: string): { at: nu
   return hours;
 }
 
+/** What was worked out need not be a whole millisecond; a calendar takes nothing else. */
 function zonedAt(at: number, timeZone: string): Temporal.ZonedDateTime {
-  return Temporal.Instant.fromEpochMilliseconds(at).toZonedDateTimeISO(timeZone);
+  return Temporal.Instant.fromEpochMilliseconds(Math.round(at)).toZonedDateTimeISO(timeZone);
 }
 
 function clockText(zoned: Temporal.ZonedDateTime): string {

@@ -44,7 +44,7 @@ export function FinishChart({ line, startAt }: { line: LinePlan; startAt: number
 function Curve({ curve, line, startAt }: { curve: readonly CurvePoint[]; line: LinePlan; startAt: number }) {
   const show = useShow();
   const id = useId();
-  const at = (minute: number) => Math.round(startAt + minute * MINUTE);
+  const at = (minute: number) => startAt + minute * MINUTE;
   const from = at(curve[0]!.minute);
   const to = at(curve.at(-1)!.minute);
   const x = scaleLinear([from, to], [0, WIDTH]);

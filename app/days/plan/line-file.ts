@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { clockOfMinute } from "#core/calendar/farm-time.ts";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
 import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, DAY_SD_LN } from "#core/processing-line/line-constants.ts";
 import { MOST_BIRDS, MOST_PEOPLE } from "#core/processing-line/line-context.ts";
@@ -146,6 +147,54 @@ export function lineDayOfFile(file: LineFile): { day: LineDay } | { problems: Li
   if (work.cutUp > file.birds)
     problems.push({ field: "work.cutUp", problem: `there are only ${file.birds} birds` });
   return problems.length > 0 ? { problems } : { day };
+}
+
+const rounded = (value: number, digits = 3) => Number(value.toFixed(digits));
+
+/** A day of the line as a file, so that a plan can be taken along, changed elsewhere, and played by the command. */
+export function lineFileOf(
+  day: LineDay,
+  of: { kind: LineFile["kind"]; liveKilograms: number; start: string },
+): z.input<typeof LineFile> {
+  const clockAt = (minute: number) => clockOfMinute(Math.round(minuteOfDay(of.start) + minute));
+  return {
+    birds: day.birds,
+    kind: of.kind,
+    liveKg: rounded(of.liveKilograms),
+    start: of.start,
+    people: day.people.map(({ name, stations, pace, fromMinute, toMinute }) => ({
+      name,
+      stations: [...stations],
+      pace: Object.fromEntries(stations.map((station) => [station, rounded(pace[station] ?? 1)])),
+      ...(fromMinute > 0 && { from: clockAt(fromMinute) }),
+      ...(toMinute < Infinity && { to: clockAt(toMinute) }),
+    })),
+    kit: day.kit,
+    work: {
+      giblets: day.giblets,
+      packSameDay: day.packSameDay,
+      cutUp: day.cutUp,
+      restMinutes: rounded(day.restMinutes),
+      pluckBy: day.pluckBy,
+      dipSeconds: rounded(day.minutes.scaldLoad * 60),
+      bleedFloorMinutes: day.bleedFloorMinutes,
+    },
+    breaks: day.breaks.map(({ fromMinute, minutes }) => ({ at: clockAt(fromMinute), minutes })),
+    setUpMinutes: day.setUpMinutes,
+    cleanUpMinutes: day.cleanUpMinutes,
+    ...(day.slowSpell && { slowSpell: day.slowSpell }),
+    ...(day.waterChange && {
+      waterChange: { everyBirds: day.waterChange.everyBirds, minutes: rounded(day.waterChange.minutes) },
+    }),
+    ...(day.bath && {
+      bath: {
+        sagPerBird: rounded(day.bath.sagPerBird, 6),
+        recoveryPerMinute: rounded(day.bath.recoveryPerMinute, 6),
+        waitBelow: day.bath.waitBelow,
+      },
+    }),
+    daySpread: day.daySdLn,
+  };
 }
 
 function problemsOfTimes(file: LineFile, after: (time: string) => number): LineFileProblem[] {

@@ -75,9 +75,17 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
       entryId={entryId}
       submit="Save these choices"
       beside={
-        <ButtonLink kind="plain" to={`/days/${day.id}/sheet`}>
-          Run sheet to print
-        </ButtonLink>
+        <>
+          <ButtonLink kind="plain" to={`/days/${day.id}/sheet`}>
+            Run sheet to print
+          </ButtonLink>
+          <ButtonLink kind="plain" to={`/days/${day.id}/stations`}>
+            A page for each station
+          </ButtonLink>
+          <ButtonLink kind="plain" to={`/days/${day.id}/plan.json`} reloadDocument>
+            Take this plan with you
+          </ButtonLink>
+        </>
       }
     >
       {wasSaved && <p role="status">Saved. The plan stands as it is shown.</p>}

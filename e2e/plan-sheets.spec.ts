@@ -1,0 +1,76 @@
+import { expect, test } from "./farm-server.ts";
+import { FarmWalk } from "./farm-walk.ts";
+
+test.use({ isDemo: true });
+
+test("another feed-off school is chosen, and the hours of every bird follow", async ({ page, farm }) => {
+  const walk = new FarmWalk(page, farm.url);
+  await page.goto(`${farm.url}/days/3/plan`);
+  const sheet = page.getByRole("region", { name: "Off feed" });
+  await expect(sheet.getByText("Short: 8 to 12 h")).toBeVisible();
+  await expect(sheet.getByRole("row", { name: /Overnight/ })).toContainText("Fri 18:");
+  await page.getByRole("group", { name: "Feed pulled" }).getByText("Overnight").click();
+  await expect(sheet.getByText("Overnight: 12 to 16 h")).toBeVisible();
+  await expect(walk.figure("Pull the feed")).toContainText("Fri 18:");
+  await walk.press("Save these choices");
+  await expect(page.getByText("Saved. The plan stands as it is shown.")).toBeVisible();
+  await page.reload();
+  await expect(sheet.getByText("Overnight: 12 to 16 h")).toBeVisible();
+});
+
+test("a bath that can't keep up says at which bird, and is mended with more power", async ({
+  page,
+  farm,
+}) => {
+  const walk = new FarmWalk(page, farm.url);
+  const power = async (watts: string) => {
+    await page.goto(`${farm.url}/yard`);
+    await walk.fill({ "Heat, in watts": watts });
+    await walk.press("Save the yard");
+    await expect(page.getByText("Saved.")).toBeVisible();
+    await page.goto(`${farm.url}/days/3/plan`);
+  };
+  await power("950");
+  const failing = page.getByText(/The bath can't keep up: from bird \d+ on the water is too cool/);
+  await expect(failing).toBeVisible();
+  await expect(page.getByText(/A lid on between birds: holds for/)).toBeVisible();
+  await power("3000");
+  await expect(page.getByRole("region", { name: "Scald" })).toBeVisible();
+  await expect(failing).toHaveCount(0);
+});
+
+test("each station has a page of its own to print, and the plan is taken along as a file", async ({
+  page,
+  farm,
+}) => {
+  await page.goto(`${farm.url}/days/3/plan`);
+  await page.getByRole("link", { name: "A page for each station" }).click();
+  const headings = page.getByRole("heading", { level: 1 });
+  await expect(headings).toHaveText([
+    "Cones",
+    "Scald",
+    "Pluck",
+    "Pin, feet, head",
+    "Gut table",
+    "Rinse, look",
+    "Giblets",
+    "Chill",
+  ]);
+  const scald = page.getByRole("article").filter({ has: page.getByRole("heading", { name: "Scald" }) });
+  await expect(scald).toContainText("140 °F for 75 s");
+  await expect(scald).toContainText("Tobias");
+  await page.emulateMedia({ media: "print" });
+  await expect(page.getByRole("navigation")).toHaveCount(0);
+  const pdf = await page.pdf({ format: "Letter" });
+  expect(pdf.toString("latin1").match(/\/Type\s*\/Page[^s]/g)).toHaveLength(8);
+
+  const file = await (await page.request.get(`${farm.url}/days/3/plan.json`)).json();
+  expect(file).toMatchObject({ birds: 58, kind: "slow", start: "07:00", kit: { cones: 4 } });
+  expect(file.people.map(({ name }: { name: string }) => name)).toEqual([
+    "Tobias",
+    "Maren",
+    "Ines",
+    "Juno",
+    "Oskar",
+  ]);
+});

@@ -2,12 +2,13 @@ import { data } from "react-router";
 import { now } from "#app/server/clock.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { birdsAYear, farmMeans, hourRate, placeOf } from "#app/server/farm-means.server.ts";
+import { playedLine } from "#app/server/played-line.server.ts";
 import { weatherOf } from "#app/server/weather.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { type CostShare, feedUsed, splitBatchCost } from "#core/cost/batch-cost.ts";
 import type { Helper } from "#core/day/crew.ts";
-import { type PlanBasis, planForDate } from "#core/day/plan-for-date.ts";
+import { type PlanBasis, type PlanForDate, planForDate } from "#core/day/plan-for-date.ts";
 import { type RunProgress, runProgress } from "#core/day/run-progress.ts";
 import { type Settlement, settlement } from "#core/day/settlement.ts";
 import { workTime } from "#core/day/work-time.ts";
@@ -102,8 +103,16 @@ const helperOf = (person: Person): Helper => ({
   toMinute: person.toMinute ?? undefined,
 });
 
-export function planOf(farm: Farm, batch: Batch, day: ProcessingDay) {
-  return planForDate(planBasis(farm, batch, day.id), day.processedOn, choicesOf(day));
+export function planOf(farm: Farm, batch: Batch, day: ProcessingDay): PlanForDate {
+  return planForDate(planBasis(farm, batch, day.id), day.processedOn, choicesOf(day), playedLine);
+}
+
+/** The same to be sent to a page, without each morning's end, which only a curve asks for. */
+export function planToSend(farm: Farm, batch: Batch, day: ProcessingDay): PlanForDate {
+  const planned = planOf(farm, batch, day);
+  const { line } = planned.plan;
+  const answer = { ...line.answer, lastChills: [] };
+  return { ...planned, plan: { ...planned.plan, line: { ...line, answer } } };
 }
 
 export function progressOf(day: ProcessingDay): RunProgress {

@@ -2,7 +2,7 @@ import { dressedWeight, expectedCuts } from "#core/carcass-yield/expected-cuts.t
 import { CUT_SHARES, DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
 import { type BathOnDay, bathOnDay, type DipPoint, dipCurve } from "#core/day/bath-on-day.ts";
 import { type ChillPlan, chillPlan } from "#core/day/chill-plan.ts";
-import { type LinePlan, linePlan } from "#core/day/line-plan.ts";
+import { type LinePlan, linePlan, type PlayLine } from "#core/day/line-plan.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
 import { type ScaldPlan, scaldPlan } from "#core/day/scald-plan.ts";
 import {
@@ -16,7 +16,6 @@ import {
   visitsCompared,
 } from "#core/day/withdrawal-choices.ts";
 import { type WithdrawalPlan, withdrawalPlan } from "#core/day/withdrawal-plan.ts";
-import type { LineAnswer } from "#core/processing-line/line-tally.ts";
 import { liveKilograms } from "#core/quantity/quantity.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 
@@ -37,9 +36,9 @@ export interface DayPlan {
 }
 
 /** Everything that follows from a choice of birds, hour, people and schools. */
-export function dayPlan(plan: PlanInput, answer?: LineAnswer): DayPlan {
+export function dayPlan(plan: PlanInput, play?: PlayLine): DayPlan {
   const scald = scaldPlan(plan);
-  const line = linePlan(plan, scald, answer);
+  const line = linePlan(plan, scald, play);
   const pens = pensOfDay(plan);
   return {
     scald,

@@ -2,6 +2,7 @@ import { type LineFault, type LineSetup, lineSetup } from "#core/day/line-setup.
 import type { PlanInput } from "#core/day/plan-input.ts";
 import type { ScaldPlan } from "#core/day/scald-plan.ts";
 import { CLEAN_UP_MINUTES, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
+import type { LineDay } from "#core/processing-line/line-day.ts";
 import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 
@@ -12,6 +13,9 @@ const FIRST_MORNINGS = 80;
 const FIRST_BIRDS = 60;
 /** Every plan is played on the same luck, so that two can be compared. */
 export const LINE_SEED = 1;
+
+/** Plays a day of the line through as many mornings as there is time for. */
+export type PlayLine = (day: LineDay) => LineAnswer;
 
 export interface LinePlan {
   readonly setup: LineSetup;
@@ -31,10 +35,10 @@ export interface LinePlan {
 }
 
 /** A day's line, played through many mornings. See docs/sources.md#line. */
-export function linePlan(plan: PlanInput, scald: ScaldPlan, played?: LineAnswer): LinePlan {
+export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = firstAnswer): LinePlan {
   const { choices } = plan;
   const setup = lineSetup(plan, scald);
-  const answer = played ?? firstAnswer(setup);
+  const answer = play(setup.day);
   // A crew whose hours end before the birds do never finishes; then the day is as long as their last bird came in.
   const last = answer.lastInChill ?? { p10: UNKNOWN, p50: UNKNOWN, p90: UNKNOWN };
   const doneAt = (minutes: number, rule: string) =>
@@ -118,7 +122,7 @@ function faultsOfTimes({ day }: LineSetup, lineMinutes: number): LineFault[] {
   ];
 }
 
-function firstAnswer({ day }: LineSetup): LineAnswer {
+function firstAnswer(day: LineDay): LineAnswer {
   const tally = new LineTally(day, LINE_SEED);
   tally.play(Math.max(8, Math.min(FIRST_MORNINGS, Math.round((FIRST_MORNINGS * FIRST_BIRDS) / day.birds))));
   return tally.answer();

@@ -2,10 +2,10 @@ import { clockOfMinute, instantOf } from "#core/calendar/farm-time.ts";
 import type { LocalDay } from "#core/calendar/local-day.ts";
 import { crewOf, type Helper } from "#core/day/crew.ts";
 import { type DayPlan, dayPlan } from "#core/day/day-plan.ts";
+import type { PlayLine } from "#core/day/line-plan.ts";
 import type { DayChoices, FarmMeans, PlanInput } from "#core/day/plan-input.ts";
 import type { Flock } from "#core/growth/flock.ts";
 import { biggestOf, type FlockForecast, flockOn } from "#core/growth/flock-forecast.ts";
-import type { LineAnswer } from "#core/processing-line/line-tally.ts";
 import { nightBefore, sunOfDay } from "#core/sky/farm-sky.ts";
 import type { Place, SunTimes } from "#core/sky/sun.ts";
 
@@ -31,16 +31,16 @@ export interface PlanForDate {
 /**
  * The plan of a date: what the flock will weigh and what the sun does, joined with the choices.
  *
- * @param answer what the line came to where somebody has played it already (`lineSetup` says what to play)
+ * @param play plays the line; by default only as often as there is time for while somebody types
  */
 export function planForDate(
   basis: PlanBasis,
   day: LocalDay,
   choices: DayChoices,
-  answer?: LineAnswer,
+  play?: PlayLine,
 ): PlanForDate {
   const { input, forecast } = planInput(basis, day, choices);
-  return { plan: dayPlan(input, answer), choices, forecast, sun: sunOfDay(day, basis.timeZone, basis.place) };
+  return { plan: dayPlan(input, play), choices, forecast, sun: sunOfDay(day, basis.timeZone, basis.place) };
 }
 
 /** All that a date's plan is worked out from. */

@@ -9,7 +9,7 @@ export interface CurvePoint {
  *
  * @param sorted moments in order, at least two and not all the same; else there is no curve
  */
-export function finishCurve(sorted: Float64Array, points = 80): CurvePoint[] {
+export function finishCurve(sorted: readonly number[], points = 80): CurvePoint[] {
   const count = sorted.length;
   if (count < 2 || sorted[0] === sorted[count - 1]) return [];
   const mean = sorted.reduce((sum, minute) => sum + minute, 0) / count;

@@ -62,7 +62,7 @@ export interface LineAnswer {
   /** By bird in the order of reaching the chill. */
   readonly chills: readonly Moment[];
   /** When each morning's last bird reached the chill, sorted: for its curve. */
-  readonly lastChills: Float64Array;
+  readonly lastChills: readonly number[];
   readonly eventsPerMorning: number;
 }
 
@@ -152,7 +152,7 @@ export class LineTally {
       },
       kills: momentsOf(this.#kills),
       chills: momentsOf(this.#chills),
-      lastChills,
+      lastChills: [...lastChills],
       eventsPerMorning: this.#events / this.#played,
     };
   }

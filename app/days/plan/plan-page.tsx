@@ -66,7 +66,7 @@ export function PlanPage({
   const playing = useLine(first.plan.line.setup.day);
   const refined = playing.line?.refined;
   const planned = useMemo(
-    () => (refined ? planForDate(basis, shown.processedOn, choices, refined.answer) : first),
+    () => (refined ? planForDate(basis, shown.processedOn, choices, () => refined.answer) : first),
     [basis, shown.processedOn, choices, refined, first],
   );
   const { line } = planned.plan;
@@ -79,8 +79,8 @@ export function PlanPage({
         startAt={shown.startAt}
         place={basis.place}
       />
-      <div className="grid gap-4 lg:grid-cols-7">
-        <div className="grid content-start gap-4 lg:col-span-5">
+      <div className="plan-grid grid gap-4 lg:grid-cols-7">
+        <div className="grid content-start gap-4 lg:col-span-5 lg:row-span-2">
           <LineSheet
             line={line}
             crew={crew}
@@ -140,6 +140,8 @@ export function PlanPage({
         </div>
         <div className="order-first grid content-start gap-4 lg:order-none lg:col-span-2">
           <PlanAnswer planned={planned} />
+        </div>
+        <div className="lg:col-span-2">
           <PlanDetail planned={planned} />
         </div>
       </div>

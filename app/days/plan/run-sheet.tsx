@@ -1,24 +1,30 @@
 import { Link } from "react-router";
 import { PlanRibbon } from "#app/days/plan/plan-ribbon.tsx";
-import { planBasis, requireDay } from "#app/server/day-reading.server.ts";
-import { choicesOf } from "#app/ui/day-choices.ts";
+import { planToSend, requireDay } from "#app/server/day-reading.server.ts";
+import { placeOf } from "#app/server/farm-means.server.ts";
 import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { CHILL } from "#core/chill/chill-constants.ts";
-import { planForDate } from "#core/day/plan-for-date.ts";
 import type { Route } from "./+types/run-sheet.ts";
 
 export const meta = () => [{ title: "Run sheet · Pale Morning" }];
 
 export function loader({ params }: Route.LoaderArgs) {
   const { farm, day, batch } = requireDay(params.dayId);
-  return { day, batchName: batch.name, farmName: farm.name, basis: planBasis(farm, batch) };
+  return {
+    day,
+    batchName: batch.name,
+    farmName: farm.name,
+    place: placeOf(farm),
+    planned: planToSend(farm, batch, day),
+  };
 }
 
 /** The day on one page, to be taped to a wall and read with wet hands. */
-export default function RunSheet({ loaderData: { day, batchName, farmName, basis } }: Route.ComponentProps) {
+export default function RunSheet({
+  loaderData: { day, batchName, farmName, place, planned },
+}: Route.ComponentProps) {
   const show = useShow();
-  const planned = planForDate(basis, day.processedOn, choicesOf(day));
   const { plan, sun } = planned;
   const { scald, line, withdrawal, chill } = plan;
   const [least, most] = withdrawal.windowHours;
@@ -65,7 +71,7 @@ export default function RunSheet({ loaderData: { day, batchName, farmName, basis
           {plural(day.peopleCount, "person", "people")}.
         </p>
       </header>
-      <PlanRibbon planned={planned} processedOn={day.processedOn} startAt={day.startAt} place={basis.place} />
+      <PlanRibbon planned={planned} processedOn={day.processedOn} startAt={day.startAt} place={place} />
       <table className="w-full text-xl">
         <caption className="pb-2 text-left font-display text-2xl">The hours</caption>
         <tbody>

@@ -1,11 +1,10 @@
 import { Link } from "react-router";
-import { planBasis, requireDay } from "#app/server/day-reading.server.ts";
-import { choicesOf } from "#app/ui/day-choices.ts";
+import { planToSend, requireDay } from "#app/server/day-reading.server.ts";
 import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { STATION_WORDS } from "#app/ui/words.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
-import { type PlanForDate, planForDate } from "#core/day/plan-for-date.ts";
+import type { PlanForDate } from "#core/day/plan-for-date.ts";
 import { neededStations } from "#core/processing-line/line-day.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import type { Route } from "./+types/station-sheets.ts";
@@ -14,13 +13,12 @@ export const meta = () => [{ title: "A page for each station · Pale Morning" }]
 
 export function loader({ params }: Route.LoaderArgs) {
   const { farm, day, batch } = requireDay(params.dayId);
-  return { day, farmName: farm.name, basis: planBasis(farm, batch, day.id) };
+  return { day, farmName: farm.name, planned: planToSend(farm, batch, day) };
 }
 
 /** One page a station, in large type, to be taped where the work is. */
-export default function StationSheets({ loaderData: { day, farmName, basis } }: Route.ComponentProps) {
+export default function StationSheets({ loaderData: { day, farmName, planned } }: Route.ComponentProps) {
   const show = useShow();
-  const planned = planForDate(basis, day.processedOn, choicesOf(day));
   const { line } = planned.plan;
   const stations = neededStations(line.setup.day);
   const words = useStationWords(planned);

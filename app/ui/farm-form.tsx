@@ -21,6 +21,8 @@ interface FarmFormProps<Schema extends z.ZodType<Entered, Entered>> {
   defaults?: Readonly<Record<string, string | undefined>>;
   /** Made by the loader, so that sending the form twice keeps it once. */
   entryId: string;
+  /** By which a button elsewhere on the page can send it. */
+  id?: string;
   /** Where it posts to, if not to its own page. */
   action?: string;
   submit: string;
@@ -58,11 +60,24 @@ export function FarmForm<Schema extends z.ZodType<Entered, Entered>>(props: Farm
 }
 
 function OneForm<Schema extends z.ZodType<Entered, Entered>>(props: FarmFormProps<Schema>) {
-  const { schema, refusal, defaults, entryId, action, submit, isRepeated, beside, onRead, children, after } =
-    props;
+  const {
+    schema,
+    refusal,
+    defaults,
+    entryId,
+    id,
+    action,
+    submit,
+    isRepeated,
+    beside,
+    onRead,
+    children,
+    after,
+  } = props;
   const { state } = useNavigation();
   const parse = (formData: FormData) => parseWithZod(formData, { schema, disableAutoCoercion: true });
   const [form, fields] = useForm({
+    ...(id !== undefined && { id }),
     lastResult: refusal?.result ?? null,
     defaultValue: defaults ?? {},
     onValidate: ({ formData }) => parse(formData),

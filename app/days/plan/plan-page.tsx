@@ -13,7 +13,7 @@ import { useLine } from "#app/days/plan/use-line.ts";
 import { WithdrawalSheet } from "#app/days/plan/withdrawal-sheet.tsx";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
-import { Notice, Sheet } from "#app/ui/sheet.tsx";
+import { Button, Notice, Sheet } from "#app/ui/sheet.tsx";
 import { clockOfMinute, localClock } from "#core/calendar/farm-time.ts";
 import { type CrewSeat, crewOf, mayWorkAt } from "#core/day/crew.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan-for-date.ts";
@@ -70,6 +70,8 @@ export function PlanPage({
     [basis, shown.processedOn, choices, refined, first],
   );
   const { line } = planned.plan;
+  const [asSaved] = useState(() => seatsAsText(seats));
+  const isMoved = seatsAsText(seats) !== asSaved;
   return (
     <div className="grid gap-4 p-4 md:px-6">
       {head}
@@ -92,6 +94,12 @@ export function PlanPage({
             bottleneck={refined ? refined.bottleneck : busiestStation(line.answer)}
             onCrew={setSeats}
           />
+          {isMoved && (
+            <div className="flex flex-wrap items-center gap-3 rounded-sheet border-l-4 border-straw bg-wheat px-4 py-2">
+              <span>The crew is changed and not saved yet.</span>
+              <Button form={FORM}>Save with this crew</Button>
+            </div>
+          )}
           <div className="grid items-start gap-4 md:grid-cols-2">
             <FinishChart line={line} startAt={shown.startAt} />
             <HelpsSheet helps={playing.line?.helps} startAt={shown.startAt} />
@@ -108,6 +116,7 @@ export function PlanPage({
           <WithdrawalSheet planned={planned} startAt={shown.startAt} />
           <Sheet heading="Choices">
             <FarmForm
+              id={FORM}
               schema={dayForm(setting)}
               refusal={refusal}
               entryId={entryId}
@@ -148,6 +157,8 @@ export function PlanPage({
     </div>
   );
 }
+
+const FORM = "plan-choices";
 
 /** Who stands where, as the form sends it. */
 function seatsAsText(seats: readonly CrewSeat[]): string {

@@ -14,7 +14,7 @@ export class FarmWalk {
   }
 
   async choose(option: string): Promise<void> {
-    await this.page.getByText(option, { exact: true }).first().click();
+    await this.page.locator("label").getByText(option, { exact: true }).first().click();
   }
 
   async press(name: string): Promise<void> {

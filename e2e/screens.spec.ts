@@ -34,6 +34,7 @@ const SCREENS = {
     "/days/new?batch=2",
     "/days/3/plan",
     "/days/3/sheet",
+    "/days/3/stations",
     "/days/1/run",
     "/days/3/run",
     "/days/1/rest",

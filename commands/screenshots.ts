@@ -29,8 +29,8 @@ await withFarm(THURSDAY_MORNING, async () => {
   await picture("season", "/season", DESK, setTheSeason);
   await picture("season-phone", "/season", PHONE);
   await picture("days", "/days", DESK);
-  await picture("plan", "/days/3/plan", DESK);
-  await picture("plan-phone", "/days/3/plan", PHONE);
+  await picture("plan", "/days/3/plan", DESK, untilWorkedOut);
+  await picture("plan-phone", "/days/3/plan", PHONE, untilWorkedOut);
   await picture("run-sheet", "/days/3/sheet", DESK);
   await picture("settle", "/days/1/settle", DESK, async (page) => {
     await page.locator("details.figure").first().locator("summary").click();
@@ -49,6 +49,10 @@ await withFarm(SATURDAY_MORNING, async () => {
 });
 
 await browser.close();
+
+async function untilWorkedOut(page: Page): Promise<void> {
+  await page.getByText("No difference:").waitFor({ timeout: 30_000 });
+}
 
 async function setTheSeason(page: Page): Promise<void> {
   await page.getByRole("button", { name: "Let the season be set" }).click();

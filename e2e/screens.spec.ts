@@ -19,6 +19,7 @@ const SCREENS = {
     "/season",
     "/season/people",
     "/season/people/3",
+    "/season/people/3/change",
     "/season/people/3/read",
     "/season/dates",
     "/season/dates/mark",

@@ -13,7 +13,8 @@ export function loader() {
   const file = farmFile();
   const rows = file.days().map((day) => {
     const batch = file.batch(day.batchId)!;
-    const { plan } = planOf(farm, batch, day);
+    // A line is played only for days to come: there may be hundreds behind.
+    const plan = day.settledEntryId ? undefined : planOf(farm, batch, day).plan;
     const { state, done, lastBirdAt } = progressOf(day);
     return {
       day,
@@ -22,9 +23,11 @@ export function loader() {
       done,
       lastBirdAt,
       packed: file.pack.carcasses(day.id).length,
-      feedOffAt: plan.withdrawal.feedOffAt.value,
-      evenChanceAt: plan.line.evenChanceAt.value,
-      iceBags: plan.chill.bags.value,
+      planned: plan && {
+        feedOffAt: plan.withdrawal.feedOffAt.value,
+        evenChanceAt: plan.line.evenChanceAt.value,
+        iceBags: plan.chill.bags.value,
+      },
     };
   });
   return {
@@ -93,13 +96,15 @@ function DayTable({ heading, rows }: { heading: string; rows: readonly Row[] }) 
 }
 
 function whereItStands(
-  { day, state, done, packed, feedOffAt, evenChanceAt, iceBags, lastBirdAt }: Row,
+  { day, state, done, packed, planned, lastBirdAt }: Row,
   show: ReturnType<typeof useShow>,
 ): string {
   if (day.settledEntryId)
     return `${packed} weighed${lastBirdAt ? `, last chilled at ${show.time(lastBirdAt)}` : ""}`;
   if (packed > 0) return `${packed} weighed so far`;
   if (state === "not started")
-    return `feed off ${show.dayTime(feedOffAt)}, done about ${show.time(evenChanceAt)}, ${plural(iceBags, "bag")} of ice`;
+    return planned
+      ? `feed off ${show.dayTime(planned.feedOffAt)}, done about ${show.time(planned.evenChanceAt)}, ${plural(planned.iceBags, "bag")} of ice`
+      : "";
   return state === "finished" ? `${done} resting` : `${done} in the chill`;
 }

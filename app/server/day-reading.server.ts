@@ -255,10 +255,11 @@ function liveMean(
 function minutesWorked(farm: Farm, batch: Batch, day: ProcessingDay): Reckoning {
   const { startedAt, finishedAt, lastBirdAt } = progressOf(day);
   const to = finishedAt ?? lastBirdAt;
-  const { plan } = planOf(farm, batch, day);
+  const logged = startedAt === undefined || to === undefined ? undefined : { from: startedAt, to };
+  // Books ask this of every day there ever was: a line is played only for those that nobody tapped.
+  const planned = () => (planOf(farm, batch, day).plan.line.evenChanceAt.value - day.startAt) / 60_000;
   return workTime({
     people: day.peopleCount,
-    logged: startedAt === undefined || to === undefined ? undefined : { from: startedAt, to },
-    plannedLineMinutes: (plan.line.evenChanceAt.value - day.startAt) / 60_000,
+    time: logged ?? { plannedLineMinutes: planned() },
   });
 }

@@ -5,15 +5,14 @@ const MILLISECONDS_PER_MINUTE = 60_000;
 
 export interface WorkTimeInput {
   readonly people: number;
-  /** First tap to last of the day's log, epoch milliseconds; undefined where nobody tapped both. */
-  readonly logged: { readonly from: number; readonly to: number } | undefined;
-  /** First bird to last bird in the chill as planned, minutes. */
-  readonly plannedLineMinutes: number;
+  /** First tap to last of the day's log, epoch milliseconds; or, where nobody tapped both, first bird to last as planned. */
+  readonly time: { readonly from: number; readonly to: number } | { readonly plannedLineMinutes: number };
 }
 
 /** Hours of all people together: the day's log, or its plan where there is none, with set-up and clean-up. */
-export function workTime({ people, logged, plannedLineMinutes }: WorkTimeInput): Reckoning {
-  const line = logged ? (logged.to - logged.from) / MILLISECONDS_PER_MINUTE : plannedLineMinutes;
+export function workTime({ people, time }: WorkTimeInput): Reckoning {
+  const logged = "from" in time;
+  const line = logged ? (time.to - time.from) / MILLISECONDS_PER_MINUTE : time.plannedLineMinutes;
   return reckoning({
     value: people * (line + SET_UP_MINUTES + CLEAN_UP_MINUTES),
     unit: "minutes",

@@ -74,3 +74,21 @@ test("each station has a page of its own to print, and the plan is taken along a
     "Oskar",
   ]);
 });
+
+test("an ordinary morning is watched: it stands still until it is played, and its time is moved by keys", async ({
+  page,
+  farm,
+}) => {
+  await page.goto(`${farm.url}/days/3/plan`);
+  const sheet = page.getByRole("region", { name: "Watch it" });
+  await expect(sheet.getByText(/most birds wait: crates \d+, cones \d+/)).toBeVisible();
+  const slider = sheet.getByRole("slider", { name: "Time of the morning" });
+  await slider.focus();
+  await page.keyboard.press("Home");
+  await expect(sheet.getByText("At 07:00: crates 57, cones 1,")).toBeVisible();
+  await sheet.getByRole("button", { name: "600×" }).click();
+  await sheet.getByRole("button", { name: "Play" }).click();
+  await expect(sheet.getByRole("button", { name: "Stop" })).toBeVisible();
+  await expect(sheet.getByText(/crates 0, .*chill 58\./)).toBeVisible({ timeout: 40_000 });
+  await expect(sheet.getByRole("button", { name: "Play" })).toBeVisible();
+});

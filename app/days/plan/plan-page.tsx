@@ -10,6 +10,7 @@ import { PlanFields } from "#app/days/plan/plan-fields.tsx";
 import { PlanRibbon } from "#app/days/plan/plan-ribbon.tsx";
 import { ScaldSheet } from "#app/days/plan/scald-sheet.tsx";
 import { useLine } from "#app/days/plan/use-line.ts";
+import { WatchSheet } from "#app/days/plan/watch-sheet.tsx";
 import { WithdrawalSheet } from "#app/days/plan/withdrawal-sheet.tsx";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
@@ -104,6 +105,7 @@ export function PlanPage({
             <FinishChart line={line} startAt={shown.startAt} />
             <HelpsSheet helps={playing.line?.helps} startAt={shown.startAt} />
           </div>
+          <WatchSheet day={line.setup.day} startAt={shown.startAt} />
           <PlanCautions planned={planned} choices={choices} />
           <BestCrewSheet
             crew={crew}

@@ -1,0 +1,161 @@
+import { useEffect, useId, useMemo, useState } from "react";
+import { Button, Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { STATION_WORDS } from "#app/ui/words.ts";
+import { LINE_SEED } from "#core/day/line-plan.ts";
+import type { LineDay } from "#core/processing-line/line-day.ts";
+import { type BirdPlace, ordinaryMorning, placeAt } from "#core/processing-line/watched-morning.ts";
+
+const SPEEDS = [10, 60, 200, 600] as const;
+const STOPS = ["crate", "cones", "scald", "pluck", "pins", "gut", "rinse", "chill"] as const;
+type Stop = (typeof STOPS)[number];
+
+/** One ordinary morning, played on the line: a dot a bird, from its crate to the chill. It stands still until somebody plays it. */
+export function WatchSheet({ day, startAt }: { day: LineDay; startAt: number }) {
+  const show = useShow();
+  const sliderId = useId();
+  const morning = useMemo(() => ordinaryMorning(day, LINE_SEED), [day]);
+  const [chosen, setChosen] = useState<number>();
+  const [isPlaying, setPlaying] = useState(false);
+  const [speed, setSpeed] = useState<number>(60);
+  const minute = Math.min(chosen ?? morning.worstMinute, morning.to);
+
+  useEffect(() => {
+    if (!isPlaying) return;
+    let last = performance.now();
+    let frame = requestAnimationFrame(function tick(now) {
+      const passed = ((now - last) / 60_000) * speed;
+      last = now;
+      setChosen((standing) => Math.min(morning.to, (standing ?? morning.from) + passed));
+      frame = requestAnimationFrame(tick);
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [isPlaying, speed, morning]);
+  useEffect(() => {
+    if (minute >= morning.to) setPlaying(false);
+  }, [minute, morning.to]);
+
+  const clock = show.time(startAt + minute * 60_000);
+  const dots = dotsAt(morning.birds.map((steps) => placeAt(steps, minute)));
+  return (
+    <Sheet heading="Watch it" beside="one ordinary morning, a dot a bird">
+      <Picture dots={dots} clock={clock} />
+      <p className="text-sm">
+        {chosen === undefined ? `At ${clock} most birds wait: ` : `At ${clock}: `}
+        {STOPS.map(
+          (stop) => `${wordFor(stop).toLowerCase()} ${dots[stop].waiting + dots[stop].working}`,
+        ).join(", ")}
+        .
+      </p>
+      <div className="flex flex-wrap items-center gap-3 pt-2 print:hidden">
+        <Button
+          type="button"
+          kind="plain"
+          onClick={() => {
+            if (!isPlaying && minute >= morning.to) setChosen(morning.from);
+            if (!isPlaying && chosen === undefined) setChosen(morning.from);
+            setPlaying(!isPlaying);
+          }}
+        >
+          {isPlaying ? "Stop" : "Play"}
+        </Button>
+        <label htmlFor={sliderId} className="sr-only">
+          Time of the morning
+        </label>
+        <input
+          id={sliderId}
+          type="range"
+          min={Math.floor(morning.from)}
+          max={Math.ceil(morning.to)}
+          value={Math.round(minute)}
+          aria-valuetext={clock}
+          onChange={({ target }) => setChosen(Number(target.value))}
+          className="h-12 min-w-40 grow accent-pine"
+        />
+        <fieldset className="flex flex-wrap gap-1">
+          <legend className="sr-only">Speed</legend>
+          {SPEEDS.map((times) => (
+            <button
+              key={times}
+              type="button"
+              aria-pressed={speed === times}
+              onClick={() => setSpeed(times)}
+              className="min-h-12 rounded-sheet border border-soft bg-white px-3 aria-pressed:border-pine aria-pressed:bg-pine aria-pressed:text-white"
+            >
+              {times}×
+            </button>
+          ))}
+        </fieldset>
+      </div>
+    </Sheet>
+  );
+}
+
+interface Stack {
+  waiting: number;
+  working: number;
+}
+
+function wordFor(stop: Stop): string {
+  if (stop === "crate") return "Crates";
+  return stop === "chill" ? "Chill" : STATION_WORDS[stop];
+}
+
+function dotsAt(places: readonly BirdPlace[]): Record<Stop, Stack> {
+  const dots = Object.fromEntries(STOPS.map((stop) => [stop, { waiting: 0, working: 0 }])) as Record<
+    Stop,
+    Stack
+  >;
+  for (const place of places) {
+    if ("station" in place) dots[place.station as "gut"][place.at === "before" ? "waiting" : "working"] += 1;
+    else dots[place.at].working += 1;
+  }
+  return dots;
+}
+
+const WIDTH = 720;
+const COLUMN = WIDTH / STOPS.length;
+const HEIGHT = 190;
+const MOST_DOT = 11;
+/** Height and width for the dots of a column. */
+const ROOM = { width: COLUMN - 12, height: HEIGHT - 40 };
+
+/** Distance from dot to dot at which all birds fit into one column. */
+function dotFor(birds: number): number {
+  let dot = MOST_DOT;
+  while (dot > 1 && Math.floor(ROOM.width / dot) * Math.floor(ROOM.height / dot) < birds) dot *= 0.95;
+  return dot;
+}
+
+/** Birds at work are filled, those that wait are rings above them; crates and chill fill up row by row. */
+function Picture({ dots, clock }: { dots: Record<Stop, Stack>; clock: string }) {
+  const id = useId();
+  const dot = dotFor(STOPS.reduce((sum, stop) => sum + dots[stop].working + dots[stop].waiting, 0));
+  const across = Math.floor(ROOM.width / dot);
+  return (
+    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-labelledby={id} className="block w-full">
+      <title id={id}>{`The line at ${clock}`}</title>
+      {STOPS.map((stop, column) => {
+        const { working, waiting } = dots[stop];
+        const left = column * COLUMN;
+        return (
+          <g key={stop}>
+            <line x1={left} x2={left} y2={HEIGHT} className="stroke-rule" />
+            <text x={left + 6} y={HEIGHT - 8} className="fill-ink text-xs font-semibold">
+              {wordFor(stop)}
+            </text>
+            {Array.from({ length: working + waiting }, (_, index) => (
+              <circle
+                key={index}
+                cx={left + 12 + (index % across) * dot}
+                cy={HEIGHT - 32 - Math.floor(index / across) * dot}
+                r={dot * 0.36}
+                className={index < working ? "fill-pine" : "fill-leaf stroke-pine stroke-2"}
+              />
+            ))}
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

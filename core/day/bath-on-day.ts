@@ -40,7 +40,7 @@ export interface BathOnDay {
 /** A tap or kettle of hot water, °C: choice. See docs/sources.md#bath. */
 const HOT_TOP_UP_CELSIUS = 50;
 /** Mornings by which the line's own pace is known well enough. */
-const ASKING_MORNINGS = 24;
+const ASKING_MORNINGS = 16;
 /** From the cut to the scald at its soonest, minutes: kill and bleed. */
 const KILL_TO_SCALD_MINUTES = 3;
 

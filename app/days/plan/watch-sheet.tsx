@@ -1,4 +1,4 @@
-import { useEffect, useId, useMemo, useState } from "react";
+import { useDeferredValue, useEffect, useId, useMemo, useState } from "react";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { STATION_WORDS } from "#app/ui/words.ts";
@@ -14,7 +14,9 @@ type Stop = (typeof STOPS)[number];
 export function WatchSheet({ day, startAt }: { day: LineDay; startAt: number }) {
   const show = useShow();
   const sliderId = useId();
-  const morning = useMemo(() => ordinaryMorning(day, LINE_SEED), [day]);
+  // The answer to a move comes first; this picture follows when there is time.
+  const settled = useDeferredValue(day);
+  const morning = useMemo(() => ordinaryMorning(settled, LINE_SEED), [settled]);
   const [chosen, setChosen] = useState<number>();
   const [isPlaying, setPlaying] = useState(false);
   const [speed, setSpeed] = useState<number>(60);

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { choice, clockTime, localDay, optional, tick, wholeNumber, words } from "#app/ui/read-field.ts";
-import { clockOfMinute } from "#core/calendar/farm-time.ts";
+import { clockOfMinute, minuteOfClock } from "#core/calendar/farm-time.ts";
 import type { Person } from "#db/season/people-queries.server.ts";
 
 /** The days of the week from Monday on, as a person's mask counts them. */
@@ -14,7 +14,7 @@ export const WEEKDAYS = [
   { field: "sunday", name: "Sunday" },
 ] as const;
 
-const minuteOfDay = clockTime.transform((time) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3)));
+const minuteOfDay = clockTime.transform(minuteOfClock);
 
 /** What somebody can and may do, and when. */
 const ABLE = {

@@ -1,13 +1,12 @@
 import { data } from "react-router";
 import { now } from "#app/server/clock.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
-import { birdsAYear, farmMeans, hourRate, placeOf } from "#app/server/farm-means.server.ts";
+import { birdsAYear, farmMeans, helperOf, hourRate, placeOf } from "#app/server/farm-means.server.ts";
 import { playedLine } from "#app/server/played-line.server.ts";
 import { weatherOf } from "#app/server/weather.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { type CostShare, feedUsed, splitBatchCost } from "#core/cost/batch-cost.ts";
-import type { Helper } from "#core/day/crew.ts";
 import { type PlanBasis, type PlanForDate, planForDate } from "#core/day/plan-for-date.ts";
 import { type RunProgress, runProgress } from "#core/day/run-progress.ts";
 import { type Settlement, settlement } from "#core/day/settlement.ts";
@@ -23,7 +22,6 @@ import type { Setting } from "#core/reckoning/setting.ts";
 import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import { type Farm, kitItemOf } from "#db/farm/farm-queries.server.ts";
-import type { Person } from "#db/season/people-queries.server.ts";
 
 /** Reads an id out of an address. @throws a 404 page if there is no such thing. */
 export function idFrom(text: string | undefined, what: string): number {
@@ -90,18 +88,6 @@ export function planBasis(farm: Farm, batch: Batch, dayId = 0): PlanBasis {
     timeZone: farm.timeZone,
   };
 }
-
-const helperOf = (person: Person): Helper => ({
-  id: person.id,
-  name: person.name,
-  handsPercent: person.handsPercent,
-  usesKnives: person.usesKnives === 1,
-  scalds: person.scalds === 1,
-  lifts: person.lifts === 1,
-  bornYear: person.bornYear ?? undefined,
-  fromMinute: person.fromMinute ?? undefined,
-  toMinute: person.toMinute ?? undefined,
-});
 
 export function planOf(farm: Farm, batch: Batch, day: ProcessingDay): PlanForDate {
   return planForDate(planBasis(farm, batch, day.id), day.processedOn, choicesOf(day), playedLine);

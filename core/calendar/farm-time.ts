@@ -47,6 +47,11 @@ export function clockOfMinute(minute: number): string {
   return `${String(Math.floor(minute / 60)).padStart(2, "0")}:${String(minute % 60).padStart(2, "0")}`;
 }
 
+/** Minutes from midnight of a time of day. @param time `HH:MM` */
+export function minuteOfClock(time: string): number {
+  return Number(time.slice(0, 2)) * 60 + Number(time.slice(3));
+}
+
 /** The local clock at an instant, `HH:MM`, minutes cut off. */
 export function localClock(at: number, timeZone: string): string {
   return clockText(zonedAt(at, timeZone));

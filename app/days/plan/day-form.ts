@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { choice, clockTime, localDay, optional, tick, wholeNumber } from "#app/ui/read-field.ts";
-import { instantOf } from "#core/calendar/farm-time.ts";
+import { instantOf, minuteOfClock } from "#core/calendar/farm-time.ts";
 import { WHICH_BIRDS } from "#core/growth/flock.ts";
 import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
@@ -73,7 +73,7 @@ export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
     .transform(({ startTime, breakAt, ...rest }, context) => {
       const choices = {
         ...rest,
-        breakAtMinute: Number(breakAt.slice(0, 2)) * 60 + Number(breakAt.slice(3)),
+        breakAtMinute: minuteOfClock(breakAt),
         crew: rest.crew.slice(0, rest.peopleCount),
       };
       const fault = (field: string, message: string) =>

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { clockOfMinute } from "#core/calendar/farm-time.ts";
+import { clockOfMinute, minuteOfClock } from "#core/calendar/farm-time.ts";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
 import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, DAY_SD_LN } from "#core/processing-line/line-constants.ts";
 import { MOST_BIRDS, MOST_PEOPLE } from "#core/processing-line/line-context.ts";
@@ -108,13 +108,11 @@ export interface LineFileProblem {
   readonly problem: string;
 }
 
-const minuteOfDay = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3));
-
 /** The day of a file as the line plays it, or what is impossible about it. */
 export function lineDayOfFile(file: LineFile): { day: LineDay } | { problems: LineFileProblem[] } {
   const { kit, work } = file;
-  const start = minuteOfDay(file.start);
-  const after = (time: string) => minuteOfDay(time) - start;
+  const start = minuteOfClock(file.start);
+  const after = (time: string) => minuteOfClock(time) - start;
   const dipMinutes = (work.dipSeconds ?? TARGET_SECONDS[file.kind].middle) / 60;
   const day: LineDay = {
     birds: file.birds,
@@ -156,7 +154,7 @@ export function lineFileOf(
   day: LineDay,
   of: { kind: LineFile["kind"]; liveKilograms: number; start: string },
 ): z.input<typeof LineFile> {
-  const clockAt = (minute: number) => clockOfMinute(Math.round(minuteOfDay(of.start) + minute));
+  const clockAt = (minute: number) => clockOfMinute(Math.round(minuteOfClock(of.start) + minute));
   return {
     birds: day.birds,
     kind: of.kind,

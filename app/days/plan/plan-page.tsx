@@ -101,12 +101,12 @@ export function PlanPage({
               <Button form={FORM}>Save with this crew</Button>
             </div>
           )}
+          <PlanCautions planned={planned} choices={choices} />
           <div className="grid items-start gap-4 md:grid-cols-2">
             <FinishChart line={line} startAt={shown.startAt} />
             <HelpsSheet helps={playing.line?.helps} startAt={shown.startAt} />
           </div>
           <WatchSheet day={line.setup.day} startAt={shown.startAt} />
-          <PlanCautions planned={planned} choices={choices} />
           <BestCrewSheet
             crew={crew}
             search={playing.crew}

@@ -77,6 +77,5 @@ export function useLine(day: LineDay) {
     line: line.key === key ? line : undefined,
     crew,
     findCrew,
-    forgetCrew: () => setCrew({ state: "none" }),
   };
 }

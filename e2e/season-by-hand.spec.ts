@@ -53,6 +53,7 @@ test.describe("on a phone", () => {
     await expect(page.getByLabel(/^Birds, of/)).toHaveValue("23");
     await expect(page.getByLabel("People", { exact: true })).toHaveValue("6");
     await page.getByRole("button", { name: "Set this day" }).tap();
+    await expect(page).toHaveURL(/\/days\/\d+\/plan/);
     await page.goto(`${farm.url}/season`);
     await expect(page.getByRole("link", { name: "23 birds of Cockerels 26-C, set" })).toBeVisible();
   });

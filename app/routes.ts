@@ -38,6 +38,10 @@ export default [
   route("days/:dayId/sheet", "days/plan/run-sheet.tsx"),
   route("days/:dayId/stations", "days/plan/station-sheets.tsx"),
   route("days/:dayId/plan.json", "days/plan/plan-json.ts"),
+  route("days/:dayId/needs", "days/plan/needs.tsx"),
+  route("days/:dayId/tasks", "days/plan/tasks.tsx"),
+  route("days/:dayId/paper", "days/plan/paper.tsx"),
+  route("days/:dayId/run-sheet.pdf", "days/plan/run-sheet-pdf.ts"),
   route("days/:dayId/run", "days/run/run.tsx"),
   route("days/:dayId/run/tap", "days/run/tap.ts"),
   route("days/:dayId/run/undo", "days/run/undo.ts"),
@@ -53,6 +57,9 @@ export default [
 
   route("stores", "stores/stores.tsx"),
   route("stores/place", "stores/add-place.tsx"),
+  route("stores/supplies", "stores/supplies.tsx"),
+  route("stores/supplies/new", "stores/add-supply.tsx"),
+  route("stores/supplies/:supplyId", "stores/supply.tsx"),
   route("stores/out", "stores/take-out.ts"),
 
   route("books", "books/books.tsx"),

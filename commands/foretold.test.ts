@@ -23,6 +23,7 @@ test.each(["2026-06-20", "2026-06-27"])(
         means: farmMeans(farm),
         helpers,
         pens: [],
+        iceBagsInStock: undefined,
         place: placeOf(farm),
         timeZone: farm.timeZone,
       },

@@ -89,6 +89,8 @@ const FACTS = [
   "booking",
   "season_pin",
   "weather_spell",
+  "supply",
+  "day_task_done",
 ] as const;
 
 /**
@@ -98,6 +100,7 @@ const FACTS = [
 export function takeBackFact(database: Database) {
   const selectIsFact = database.prepare<{ id: string }, { found: 0 | 1 }>(`
     SELECT ${FACTS.map((table) => `EXISTS (SELECT 1 FROM ${table} WHERE entry_id = @id)`).join(" OR ")}
+        OR EXISTS (SELECT 1 FROM supply_move WHERE entry_id = @id AND kind <> 'used')
         OR EXISTS (SELECT 1 FROM day_cost AS cost WHERE cost.entry_id = @id AND NOT EXISTS (
              SELECT 1 FROM day_settlement AS settlement WHERE settlement.day_id = cost.day_id
                 AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back))) AS found`);

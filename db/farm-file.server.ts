@@ -5,12 +5,14 @@ import { markQueries } from "#db/day/mark-queries.server.ts";
 import { packQueries } from "#db/day/pack-queries.server.ts";
 import { runQueries } from "#db/day/run-queries.server.ts";
 import { settleQueries } from "#db/day/settle-queries.server.ts";
+import { taskQueries } from "#db/day/task-queries.server.ts";
 import { takeBackFact } from "#db/entry.server.ts";
 import { farmQueries } from "#db/farm/farm-queries.server.ts";
 import { openFile } from "#db/open-file.server.ts";
 import { peopleQueries } from "#db/season/people-queries.server.ts";
 import { seasonQueries } from "#db/season/season-queries.server.ts";
 import { storeQueries } from "#db/store/store-queries.server.ts";
+import { supplyQueries } from "#db/supply/supply-queries.server.ts";
 
 export type FarmFile = ReturnType<typeof openFarmFile>;
 
@@ -24,8 +26,10 @@ export function openFarmFile(path: string) {
     run: runQueries(database),
     pack: packQueries(database),
     marking: markQueries(database),
+    tasks: taskQueries(database),
     settling: settleQueries(database),
     stores: storeQueries(database),
+    supplying: supplyQueries(database),
     books: bookQueries(database),
     season: seasonQueries(database),
     people: peopleQueries(database),

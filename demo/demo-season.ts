@@ -9,6 +9,22 @@ const [MONDAY, TUESDAY, WEDNESDAY, THURSDAY, FRIDAY, SATURDAY, SUNDAY] = [1, 2, 
 const centsPerKilogram = (centsPerPound: number) => Math.round(centsPerPound / 0.45359237);
 
 const ANY = { usesKnives: 1, scalds: 1, lifts: 1, bornYear: null, fromMinute: null, toMinute: null } as const;
+const POUND = 453_592;
+/** Kept in stock: kind, name, pack, its price in cents, what there is, and for bags the heaviest bird. Short of ice and of bags. */
+const SUPPLIES = [
+  ["ice", "Ice, 20 lb bags", 1, 450, 2, null],
+  ["bag", "Poultry bags, small", 50, 1150, 14, Math.round(4.25 * POUND)],
+  ["bag", "Poultry bags, large", 50, 1400, 22, Math.round(6.5 * POUND)],
+  ["tie", "Clip ties", 100, 480, 140, null],
+  ["tube", "Vent tubes", 6, 300, 6, null],
+  ["label", "Labels", 250, 1900, 180, null],
+  ["vacuum_bag", "Vacuum bags", 100, 1600, 55, null],
+  ["bleach", "Plain bleach", 1890, 320, 1200, null],
+  ["glove", "Gloves", 50, 1450, 31, null],
+  ["towel", "Paper towels", 6, 840, 4, null],
+  ["bin_bag", "Bin bags", 40, 1100, 18, null],
+] as const;
+
 const PEOPLE = [
   ["Maren", FRIDAY | SATURDAY, 110, ANY],
   ["Tobias", WEDNESDAY | SATURDAY, 100, ANY],
@@ -59,6 +75,10 @@ export function makeDemoSeason(file: FarmFile, entry: MakeEntry): void {
     },
     0,
   );
+  for (const [kind, name, packAmount, packCents, inStock, mostMilligrams] of SUPPLIES) {
+    const supply = { kind, name, packAmount, packCents, mostMilligrams };
+    must(file.supplying.addSupply(entry("2026-09-14"), supply, "2026-09-14", inStock));
+  }
   const sizes = [
     ["the inn", 2.75, 3.75, 20],
     ["the gate", 3.75, 5.5, 60],

@@ -35,9 +35,10 @@ test("an empty farm goes from its first batch to the cost of a bird, in kilogram
   await expect(walk.figure("Pull the feed")).toContainText("Fri 23:30");
   await walk.press("Set this day");
   await page.getByRole("heading", { name: "Saturday 19 September" }).waitFor();
+  await walk.follow("On paper");
   await walk.follow("Run sheet to print");
   await expect(page.getByRole("row", { name: /Fri 23:30 Pull the feed/ })).toBeVisible();
-  await walk.follow("Back to the plan");
+  await walk.follow("Back to the papers");
 
   await walk.leaf("pack");
   await walk.weigh(1, "2080g", "For sale");

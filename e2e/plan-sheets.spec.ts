@@ -1,3 +1,4 @@
+import { readFile } from "node:fs/promises";
 import { expect, test } from "./farm-server.ts";
 import { FarmWalk } from "./farm-walk.ts";
 
@@ -44,6 +45,12 @@ test("each station has a page of its own to print, and the plan is taken along a
   farm,
 }) => {
   await page.goto(`${farm.url}/days/3/plan`);
+  await page.getByRole("link", { name: "On paper" }).click();
+  const download = page.waitForEvent("download");
+  await page.getByRole("link", { name: "All of it as PDF" }).click();
+  const sheet = await readFile(await (await download).path());
+  // The order of the days on two pages, what to have ready, seven stations and the chill.
+  expect(sheet.toString("latin1").match(/\/Type\s*\/Page[^s]/g)).toHaveLength(11);
   await page.getByRole("link", { name: "A page for each station" }).click();
   const headings = page.getByRole("heading", { level: 1 });
   await expect(headings).toHaveText([

@@ -1,9 +1,11 @@
 import type { ReactNode } from "react";
-import { NavLink } from "react-router";
+import { Link, useLocation } from "react-router";
 import { PageHead } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 
 const LEAVES = ["plan", "run", "rest", "pack", "settle"] as const;
+/** Leaves of the plan's own. */
+const PLAN_PARTS: readonly string[] = ["needs", "tasks", "beside", "paper"];
 
 /** The top of a day and its five leaves, in the order of the work. */
 export function DayHead({
@@ -16,18 +18,21 @@ export function DayHead({
   line: ReactNode;
 }) {
   const show = useShow();
+  const part = useLocation().pathname.split("/")[3];
+  const current = PLAN_PARTS.includes(part ?? "") ? "plan" : part;
   return (
     <PageHead title={show.longDay(processedOn)} line={line}>
       <nav aria-label="Leaves of the day" className="w-full overflow-x-auto sm:w-auto print:hidden">
         <ul className="flex">
           {LEAVES.map((leaf) => (
             <li key={leaf}>
-              <NavLink
+              <Link
                 to={`/days/${dayId}/${leaf}`}
+                aria-current={leaf === current ? "page" : undefined}
                 className="grid min-h-12 content-center border-b-4 border-transparent px-4 capitalize aria-[current=page]:border-dawn aria-[current=page]:font-semibold"
               >
                 {leaf}
-              </NavLink>
+              </Link>
             </li>
           ))}
         </ul>

@@ -95,6 +95,7 @@ test("what we write keeps its id when its day moves, so that calendars change it
     why: "first bird off feed 8 to 12 h; leave the water",
     at: Date.UTC(2026, 9, 2, 23, 30),
     minutes: 15,
+    who: "Maren",
     dayId: 1,
     processedOn: "2026-10-03",
   };
@@ -102,6 +103,7 @@ test("what we write keeps its id when its day moves, so that calendars change it
   const moved = calendarFile("Low Gate", [{ ...task, revision: 2, at: task.at + 14 * 86_400_000 }], 0);
   expect(first).toContain("UID:entry-1.feed-off");
   expect(moved).toContain("UID:entry-1.feed-off");
+  expect(first).toContain("DESCRIPTION:Maren. first bird");
   expect(first).toContain("SEQUENCE:1");
   expect(moved).toContain("SEQUENCE:2");
   expect(moved).toContain("DTSTART:20261016T233000Z");

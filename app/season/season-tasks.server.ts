@@ -1,15 +1,12 @@
-import { now } from "#app/server/clock.server.ts";
-import { planOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
-import { seasonTerms } from "#app/server/season-reading.server.ts";
-import { instantOf, localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
+import { tasksOfDay } from "#app/server/tasks-of-day.server.ts";
+import { instantOf, startOfDay } from "#core/calendar/farm-time.ts";
 import type { LocalDay } from "#core/calendar/local-day.ts";
-import { type DayTask, dayTasks } from "#core/day/day-tasks.ts";
-import { REST_DAYS } from "#core/season/season-constants.ts";
+import type { DayTask } from "#core/day/day-tasks.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** A task with the id by which other calendars know it, and how often its day was changed. */
-export interface SeasonTask extends Omit<DayTask, "key"> {
+export interface SeasonTask extends Omit<DayTask, "key" | "isOnTheLine"> {
   readonly uid: string;
   readonly revision: number;
   readonly dayId: number | undefined;
@@ -19,35 +16,17 @@ export interface SeasonTask extends Omit<DayTask, "key"> {
 /** Tasks of every set day that is not settled, and of chicks that are awaited, in order of time. */
 export function seasonTasks(farm: Farm): SeasonTask[] {
   const file = farmFile();
-  const today = localDayOf(now(), farm.timeZone);
-  const terms = seasonTerms(farm, file.season.setting(), today);
-  const bookings = file.season.bookings();
-  const ofDays = file.openDays().flatMap((day) => {
-    const batch = file.batch(day.batchId)!;
-    const isBooked = bookings.some(
-      ({ thing, fromOn, toOn }) =>
-        thing.toLowerCase() === terms.hiredThing.toLowerCase() &&
-        fromOn <= day.processedOn &&
-        day.processedOn <= toOn,
-    );
-    return dayTasks({
-      processedOn: day.processedOn,
-      startAt: day.startAt,
-      birds: day.birdCount,
-      batchName: batch.name,
-      timeZone: day.timeZone,
-      plan: planOf(farm, batch, day).plan,
-      restDays: terms.restDays ?? REST_DAYS[batch.kind],
-      toBook: terms.hiredThing !== "" && !isBooked ? terms.hiredThing : undefined,
-      today,
-    }).map(({ key, ...task }) => ({
-      ...task,
-      uid: `${day.entryId}.${key}`,
-      revision: day.revision,
-      dayId: day.id,
-      processedOn: day.processedOn,
-    }));
-  });
+  const ofDays = file.openDays().flatMap((day) =>
+    tasksOfDay(farm, file.batch(day.batchId)!, day)
+      .filter(({ isOnTheLine }) => !isOnTheLine)
+      .map(({ key, isOnTheLine: _onTheLine, ...task }) => ({
+        ...task,
+        uid: `${day.entryId}.${key}`,
+        revision: day.revision,
+        dayId: day.id,
+        processedOn: day.processedOn,
+      })),
+  );
   const ofChicks = file
     .batches()
     .flatMap(({ id, name, awaitedOn, arrivedCount }) =>
@@ -66,6 +45,7 @@ function chicksCome(
     dayId: undefined,
     processedOn: awaitedOn,
     title: `Chicks come: ${count} of ${name}`,
+    who: undefined,
     why: "the brooder warm the day before, water at hand",
     at: morning(awaitedOn, farm.timeZone),
     minutes: 60,

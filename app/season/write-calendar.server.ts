@@ -8,7 +8,7 @@ export function calendarFile(name: string, tasks: readonly SeasonTask[], madeAt:
     prodId: { company: "Pale Morning", product: "Season", language: "EN" },
     method: ICalCalendarMethod.PUBLISH,
   });
-  for (const { uid, revision, title, why, at, minutes } of tasks)
+  for (const { uid, revision, title, why, who, at, minutes } of tasks)
     calendar.createEvent({
       id: uid,
       sequence: revision,
@@ -16,7 +16,7 @@ export function calendarFile(name: string, tasks: readonly SeasonTask[], madeAt:
       start: new Date(at),
       end: new Date(at + minutes * 60_000),
       summary: title,
-      description: why,
+      description: who === undefined ? why : `${who}. ${why}`,
     });
   return calendar.toString();
 }

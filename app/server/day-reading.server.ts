@@ -3,6 +3,7 @@ import { now } from "#app/server/clock.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { birdsAYear, farmMeans, helperOf, hourRate, placeOf } from "#app/server/farm-means.server.ts";
 import { playedLine } from "#app/server/played-line.server.ts";
+import { usedOn } from "#app/server/supplies.server.ts";
 import { weatherOf } from "#app/server/weather.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
@@ -83,10 +84,19 @@ export function planBasis(farm: Farm, batch: Batch, dayId = 0): PlanBasis {
     pens: farmFile()
       .pens(batch.id)
       .map(({ pen, birdCount }) => ({ name: pen, birds: birdCount })),
+    iceBagsInStock: iceBagsInStock(),
     helpers: farmFile().people.people().map(helperOf),
     place: placeOf(farm),
     timeZone: farm.timeZone,
   };
+}
+
+/** Bags of ice in stock; undefined where nobody keeps count of them. */
+function iceBagsInStock(): number | undefined {
+  const counts = farmFile()
+    .supplying.supplies()
+    .flatMap(({ kind, inStock }) => (kind === "ice" && inStock !== null ? [inStock] : []));
+  return counts.length === 0 ? undefined : counts.reduce((sum, bags) => sum + bags, 0);
 }
 
 export function planOf(farm: Farm, batch: Batch, day: ProcessingDay): PlanForDate {
@@ -150,7 +160,10 @@ export function settlementOf(farm: Farm, batch: Batch, day: ProcessingDay): DayS
             ownShare,
             dayCosts: file.settling
               .costs(day.id)
-              .map(({ what, amountCents }) => ({ what, cents: amountCents })),
+              .map(({ what, amountCents }) => ({ what, cents: amountCents }))
+              .concat(
+                usedOn(day.id).map(({ supply, cents }) => ({ what: `${supply.name}, from stock`, cents })),
+              ),
             kit: file.kit().map(kitItemOf),
             birdsAYear: birdsAYear(farm),
             workMinutes,

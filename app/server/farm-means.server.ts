@@ -12,6 +12,7 @@ export const OURS = {
   tapCelsius: 12,
   tankLiters: 230,
   bagKilograms: kilogramsFromMilligrams(milligramsFromPounds(20)),
+  jugMilliliters: 3785,
   scalderLiters: 57,
   scalderWatts: { electric: 2000, propane: 16_000 },
   centsAnHour: 1500,
@@ -55,6 +56,10 @@ export function farmMeans(farm: Farm): FarmMeans {
       farm.iceBagMilligrams === null ? null : kilogramsFromMilligrams(farm.iceBagMilligrams),
       OURS.bagKilograms,
     ),
+    ownIce: {
+      jugKilograms: ((farm.jugCount ?? 0) * (farm.jugMilliliters ?? OURS.jugMilliliters)) / 1000,
+      madeKilograms: kilogramsFromMilligrams(farm.madeIceMilligrams ?? 0),
+    },
     arePensLit: farm.arePensLit === 1,
   };
 }

@@ -41,7 +41,12 @@ export default function Stores({
   return (
     <Page>
       <PageHead title="Stores" line="what was packed, where it lies, what is left">
-        {!isEmpty && <ButtonLink to="/stores/place">Add a fridge or freezer</ButtonLink>}
+        <div className="flex flex-wrap gap-3">
+          <ButtonLink kind="plain" to="/stores/supplies">
+            Supplies
+          </ButtonLink>
+          {!isEmpty && <ButtonLink to="/stores/place">Add a fridge or freezer</ButtonLink>}
+        </div>
       </PageHead>
       {isEmpty && (
         <EmptyPlace

@@ -19,6 +19,7 @@ export function choicesOf(row: Omit<DayChoiceRow, "processedOn">): DayChoices {
     keepsGiblets: row.keepsGiblets === 1,
     pluckBy: row.pluckBy,
     changeWaterBirds: row.changeWaterBirds ?? undefined,
+    brineFraction: row.brinePermille === null ? undefined : row.brinePermille / 1000,
     crew: row.crew.map(({ personId, ...seat }) => ({ ...seat, personId: personId ?? undefined })),
   };
 }

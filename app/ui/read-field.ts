@@ -194,6 +194,18 @@ export function amount({ most, ask }: { most: number; ask: string }) {
   });
 }
 
+/** A percentage, read to tenths of a percent: thousandths. */
+export function percent({ least, most, ask }: { least: number; most: number; ask: string }) {
+  return field((text) => {
+    if (text === "") return { problem: ask };
+    const value = readNumber(text.replace(/\s*%$/, ""), { commaGroups: false });
+    if (value === undefined) return { problem: "Enter a percentage, such as 1.2" };
+    return value < least || value > most
+      ? { problem: `It must lie between ${least} and ${most} %` }
+      : { value: Math.round(value * 10) };
+  });
+}
+
 /** A day, `YYYY-MM-DD`, between two others, both included. */
 export function localDay({
   ask,

@@ -113,6 +113,8 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
     "cents per kg": moneyPerWeight,
     watts: (value) => (value >= 1000 ? `${trimmed(value / 1000, 2)} kW` : `${trimmed(value, 1)} W`),
     liters: volume,
+    milliliters: (value) => `${count(value)} ml`,
+    grams: (value) => `${count(value)} g`,
     amps: (value) => `${trimmed(value, 1)} A`,
     volts: (value) => `${count(value)} V`,
   };

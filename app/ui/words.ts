@@ -1,6 +1,7 @@
 import type { BirdKind } from "#core/growth/bird-kind.ts";
 import type { WhichBirds } from "#core/growth/flock.ts";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
+import type { SupplyKind } from "#core/packing/supply-stock.ts";
 import type { Practice } from "#core/processing-line/line-constants.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import type { Source } from "#core/reckoning/reckoning.ts";
@@ -79,6 +80,22 @@ export const USE_WORDS: Readonly<Record<CarcassUse, string>> = {
   condemned: "condemned",
 };
 
+/** What is used up, as a person names it, and how it is counted. */
+export const SUPPLY_WORDS: Readonly<Record<SupplyKind, { name: string; counted: string }>> = {
+  ice: { name: "Ice", counted: "bags" },
+  bag: { name: "Poultry bags", counted: "pieces" },
+  tie: { name: "Ties", counted: "pieces" },
+  tube: { name: "Vent tubes", counted: "pieces" },
+  label: { name: "Labels", counted: "pieces" },
+  vacuum_bag: { name: "Vacuum bags", counted: "pieces" },
+  propane: { name: "Propane", counted: "grams" },
+  bleach: { name: "Plain bleach", counted: "ml" },
+  salt: { name: "Salt", counted: "grams" },
+  glove: { name: "Gloves", counted: "pairs" },
+  towel: { name: "Paper towels", counted: "rolls" },
+  bin_bag: { name: "Bin bags", counted: "pieces" },
+};
+
 /** On whose word a sum stands, as a person would say it. */
 export const SOURCE_WORDS: Readonly<Record<Source, string>> = {
   growth: "a growth curve fitted to customary pastured weights; farms differ by 15 % either way",
@@ -91,6 +108,8 @@ export const SOURCE_WORDS: Readonly<Record<Source, string>> = {
   ice: "the heat in birds, water and ice from food-engineering texts; the margin is our choice",
   chill: "conduction in a slab set to customary chilling times; a probe and your local rule decide",
   line: "our own times of practised hands, until your farm's days speak",
+  brine: "salt spreading over the water of brine and meat; texts. Weigh it",
+  needs: "our guess of what a day uses up, until you say otherwise",
   rest: "practice: about an hour to stiffen, about a day to let go, longer for old birds",
   cost: "your own bills and hours, split so that the parts add up to the cent",
   season:

@@ -173,6 +173,22 @@ export function ChillFields({ fields, ours }: WithOurs) {
             label="A bag of ice"
             hint={`Ours: ${show.value(ours.bagKilograms, "kg")}`}
           />
+          <TextField
+            field={fields.jugCount}
+            label="Water jugs you can freeze"
+            hint="Closed, in the tanks; they save ice"
+            inputMode="numeric"
+          />
+          <TextField
+            field={fields.jug}
+            label="A jug holds"
+            hint={`Ours: ${show.volume(ours.jugMilliliters / 1000)}`}
+          />
+          <TextField
+            field={fields.madeIce}
+            label="Ice you make for a day"
+            hint="By a machine of your own; empty for none"
+          />
         </div>
         <ChoiceField
           field={fields.tankWall}

@@ -52,6 +52,11 @@ export function yardForm(unitSystem: UnitSystem) {
       tankWall: choice(TANK_WALLS, "Choose what the tanks are made of"),
       chillMethod: choice(CHILL_METHODS, "Choose how you chill"),
       iceBag: optional(weight({ unitSystem, ask: "", range: [0.1, 1000], what: "a bag of ice" })),
+      jugCount: optional(wholeNumber({ most: 1000, ask: "" })),
+      jug: optional(volume({ unitSystem, least: 0.1, most: 30, ask: "" })),
+      madeIce: optional(
+        weight({ unitSystem, ask: "", range: [0.1, 1000], what: "a day's own ice", isLot: true }),
+      ),
       scalder: optional(volume({ unitSystem, least: 1, most: 5000, ask: "" })),
       scalderWatts: optional(wholeNumber({ least: 100, most: 200_000, ask: "" })),
       scalderHeat: choice(HEATS, "Choose what heats it"),
@@ -71,7 +76,8 @@ export function yardForm(unitSystem: UnitSystem) {
           message: "Give both volts and breaker, or leave both empty",
         });
       }
-      const { latitude, longitude, air, tap, hourRate, tank, iceBag, scalder, fill, ...same } = typed;
+      const { latitude, longitude, air, tap, hourRate, tank, iceBag, jug, madeIce, scalder, fill, ...same } =
+        typed;
       return {
         ...same,
         latitudeMicrodegrees: latitude,
@@ -81,6 +87,8 @@ export function yardForm(unitSystem: UnitSystem) {
         hourRateCents: hourRate,
         tankMilliliters: tank,
         iceBagMilligrams: iceBag,
+        jugMilliliters: jug,
+        madeIceMilligrams: madeIce,
         scalderMilliliters: scalder,
         scalderFillMillicelsius: fill,
       };
@@ -118,6 +126,9 @@ export function yardFields(farm: Farm): Record<string, string | undefined> {
     tankWall: farm.tankWall,
     chillMethod: farm.chillMethod,
     iceBag: text(farm.iceBagMilligrams, weightText),
+    jugCount: text(farm.jugCount, String),
+    jug: text(farm.jugMilliliters, volumeText),
+    madeIce: text(farm.madeIceMilligrams, weightText),
     scalder: text(farm.scalderMilliliters, volumeText),
     scalderWatts: text(farm.scalderWatts, String),
     scalderHeat: farm.scalderHeat,

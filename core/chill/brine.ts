@@ -3,6 +3,9 @@ export const SATURATED_BRINE = 0.264;
 /** Water in the meat, by weight. See docs/sources.md#brine. */
 export const MEAT_WATER = 0.72;
 
+/** Weight that a bird takes up in a brine in the end, 0.06 to 0.15. See docs/sources.md#uptake. */
+export const BRINE_UPTAKE = 0.1;
+
 export interface BrineInput {
   /** "brine": the brine is this strong. "equilibrium": the meat ends up this salty. */
   readonly aim: "brine" | "equilibrium";

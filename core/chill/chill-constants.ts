@@ -45,3 +45,6 @@ export const TANK = {
   carcassKilogramPerLiter: 1.06,
   iceKilogramPerLiter: 0.917,
 } as const;
+
+/** A light and a heavy bird stand this many standard deviations from the mean: about 1 in 40 is beyond. */
+export const END_BIRD_DEVIATIONS = 2;

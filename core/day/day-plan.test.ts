@@ -1,4 +1,4 @@
-import { expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { instantOf, localClock } from "#core/calendar/farm-time.ts";
 import { dayPlan } from "#core/day/day-plan.ts";
 import { planForDate, planInput } from "#core/day/plan-for-date.ts";
@@ -28,6 +28,7 @@ const MEANS: FarmMeans = {
   tankWall: "insulated",
   chillMethod: "still",
   bagKilograms: own(9.07),
+  ownIce: { jugKilograms: 0, madeKilograms: 0 },
   arePensLit: true,
 };
 
@@ -46,16 +47,24 @@ const CHOICES = {
   keepsGiblets: true,
   pluckBy: "drum",
   changeWaterBirds: undefined,
+  brineFraction: undefined,
   crew: [],
 } as const;
 
-function plan(day: string, time: string, change: Partial<DayChoices> = {}, means: Partial<FarmMeans> = {}) {
+function plan(
+  day: string,
+  time: string,
+  change: Partial<DayChoices> = {},
+  means: Partial<FarmMeans> = {},
+  iceBagsInStock?: number,
+) {
   const start = instantOf(day, time, ZONE);
   if (!start.exists) throw new Error("no such time");
   const basis = {
     standingBirds: 58,
     helpers: [],
     pens: [],
+    iceBagsInStock,
     flock: { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-25", weighings: [] },
     means: { ...MEANS, ...means },
     place: { latitude: 43.9, longitude: -71.6 },
@@ -180,6 +189,7 @@ test("somebody who goes home before the birds are done leaves the day said to be
     standingBirds: 20,
     helpers: [pell],
     pens: [],
+    iceBagsInStock: undefined,
     flock: { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-25", weighings: [] },
     means: MEANS,
     place: { latitude: 43.9, longitude: -71.6 },
@@ -230,4 +240,52 @@ test("a weak bath fails at a bird that is named, and what is enough of the ways 
   expect(mended.failsAtBird).toBeUndefined();
   expect(mended.waysOut).toEqual([]);
   expect(scald.bath.value).toBe(60);
+});
+
+describe("the tanks by the hour", () => {
+  const day = (change: Partial<DayChoices> = {}, means: Partial<FarmMeans> = {}, iceBagsInStock?: number) =>
+    plan("2026-09-19", "07:00", change, means, iceBagsInStock).plan;
+
+  test("melt no ice before they are filled, all of the plan's by the last bird, and never less by a later hour", () => {
+    const { chill, tanks } = day();
+    expect(tanks.hours[0]!.fromMinute).toBe(-60);
+    expect(tanks.hours.at(-1)!.meltedKilograms).toBeCloseTo(chill.ice.value, 6);
+    expect(tanks.hours.at(-1)).toMatchObject({ birdsIn: 31, coldBirds: 31 });
+    for (const [index, hour] of tanks.hours.slice(1).entries()) {
+      expect(hour.meltedKilograms).toBeGreaterThanOrEqual(tanks.hours[index]!.meltedKilograms);
+      expect(hour.coldBirds).toBeLessThanOrEqual(hour.birdsIn);
+    }
+  });
+
+  test("run out of ice at the hour at which so much has melted, and not where there is enough", () => {
+    const { bags } = day().chill;
+    expect(day({}, {}, bags.value).tanks.iceOutMinute).toBeUndefined();
+    expect(day().tanks.iceOutMinute).toBeUndefined();
+    const short = day({}, {}, 2).tanks;
+    const before = short.hours.findLast(({ meltedKilograms }) => meltedKilograms < 2 * 9.07)!;
+    expect(short.iceOutMinute).toBeGreaterThan(before.fromMinute + 60 - 1);
+    expect(short.iceOutMinute).toBeLessThan(before.fromMinute + 120 + 1);
+  });
+
+  test("need fewer bags where the farm freezes jugs of its own", () => {
+    const jugs = { ownIce: { jugKilograms: 18.2, madeKilograms: 0 } };
+    expect(day().chill.bags.value - day({}, jugs).chill.bags.value).toBeGreaterThanOrEqual(2);
+  });
+
+  test("are full when their last place is taken, and chill a light bird before a heavy one", () => {
+    const small = day({}, { tankLiters: own(60) });
+    const room = small.chill.tank.birdsThatFit.value;
+    expect(small.tanks.fullMinute).toBe(small.line.answer.chills[room - 1]!.p50);
+    expect(day().tanks.fullMinute).toBeUndefined();
+    expect(small.tanks.lightest.hours).toBeLessThan(small.tanks.heaviest.hours);
+  });
+
+  test("take salt by weight for a brine, and none without", () => {
+    const { brine, tank: _tank } = day({ brineFraction: 0.012 }).chill;
+    // s/(1-s) of the water and of the meat's own, 0.8 and 0.72 of its weight.
+    const meat = brine!.waterLiters / 0.8;
+    expect(brine!.salt.value).toBeCloseTo((0.012 / 0.988) * (0.8 + 0.72) * meat, 9);
+    expect(brine!.dissolves).toBe(true);
+    expect(day().chill.brine).toBeUndefined();
+  });
 });

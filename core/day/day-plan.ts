@@ -1,6 +1,7 @@
 import { dressedWeight, expectedCuts } from "#core/carcass-yield/expected-cuts.ts";
 import { CUT_SHARES, DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
 import { type BathOnDay, bathOnDay, type DipPoint, dipCurve } from "#core/day/bath-on-day.ts";
+import { type ChillByHour, chillByHour } from "#core/day/chill-by-hour.ts";
 import { type ChillPlan, chillPlan } from "#core/day/chill-plan.ts";
 import { type LinePlan, linePlan, type PlayLine } from "#core/day/line-plan.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
@@ -31,6 +32,7 @@ export interface DayPlan {
   readonly dips: readonly DipPoint[];
   readonly line: LinePlan;
   readonly chill: ChillPlan;
+  readonly tanks: ChillByHour;
   /** What the birds to be cut up should come to, cut by cut; empty if none is. */
   readonly cuts: readonly { readonly cut: string; readonly weight: Reckoning }[];
 }
@@ -40,6 +42,7 @@ export function dayPlan(plan: PlanInput, play?: PlayLine): DayPlan {
   const scald = scaldPlan(plan);
   const line = linePlan(plan, scald, play);
   const pens = pensOfDay(plan);
+  const chill = chillPlan(plan, line);
   return {
     scald,
     bath: bathOnDay(plan, scald, line),
@@ -50,10 +53,15 @@ export function dayPlan(plan: PlanInput, play?: PlayLine): DayPlan {
     visits: visitsCompared(plan, line, pens),
     catching: catchRounds(plan, line),
     withdrawal: withdrawalPlan(plan, line),
-    chill: chillPlan(plan, line),
+    chill,
+    tanks: chillByHour(plan, line, chill, iceAtHand(plan, chill)),
     cuts: cutWeights(plan),
   };
 }
+
+/** Bought and made, kg; undefined where nobody keeps count of the bags. */
+const iceAtHand = ({ iceBagsInStock, means }: PlanInput, { ownKilograms }: ChillPlan) =>
+  iceBagsInStock === undefined ? undefined : iceBagsInStock * means.bagKilograms.value + ownKilograms;
 
 /** The farm's pens where all of the day's birds stand in them; else parts of the flock. */
 function pensOfDay({ choices, pens }: PlanInput): readonly PenOfDay[] {

@@ -17,6 +17,7 @@ export interface PlanBasis {
   readonly means: FarmMeans;
   readonly helpers: readonly Helper[];
   readonly pens: PlanInput["pens"];
+  readonly iceBagsInStock: PlanInput["iceBagsInStock"];
   readonly place: Place;
   readonly timeZone: string;
 }
@@ -57,6 +58,7 @@ export function planInput(basis: PlanBasis, day: LocalDay, choices: DayChoices) 
     means: basis.means,
     crew: crewOf(choices.crew, choices.people, { helpers: basis.helpers, year: Number(day.slice(0, 4)) }),
     pens: basis.pens,
+    iceBagsInStock: basis.iceBagsInStock,
     minuteAfterStart: (minuteOfDay) =>
       (atMinute(day, minuteOfDay, basis.timeZone) - choices.startAt) / MILLISECONDS_PER_MINUTE,
     night: nightBefore(day, basis.timeZone, basis.place),

@@ -26,6 +26,8 @@ export interface DayChoices {
   readonly pluckBy: "drum" | "hand";
   /** The scald's water is changed after so many birds; undefined where it is kept all day. */
   readonly changeWaterBirds: number | undefined;
+  /** Salt that the meat is to end up with, by weight; undefined where the birds are not brined. */
+  readonly brineFraction: number | undefined;
   /** Who stands where; people beyond these have no name. */
   readonly crew: readonly CrewSeat[];
   readonly scaldSchool: ScaldSchool;
@@ -56,6 +58,8 @@ export interface FarmMeans {
   readonly tankWall: TankWall;
   readonly chillMethod: ChillMethod;
   readonly bagKilograms: Setting;
+  /** Ice that the farm has without buying: frozen in jugs, and from its own machine. */
+  readonly ownIce: { readonly jugKilograms: number; readonly madeKilograms: number };
   /** Lamps burn in the pens until the feed is pulled, so that dusk does not end the eating. */
   readonly arePensLit: boolean;
 }
@@ -65,12 +69,14 @@ export interface PlanInput {
   readonly flock: FlockForecast;
   readonly choices: DayChoices;
   readonly means: FarmMeans;
-  /** Dusk of the evening before and dawn of the day, epoch milliseconds UTC, where the sun sets at all. */
   /** As many as people were chosen. */
   readonly crew: readonly CrewMember[];
   /** Minutes after the first bird of a minute of the day by the farm's clock; less than 0 before it. */
   readonly minuteAfterStart: (minuteOfDay: number) => number;
   /** Where the flock stands; empty where nobody said. */
   readonly pens: readonly { readonly name: string; readonly birds: number }[];
+  /** Bags of ice in stock; undefined where nobody keeps count of them. */
+  readonly iceBagsInStock: number | undefined;
+  /** Dusk of the evening before and dawn of the day, epoch milliseconds UTC, where the sun sets at all. */
   readonly night: { readonly duskAt: number; readonly dawnAt: number } | undefined;
 }

@@ -1,5 +1,6 @@
-import { daysBetween, type LocalDay, weekdayOf } from "#core/calendar/local-day.ts";
+import { daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
 import type { DayMarkFacts, SeasonFacts } from "#core/day/season-facts.ts";
+import { comes } from "#core/day/who-can-come.ts";
 import { crewBirds } from "#core/processing-line/crew-birds.ts";
 import { CLEAN_UP_MINUTES, PRACTICE_FACTOR, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
 import { HOT_DAY_CELSIUS } from "#core/season/season-constants.ts";
@@ -30,16 +31,11 @@ const SECONDS_A_DIP = 75;
 /** Reads one day of the season. */
 export function seasonDay(facts: SeasonFacts, day: LocalDay): SeasonDay {
   const { terms, means } = facts;
-  const people = facts.people.map((person) => {
-    const said = facts.personDays.findLast(({ personId, onDay }) => personId === person.id && onDay === day);
-    const usually = (person.weekdayMask & (1 << weekdayOf(day))) !== 0;
-    return {
-      name: person.name,
-      hands: person.handsPercent / 100,
-      canCome: said?.canCome ?? usually,
-      why: said?.why ?? "",
-    };
-  });
+  const people = facts.people.map((person) => ({
+    name: person.name,
+    hands: person.handsPercent / 100,
+    ...comes(person, facts.personDays, day),
+  }));
   const there = people.filter(({ canCome }) => canCome);
   const hands = there.reduce((sum, person) => sum + person.hands, 0);
   const byStations = crewBirds(

@@ -72,6 +72,7 @@ const FACTS: SeasonFacts = {
     tankWall: "insulated",
     chillMethod: "still",
     bagKilograms: own(9),
+    ownIce: { jugKilograms: 0, madeKilograms: 0 },
     arePensLit: true,
   },
   cones: 4,

@@ -23,6 +23,8 @@ export type Unit =
   | "cents per kg"
   | "watts"
   | "liters"
+  | "milliliters"
+  | "grams"
   | "amps"
   | "volts";
 
@@ -36,6 +38,8 @@ export type Source =
   | "power"
   | "ice"
   | "chill"
+  | "brine"
+  | "needs"
   | "line"
   | "rest"
   | "cost"

@@ -25,6 +25,8 @@ export interface DayChoiceRow {
   readonly pluckBy: "drum" | "hand";
   /** Null where the water is kept all day. */
   readonly changeWaterBirds: number | null;
+  /** Salt that the meat is to end up with; null where the birds are not brined. */
+  readonly brinePermille: number | null;
   readonly crew: readonly CrewSeatRow[];
 }
 
@@ -83,7 +85,7 @@ export function dayQueries(database: Database) {
            cone_count AS coneCount, table_place_count AS tablePlaceCount, break_minutes AS breakMinutes,
            scald_school AS scaldSchool, withdrawal_school AS withdrawalSchool,
            which_birds AS whichBirds, break_at_minute AS breakAtMinute, pin_place_count AS pinPlaceCount,
-           keeps_giblets AS keepsGiblets, pluck_by AS pluckBy, change_water_birds AS changeWaterBirds,
+           keeps_giblets AS keepsGiblets, pluck_by AS pluckBy, change_water_birds AS changeWaterBirds, brine_permille AS brinePermille,
            (SELECT settlement.entry_id FROM day_settlement AS settlement
              WHERE settlement.day_id = day.id
                AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS settledEntryId
@@ -104,10 +106,11 @@ export function dayQueries(database: Database) {
   >(`
     INSERT INTO processing_day (entry_id, revision, batch_id, processed_on, time_zone, start_at, bird_count, cut_up_count,
                                 people_count, cone_count, table_place_count, break_minutes, scald_school, withdrawal_school,
-                                which_birds, break_at_minute, pin_place_count, keeps_giblets, pluck_by, change_water_birds)
+                                which_birds, break_at_minute, pin_place_count, keeps_giblets, pluck_by, change_water_birds,
+                                brine_permille)
     VALUES (@entryId, 1, @batchId, @processedOn, @timeZone, @startAt, @birdCount, @cutUpCount,
             @peopleCount, @coneCount, @tablePlaceCount, @breakMinutes, @scaldSchool, @withdrawalSchool,
-            @whichBirds, @breakAtMinute, @pinPlaceCount, @keepsGiblets, @pluckBy, @changeWaterBirds)`);
+            @whichBirds, @breakAtMinute, @pinPlaceCount, @keepsGiblets, @pluckBy, @changeWaterBirds, @brinePermille)`);
   const updateDay = database.prepare<Omit<DayChoiceRow, "crew"> & { id: number; timeZone: string }>(`
     UPDATE processing_day
        SET revision = revision + 1, processed_on = @processedOn, time_zone = @timeZone, start_at = @startAt,
@@ -115,7 +118,7 @@ export function dayQueries(database: Database) {
            table_place_count = @tablePlaceCount, break_minutes = @breakMinutes, scald_school = @scaldSchool,
            withdrawal_school = @withdrawalSchool, which_birds = @whichBirds, break_at_minute = @breakAtMinute,
            pin_place_count = @pinPlaceCount, keeps_giblets = @keepsGiblets, pluck_by = @pluckBy,
-           change_water_birds = @changeWaterBirds
+           change_water_birds = @changeWaterBirds, brine_permille = @brinePermille
      WHERE id = @id`);
   const selectDayOfEntry = database.prepare<[string], { id: number }>(
     "SELECT id FROM processing_day WHERE entry_id = ?",

@@ -1,5 +1,6 @@
 import type { Database } from "better-sqlite3";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
+import { supplyQueries } from "#db/supply/supply-queries.server.ts";
 
 export interface DayCost {
   readonly entryId: string;
@@ -16,9 +17,16 @@ export interface SettlementRow {
   readonly liveMeanMilligrams: number | null;
 }
 
+/** What a day took from stock, and the day on which it is written off. */
+export interface SupplyUse {
+  readonly movedOn: string;
+  readonly used: readonly { readonly supplyId: number; readonly amount: number }[];
+}
+
 /** Prepares every statement of settling a day once; call it once per connection. */
 export function settleQueries(database: Database) {
   const entries = entryQueries(database);
+  const supplying = supplyQueries(database);
   const standing = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
   const selectCosts = database.prepare<[number], DayCost>(`
     SELECT entry_id AS entryId, what, amount_cents AS amountCents FROM day_cost
@@ -59,12 +67,14 @@ export function settleQueries(database: Database) {
       entry: Entry,
       dayId: number,
       hours: Pick<SettlementRow, "workMinutes" | "liveMeanMilligrams">,
+      stock: SupplyUse = { movedOn: "", used: [] },
     ): Recorded<"day-settled" | "nothing-packed"> =>
-      entries.once(entry, ["settle", dayId, hours], () => {
+      entries.once(entry, ["settle", dayId, hours, stock], () => {
         if (selectSettlement.get(dayId)) return "day-settled";
         const { dressedCount, birdCount } = selectPacked.get({ dayId })!;
         if (dressedCount === 0) return "nothing-packed";
         insertSettlement.run({ entryId: entry.entryId, dayId, settledAt: entry.at, birdCount, ...hours });
+        supplying.use(entry.entryId, { dayId, movedOn: stock.movedOn }, stock.used);
         return undefined;
       }),
 

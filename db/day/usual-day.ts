@@ -1,11 +1,12 @@
 import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
 
-/** What stands for a day where nobody said otherwise: a break at noon, two at the pins, giblets kept, a drum, one water. */
+/** What stands for a day where nobody said otherwise: a break at noon, two at the pins, giblets kept, a drum, one water, no brine. */
 export const USUAL_DAY = {
   breakAtMinute: 12 * 60,
   pinPlaceCount: 2,
   keepsGiblets: 1,
   pluckBy: "drum",
   changeWaterBirds: null,
+  brinePermille: null,
   crew: [],
 } as const satisfies Partial<DayChoiceRow>;

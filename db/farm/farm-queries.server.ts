@@ -26,6 +26,9 @@ export interface Farm {
   readonly tankWall: TankWall;
   readonly chillMethod: ChillMethod;
   readonly iceBagMilligrams: number | null;
+  readonly jugCount: number | null;
+  readonly jugMilliliters: number | null;
+  readonly madeIceMilligrams: number | null;
   readonly scalderMilliliters: number | null;
   readonly scalderWatts: number | null;
   readonly scalderHeat: "electric" | "propane";
@@ -58,6 +61,9 @@ const COLUMNS: Readonly<Record<keyof FarmSettings, string>> = {
   tankWall: "tank_wall",
   chillMethod: "chill_method",
   iceBagMilligrams: "ice_bag_milligrams",
+  jugCount: "jug_count",
+  jugMilliliters: "jug_milliliters",
+  madeIceMilligrams: "made_ice_milligrams",
   scalderMilliliters: "scalder_milliliters",
   scalderWatts: "scalder_watts",
   scalderHeat: "scalder_heat",

@@ -45,6 +45,7 @@ test("what is typed reads into the choices of a day, with its first bird as an i
     keepsGiblets: 0,
     pluckBy: "drum",
     changeWaterBirds: null,
+    brinePermille: null,
     crew: [{ personId: 3, name: "Ines", stations: ["gut", "rinse"] }],
   });
 });

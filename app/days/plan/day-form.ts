@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { choice, clockTime, localDay, optional, tick, wholeNumber } from "#app/ui/read-field.ts";
+import { choice, clockTime, localDay, optional, percent, tick, wholeNumber } from "#app/ui/read-field.ts";
 import { instantOf, minuteOfClock } from "#core/calendar/farm-time.ts";
 import { WHICH_BIRDS } from "#core/growth/flock.ts";
 import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
@@ -68,11 +68,13 @@ export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
       keepsGiblets: tick,
       pluckBy: choice(["drum", "hand"], "Choose how you pluck"),
       changeWaterBirds: optional(wholeNumber({ least: 1, most: MOST_BIRDS_A_DAY, ask: "" })),
+      brine: optional(percent({ least: 0.1, most: 5, ask: "" })),
       crew,
     })
-    .transform(({ startTime, breakAt, ...rest }, context) => {
+    .transform(({ startTime, breakAt, brine, ...rest }, context) => {
       const choices = {
         ...rest,
+        brinePermille: brine,
         breakAtMinute: minuteOfClock(breakAt),
         crew: rest.crew.slice(0, rest.peopleCount),
       };

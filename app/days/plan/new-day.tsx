@@ -2,6 +2,7 @@ import { redirect } from "react-router";
 import { dayForm, tooManyBirds } from "#app/days/plan/day-form.ts";
 import { PlanPage } from "#app/days/plan/plan-page.tsx";
 import { proposedChoices } from "#app/days/plan/proposed-choices.server.ts";
+import { aroundDay } from "#app/server/around-day.server.ts";
 import { planBasis, requireBatch } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
@@ -36,6 +37,7 @@ export function loader({ request }: Route.LoaderArgs) {
     setting,
     standing,
     basis: planBasis(farm, batch),
+    around: aroundDay(farm, batch, standing.processedOn),
     entryId: newEntryId(),
   };
 }
@@ -78,11 +80,12 @@ export default function NewDay({ loaderData, actionData }: Route.ComponentProps)
       </Page>
     );
   }
-  const { batch, setting, standing, basis, entryId } = loaderData;
+  const { batch, setting, standing, basis, around, entryId } = loaderData;
   return (
     <PlanPage
       head={<PageHead title="A new day" line={`${batch.name}, ${plural(setting.freeCount, "bird")} free`} />}
       basis={basis}
+      around={around}
       setting={setting}
       standing={standing}
       refusal={actionData}

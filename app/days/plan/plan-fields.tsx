@@ -39,6 +39,7 @@ export function PlanFields({
           unit="birds"
           inputMode="numeric"
         />
+        <TextField field={fields.brine} label="Brined to" unit="% salt" inputMode="decimal" />
       </div>
       <TickField field={fields.keepsGiblets} label="Keep hearts, livers and gizzards" />
       <ChoiceField field={fields.pluckBy} label="Plucked" options={PLUCK_OPTIONS} />

@@ -1,5 +1,6 @@
 import { type ReactNode, useMemo, useState } from "react";
 import { BestCrewSheet } from "#app/days/plan/best-crew-sheet.tsx";
+import { ChillSheet } from "#app/days/plan/chill-sheet.tsx";
 import { type DayFormSetting, dayForm } from "#app/days/plan/day-form.ts";
 import { FinishChart } from "#app/days/plan/finish-chart.tsx";
 import { HelpsSheet } from "#app/days/plan/helps-sheet.tsx";
@@ -11,7 +12,9 @@ import { PlanRibbon } from "#app/days/plan/plan-ribbon.tsx";
 import { ScaldSheet } from "#app/days/plan/scald-sheet.tsx";
 import { useLine } from "#app/days/plan/use-line.ts";
 import { WatchSheet } from "#app/days/plan/watch-sheet.tsx";
+import { WeatherSheet } from "#app/days/plan/weather-sheet.tsx";
 import { WithdrawalSheet } from "#app/days/plan/withdrawal-sheet.tsx";
+import type { AroundDay } from "#app/server/around-day.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
 import { Button, Notice, Sheet } from "#app/ui/sheet.tsx";
@@ -24,6 +27,7 @@ import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
 interface PlanPageProps {
   head: ReactNode;
   basis: PlanBasis;
+  around: AroundDay;
   setting: DayFormSetting;
   /** What stands, or what we propose for a new day. */
   standing: DayChoiceRow;
@@ -41,6 +45,7 @@ interface PlanPageProps {
 export function PlanPage({
   head,
   basis,
+  around,
   setting,
   standing,
   refusal,
@@ -106,6 +111,7 @@ export function PlanPage({
             <FinishChart line={line} startAt={shown.startAt} />
             <HelpsSheet helps={playing.line?.helps} startAt={shown.startAt} />
           </div>
+          <WeatherSheet planned={planned} processedOn={shown.processedOn} around={around} />
           <WatchSheet day={line.setup.day} startAt={shown.startAt} />
           <BestCrewSheet
             crew={crew}
@@ -115,6 +121,7 @@ export function PlanPage({
             onCrew={setSeats}
           />
           <ScaldSheet planned={planned} scalder={basis.means.scalder} />
+          <ChillSheet planned={planned} basis={basis} around={around} processedOn={shown.processedOn} />
           <WithdrawalSheet planned={planned} startAt={shown.startAt} />
           <Sheet heading="Choices">
             <FarmForm
@@ -170,9 +177,10 @@ function seatsAsText(seats: readonly CrewSeat[]): string {
 }
 
 function fieldsOf(row: DayChoiceRow, timeZone: string): Record<string, string> {
-  const { startAt, crew: _crew, keepsGiblets, breakAtMinute, ...choices } = row;
+  const { startAt, crew: _crew, keepsGiblets, breakAtMinute, brinePermille, ...choices } = row;
   return {
     ...Object.fromEntries(Object.entries(choices).map(([name, value]) => [name, String(value ?? "")])),
+    brine: brinePermille === null ? "" : String(brinePermille / 10),
     breakAt: clockOfMinute(breakAtMinute),
     keepsGiblets: keepsGiblets === 1 ? "on" : "",
     startTime: localClock(startAt, timeZone),

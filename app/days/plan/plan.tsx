@@ -1,11 +1,13 @@
 import { redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { dayForm, tooManyBirds } from "#app/days/plan/day-form.ts";
+import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { PlanPage } from "#app/days/plan/plan-page.tsx";
+import { aroundDay } from "#app/server/around-day.server.ts";
 import { planBasis, progressOf, requireDay } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { ButtonLink, Notice } from "#app/ui/sheet.tsx";
+import { Notice } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { Route } from "./+types/plan.ts";
@@ -26,6 +28,7 @@ export function loader({ params, request }: Route.LoaderArgs) {
     batchName: batch.name,
     setting,
     basis: planBasis(farm, batch),
+    around: aroundDay(farm, batch, day.processedOn, day.id),
     entryId: newEntryId(),
     kept: farmFile().keptPlan(day.id),
     progress: progressOf(day),
@@ -54,39 +57,30 @@ export async function action({ request, params }: Route.ActionArgs) {
 }
 
 export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
-  const { day, wasSaved, batchName, basis, setting, entryId, kept, progress } = loaderData;
+  const { day, wasSaved, batchName, basis, around, setting, entryId, kept, progress } = loaderData;
   const show = useShow();
   const isOver = setting.freeCount < day.birdCount;
   return (
     <PlanPage
       key={day.revision}
       head={
-        <DayHead
-          dayId={day.id}
-          processedOn={day.processedOn}
-          line={`${plural(day.birdCount, "bird")} of ${batchName}`}
-        />
+        <>
+          <DayHead
+            dayId={day.id}
+            processedOn={day.processedOn}
+            line={`${plural(day.birdCount, "bird")} of ${batchName}`}
+          />
+          <PlanNav dayId={day.id} />
+        </>
       }
       basis={basis}
+      around={around}
       setting={setting}
       standing={day}
       refusal={actionData}
       action={`/days/${day.id}/plan?seen=${day.revision}`}
       entryId={entryId}
       submit="Save these choices"
-      beside={
-        <>
-          <ButtonLink kind="plain" to={`/days/${day.id}/sheet`}>
-            Run sheet to print
-          </ButtonLink>
-          <ButtonLink kind="plain" to={`/days/${day.id}/stations`}>
-            A page for each station
-          </ButtonLink>
-          <ButtonLink kind="plain" to={`/days/${day.id}/plan.json`} reloadDocument>
-            Take this plan with you
-          </ButtonLink>
-        </>
-      }
     >
       {wasSaved && <p role="status">Saved. The plan stands as it is shown.</p>}
       {isOver && (

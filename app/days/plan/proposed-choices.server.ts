@@ -44,6 +44,7 @@ export function proposedChoices(
     pinPlaceCount: last?.pinPlaceCount ?? USUAL_DAY.pinPlaceCount,
     keepsGiblets: last?.keepsGiblets ?? USUAL_DAY.keepsGiblets,
     pluckBy: last?.pluckBy ?? USUAL_DAY.pluckBy,
+    brinePermille: last?.brinePermille ?? USUAL_DAY.brinePermille,
     changeWaterBirds: last?.changeWaterBirds ?? USUAL_DAY.changeWaterBirds,
     crew: [],
   };

@@ -58,8 +58,8 @@ export default function RunSheet({
   return (
     <article className="grid max-w-page gap-5 bg-white p-4 md:p-8">
       <p className="flex gap-4 print:hidden">
-        <Link to={`/days/${day.id}/plan`} className="underline">
-          Back to the plan
+        <Link to={`/days/${day.id}/paper`} className="underline">
+          Back to the papers
         </Link>
         <span className="text-soft">Print this page with your browser.</span>
       </p>

@@ -1,10 +1,14 @@
+import type { FieldMetadata } from "@conform-to/react";
 import { Form, redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { CostTable } from "#app/days/settle/cost-table.tsx";
-import { settleForm } from "#app/days/settle/settle-form.ts";
+import { likelyUse } from "#app/days/settle/likely-use.server.ts";
+import { settleForm, usedField } from "#app/days/settle/settle-form.ts";
+import { now } from "#app/server/clock.server.ts";
 import { requireDay, settlementOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { usedOn } from "#app/server/supplies.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
 import { Figure } from "#app/ui/figure.tsx";
@@ -12,6 +16,8 @@ import { Button, ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/she
 import { plural } from "#app/ui/show.ts";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { SUPPLY_WORDS } from "#app/ui/words.ts";
+import { localDayOf } from "#core/calendar/farm-time.ts";
 import type { Route } from "./+types/settle.ts";
 
 export const meta = () => [{ title: "Settle · Pale Morning" }];
@@ -24,6 +30,8 @@ export function loader({ params }: Route.LoaderArgs) {
     unitSystem: farm.unitSystem,
     costs: farmFile().settling.costs(day.id),
     kept: farmFile().keptPlan(day.id),
+    likelyUse: day.settledEntryId ? [] : likelyUse(farm, batch, day),
+    used: usedOn(day.id),
     hasKit: farmFile().kit().length > 0,
     entryId: newEntryId(),
     ...settlementOf(farm, batch, day),
@@ -32,13 +40,21 @@ export function loader({ params }: Route.LoaderArgs) {
 
 export async function action({ request, params }: Route.ActionArgs) {
   const { farm, day } = requireDay(params.dayId);
-  const sent = await submitted(request, settleForm(farm.unitSystem));
+  const supplyIds = farmFile()
+    .supplying.supplies()
+    .map(({ id }) => id);
+  const sent = await submitted(request, settleForm(farm.unitSystem, supplyIds));
   if (!sent.ok) return sent.refusal;
-  const { workHours, liveMean } = sent.value;
-  const outcome = farmFile().settling.settle(sent.entry, day.id, {
-    workMinutes: workHours === null ? null : Math.round(workHours * 60),
-    liveMeanMilligrams: liveMean,
-  });
+  const { workHours, liveMean, used } = sent.value;
+  const outcome = farmFile().settling.settle(
+    sent.entry,
+    day.id,
+    {
+      workMinutes: workHours === null ? null : Math.round(workHours * 60),
+      liveMeanMilligrams: liveMean,
+    },
+    { movedOn: localDayOf(now(), farm.timeZone), used },
+  );
   const faults = faultsOf(outcome, {
     "day-settled": { "": "This day is settled already. Load the page again to see it" },
     "nothing-packed": { "": "No bird has been weighed yet. Weigh them on the Pack leaf first" },
@@ -47,7 +63,7 @@ export async function action({ request, params }: Route.ActionArgs) {
 }
 
 export default function Settle({ loaderData, actionData }: Route.ComponentProps) {
-  const { day, batch, settlement, stillAlive, live, costs } = loaderData;
+  const { day, batch, settlement, stillAlive, live } = loaderData;
   const show = useShow();
   const head = (
     <DayHead
@@ -122,7 +138,7 @@ export default function Settle({ loaderData, actionData }: Route.ComponentProps)
               </p>
             )}
           </Sheet>
-          <DayCosts day={day} costs={costs} />
+          <DayCosts {...loaderData} />
         </div>
       </div>
     </Page>
@@ -137,6 +153,7 @@ function Close({
   entryId,
   loggedMinutes,
   live,
+  likelyUse,
   refusal,
 }: Loaded & { refusal: Route.ComponentProps["actionData"] }) {
   const show = useShow();
@@ -152,34 +169,71 @@ function Close({
   }
   return (
     <Sheet heading="Close the day">
-      <FarmForm schema={settleForm(unitSystem)} refusal={refusal} entryId={entryId} submit="Settle this day">
+      <FarmForm
+        schema={settleForm(
+          unitSystem,
+          likelyUse.map(({ supply }) => supply.id),
+        )}
+        refusal={refusal}
+        entryId={entryId}
+        defaults={Object.fromEntries(
+          likelyUse.map(({ supply, amount }) => [usedField(supply.id), String(amount)]),
+        )}
+        submit="Settle this day"
+      >
         {(fields) => (
-          <div className="grid gap-4 sm:grid-cols-2">
-            <TextField
-              field={fields.workHours}
-              label="Hours worked, all people together"
-              hint={`Left empty: ${show.value(loggedMinutes.value, "minutes")}, from ${loggedMinutes.inputs[1]?.provenance === "measured" ? "the day's log" : "the plan"}`}
-              unit="h"
-              inputMode="decimal"
-            />
-            <TextField
-              field={fields.liveMean}
-              label="Live mean that morning, if weighed"
-              hint={`Left empty: ${show.value(live.value, "live kg")}, as expected`}
-            />
-          </div>
+          <>
+            <div className="grid gap-4 sm:grid-cols-2">
+              <TextField
+                field={fields.workHours}
+                label="Hours worked, all people together"
+                hint={`Left empty: ${show.value(loggedMinutes.value, "minutes")}, from ${loggedMinutes.inputs[1]?.provenance === "measured" ? "the day's log" : "the plan"}`}
+                unit="h"
+                inputMode="decimal"
+              />
+              <TextField
+                field={fields.liveMean}
+                label="Live mean that morning, if weighed"
+                hint={`Left empty: ${show.value(live.value, "live kg")}, as expected`}
+              />
+            </div>
+            {likelyUse.length > 0 && (
+              <fieldset className="grid gap-3">
+                <legend className="pb-2 font-display text-lg">Taken from stock</legend>
+                <p className="text-sm text-soft">
+                  As the birds packed and the hours worked would have it. Put right what you know better;
+                  opening the day again puts it all back.
+                </p>
+                <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+                  {likelyUse.map(({ supply }) => (
+                    <TextField
+                      key={supply.id}
+                      field={
+                        (fields as Readonly<Record<string, FieldMetadata<string>>>)[usedField(supply.id)]!
+                      }
+                      label={supply.name}
+                      hint={`of ${show.count(supply.inStock!)} ${SUPPLY_WORDS[supply.kind].counted}`}
+                      inputMode="numeric"
+                    />
+                  ))}
+                </div>
+              </fieldset>
+            )}
+          </>
         )}
       </FarmForm>
     </Sheet>
   );
 }
 
-function DayCosts({ day, costs }: Pick<Loaded, "day" | "costs">) {
+function DayCosts({ day, costs, used }: Pick<Loaded, "day" | "costs" | "used">) {
   const show = useShow();
   return (
     <Sheet heading="What the day itself cost">
       {costs.length === 0 && (
-        <p className="pb-3">Ice, propane, bags, the plucker's hire: what was bought for this day alone.</p>
+        <p className="pb-3">
+          Hire, power, what was bought for this day alone. What comes from stock is counted when you settle.
+        </p>
       )}
       <ul>
         {costs.map((cost) => (
@@ -194,6 +248,17 @@ function DayCosts({ day, costs }: Pick<Loaded, "day" | "costs">) {
                 <TakeBack entryId={cost.entryId} back={`/days/${day.id}/settle`} what={cost.what} />
               )}
             </span>
+          </li>
+        ))}
+        {used.map(({ supply, amount, cents }) => (
+          <li key={supply.id} className="flex items-baseline justify-between gap-3 border-b border-rule py-2">
+            <span>
+              {supply.name}{" "}
+              <span className="text-sm text-soft">
+                {show.count(amount)} {SUPPLY_WORDS[supply.kind].counted} from stock
+              </span>
+            </span>
+            <span className="font-mono">{show.money(cents)}</span>
           </li>
         ))}
       </ul>

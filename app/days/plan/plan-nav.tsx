@@ -1,0 +1,28 @@
+import { NavLink } from "react-router";
+
+const LEAVES = [
+  { to: "plan", words: "The line" },
+  { to: "needs", words: "What it takes" },
+  { to: "tasks", words: "To do" },
+  { to: "paper", words: "On paper" },
+] as const;
+
+/** The parts of a day's plan. */
+export function PlanNav({ dayId }: { dayId: number }) {
+  return (
+    <nav aria-label="Parts of the plan" className="-mx-3 -mt-3 overflow-x-auto print:hidden">
+      <ul className="flex">
+        {LEAVES.map(({ to, words }) => (
+          <li key={to}>
+            <NavLink
+              to={`/days/${dayId}/${to}`}
+              className="grid min-h-12 content-center whitespace-nowrap px-3 underline decoration-rule underline-offset-4 aria-[current=page]:font-semibold aria-[current=page]:decoration-dawn aria-[current=page]:decoration-4"
+            >
+              {words}
+            </NavLink>
+          </li>
+        ))}
+      </ul>
+    </nav>
+  );
+}

@@ -1,0 +1,45 @@
+import { planOf, progressOf } from "#app/server/day-reading.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { suppliesInStock } from "#app/server/supplies.server.ts";
+import { dayNeeds, plannedUse, type Supply } from "#core/day/day-needs.ts";
+import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
+import type { Batch } from "#db/batch/batch-queries.server.ts";
+import type { ProcessingDay } from "#db/day/day-queries.server.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+/** A counted supply, and what a day that was run will have taken of it. */
+export interface LikelyUse {
+  readonly supply: Supply;
+  readonly amount: number;
+}
+
+/** What a day took of everything counted, by the birds that were packed and the hours that were worked. */
+export function likelyUse(farm: Farm, batch: Batch, day: ProcessingDay): LikelyUse[] {
+  const supplies = suppliesInStock().filter(({ inStock }) => inStock !== undefined);
+  if (supplies.length === 0) return [];
+
+  const { firstBirdAt, lastBirdAt } = progressOf(day);
+  const dressed = farmFile()
+    .pack.carcasses(day.id)
+    .filter(({ purpose, weightMilligrams }) => purpose !== "condemned" && weightMilligrams !== null);
+  const planned = plannedUse(planOf(farm, batch, day), farm.scalderHeat);
+  const needs = dayNeeds(
+    {
+      ...planned,
+      wholeKilograms: dressed
+        .filter(({ purpose }) => purpose !== "cut")
+        .map(({ weightMilligrams }) => kilogramsFromMilligrams(weightMilligrams!)),
+      cutBirds: dressed.filter(({ purpose }) => purpose === "cut").length,
+      lineHours:
+        firstBirdAt === undefined || lastBirdAt === undefined
+          ? planned.lineHours
+          : (lastBirdAt - firstBirdAt) / 3_600_000,
+      spareShare: 0,
+    },
+    supplies,
+  );
+  return supplies.map((supply) => ({
+    supply,
+    amount: needs.find((need) => need.supply?.id === supply.id)?.amount ?? 0,
+  }));
+}

@@ -1,0 +1,69 @@
+import { now } from "#app/server/clock.server.ts";
+import { planOf } from "#app/server/day-reading.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { helperOf } from "#app/server/farm-means.server.ts";
+import { seasonTerms } from "#app/server/season-reading.server.ts";
+import { localDayOf } from "#core/calendar/farm-time.ts";
+import { addDays } from "#core/calendar/local-day.ts";
+import { rulesOf } from "#core/day/crew.ts";
+import { type DayTask, dayTasks, type TaskPerson } from "#core/day/day-tasks.ts";
+import { comes } from "#core/day/who-can-come.ts";
+import { NO_RULES } from "#core/safety/person-rules.ts";
+import { REST_DAYS } from "#core/season/season-constants.ts";
+import type { Batch } from "#db/batch/batch-queries.server.ts";
+import type { ProcessingDay } from "#db/day/day-queries.server.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+/** Past these many days before and after a day nothing is asked of anybody for it. */
+const AROUND_DAYS = 30;
+
+/** What follows from a day, each with who would do it. */
+export function tasksOfDay(farm: Farm, batch: Batch, day: ProcessingDay): DayTask[] {
+  const file = farmFile();
+  const today = localDayOf(now(), farm.timeZone);
+  const terms = seasonTerms(farm, file.season.setting(), today);
+  const isBooked = file.season
+    .bookings()
+    .some(
+      ({ thing, fromOn, toOn }) =>
+        thing.toLowerCase() === terms.hiredThing.toLowerCase() &&
+        fromOn <= day.processedOn &&
+        day.processedOn <= toOn,
+    );
+  const planned = planOf(farm, batch, day);
+  return dayTasks({
+    processedOn: day.processedOn,
+    choices: planned.choices,
+    batchName: batch.name,
+    timeZone: day.timeZone,
+    plan: planned.plan,
+    restDays: terms.restDays ?? REST_DAYS[batch.kind],
+    people: peopleAround(day),
+    toBook: terms.hiredThing !== "" && !isBooked ? terms.hiredThing : undefined,
+    today,
+  });
+}
+
+/** The farm's people, and helpers without a name who come on the day only. */
+function peopleAround(day: ProcessingDay): TaskPerson[] {
+  const { people, personDays } = farmFile().people;
+  const said = personDays(addDays(day.processedOn, -AROUND_DAYS), addDays(day.processedOn, AROUND_DAYS)).map(
+    (one) => ({ ...one, canCome: one.canCome === 1 }),
+  );
+  const year = Number(day.processedOn.slice(0, 4));
+  const known = people().map((person) => ({
+    name: person.name,
+    rules: rulesOf(helperOf(person), year),
+    station: day.crew.find(({ personId }) => personId === person.id)?.stations[0],
+    canCome: (on: string) => comes(person, said, on).canCome,
+  }));
+  const others = day.crew
+    .filter(({ personId }) => personId === null)
+    .map(({ name, stations }) => ({
+      name,
+      rules: NO_RULES,
+      station: stations[0],
+      canCome: () => false,
+    }));
+  return [...known, ...others];
+}

@@ -1,0 +1,75 @@
+import { Link } from "react-router";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { SUPPLY_WORDS } from "#app/ui/words.ts";
+import type { Route } from "./+types/supplies.ts";
+
+export const meta = () => [{ title: "Supplies · Pale Morning" }];
+
+export function loader() {
+  requireFarm();
+  return { supplies: farmFile().supplying.supplies() };
+}
+
+/** What is used up on a processing day, and how much of it there is. */
+export default function Supplies({ loaderData: { supplies } }: Route.ComponentProps) {
+  const show = useShow();
+  return (
+    <Page>
+      <PageHead title="Supplies" line="what a day uses up">
+        <ButtonLink to="/stores/supplies/new">Add a supply</ButtonLink>
+      </PageHead>
+      {supplies.length === 0 ? (
+        <EmptyPlace heading="Nothing is kept count of yet">
+          <p>
+            Ice, bags, ties, labels, gloves: write down what you keep and how much there is. A day's plan then
+            says what will run out and what to buy, and when the day is settled it is taken from here.
+          </p>
+        </EmptyPlace>
+      ) : (
+        <Sheet heading="In stock">
+          <table className="w-full">
+            <thead>
+              <tr className="border-b border-ink text-left text-sm">
+                <th className="py-1 pr-3">What</th>
+                <th className="pr-3 text-right">There is</th>
+                <th className="pr-3">Bought as</th>
+              </tr>
+            </thead>
+            <tbody>
+              {supplies.map((supply) => {
+                const { counted } = SUPPLY_WORDS[supply.kind];
+                return (
+                  <tr key={supply.id} className="border-b border-rule align-baseline last:border-b-0">
+                    <th scope="row" className="pr-3 text-left font-normal">
+                      <Link
+                        to={`/stores/supplies/${supply.id}`}
+                        className="inline-flex min-h-12 items-center underline"
+                      >
+                        {supply.name}
+                      </Link>
+                      {supply.mostMilligrams !== null && (
+                        <span className="text-sm text-soft">
+                          {" "}
+                          birds to {show.bird(supply.mostMilligrams)}
+                        </span>
+                      )}
+                    </th>
+                    <td className="pr-3 text-right font-mono">
+                      {supply.inStock === null ? "not counted" : show.count(supply.inStock)}{" "}
+                      <span className="font-sans text-sm text-soft">{counted}</span>
+                    </td>
+                    <td className="text-sm">
+                      {show.count(supply.packAmount)} {counted} for {show.money(supply.packCents)}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </Sheet>
+      )}
+    </Page>
+  );
+}

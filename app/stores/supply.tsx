@@ -1,0 +1,108 @@
+import { data, redirect } from "react-router";
+import { now } from "#app/server/clock.server.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { supplyMoveForm } from "#app/stores/supply-form.ts";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { ChoiceField, TextField } from "#app/ui/field.tsx";
+import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { TakeBack } from "#app/ui/take-back.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { SUPPLY_WORDS } from "#app/ui/words.ts";
+import { localDayOf } from "#core/calendar/farm-time.ts";
+import type { Route } from "./+types/supply.ts";
+
+export const meta = () => [{ title: "A supply · Pale Morning" }];
+
+function requireSupply(text: string) {
+  const supply = farmFile().supplying.supply(/^\d{1,9}$/.test(text) ? Number(text) : 0);
+  if (!supply) throw data("There is no such supply.", { status: 404 });
+  return supply;
+}
+
+export function loader({ params }: Route.LoaderArgs) {
+  const farm = requireFarm();
+  const supply = requireSupply(params.supplyId);
+  return {
+    supply,
+    moves: farmFile().supplying.moves(supply.id).toReversed(),
+    today: localDayOf(now(), farm.timeZone),
+    entryId: newEntryId(),
+  };
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  requireFarm();
+  const supply = requireSupply(params.supplyId);
+  const sent = await submitted(request, supplyMoveForm);
+  if (!sent.ok) return sent.refusal;
+  const faults = faultsOf(farmFile().supplying.move(sent.entry, supply.id, sent.value), {});
+  return faults ? sent.refuse(faults) : redirect(`/stores/supplies/${supply.id}`, 303);
+}
+
+export default function Supply({
+  loaderData: { supply, moves, today, entryId },
+  actionData,
+}: Route.ComponentProps) {
+  const show = useShow();
+  const { counted } = SUPPLY_WORDS[supply.kind];
+  const here = `/stores/supplies/${supply.id}`;
+  return (
+    <Page>
+      <PageHead
+        title={supply.name}
+        line={
+          supply.inStock === null
+            ? "not counted yet"
+            : `${show.count(supply.inStock)} ${counted} in stock; ${show.count(supply.packAmount)} for ${show.money(supply.packCents)}`
+        }
+      />
+      <div className="grid items-start gap-5 lg:grid-cols-2">
+        <Sheet heading="Bought or counted">
+          <FarmForm
+            key={moves.length}
+            schema={supplyMoveForm}
+            refusal={actionData}
+            entryId={entryId}
+            defaults={{ kind: "bought", movedOn: today }}
+            submit="Write it down"
+          >
+            {(fields) => (
+              <>
+                <ChoiceField
+                  field={fields.kind}
+                  label="It was"
+                  options={[
+                    { value: "bought", label: "Bought", line: "comes on top" },
+                    { value: "counted", label: "Counted", line: "so much there is" },
+                  ]}
+                />
+                <TextField field={fields.amount} label="How much" unit={counted} inputMode="numeric" />
+                <TextField field={fields.movedOn} label="Day" type="date" />
+              </>
+            )}
+          </FarmForm>
+        </Sheet>
+        <Sheet heading="What came and went">
+          {moves.length === 0 && <p>Nothing yet.</p>}
+          <ul>
+            {moves.map((move) => (
+              <li
+                key={`${move.entryId}${move.movedOn}`}
+                className="flex items-baseline justify-between gap-3 border-b border-rule py-2 last:border-b-0"
+              >
+                <span>
+                  {show.dayWithYear(move.movedOn)}: {move.kind}{" "}
+                  <b className="font-mono">{show.count(move.amount)}</b> {counted}
+                </span>
+                {move.kind !== "used" && (
+                  <TakeBack entryId={move.entryId} back={here} what={`${move.kind} ${move.amount}`} />
+                )}
+              </li>
+            ))}
+          </ul>
+        </Sheet>
+      </div>
+    </Page>
+  );
+}

@@ -1,0 +1,135 @@
+import { afterEach, beforeEach, describe, expect, test } from "vitest";
+import { USUAL_DAY } from "#db/day/usual-day.ts";
+import type { Entry } from "#db/entry.server.ts";
+import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
+
+let file: FarmFile;
+let number = 0;
+const entry = (): Entry => ({ entryId: `entry-${++number}-of-tests`, at: 1_000 });
+
+beforeEach(() => {
+  file = openFarmFile(":memory:");
+});
+afterEach(() => file.close());
+
+const TIES = {
+  name: "Ties",
+  kind: "tie",
+  mostMilligrams: null,
+  packAmount: 100,
+  packCents: 480,
+} as const;
+
+function tiesOf(inStock: number | null): number {
+  file.supplying.addSupply(entry(), TIES, "2026-09-01", inStock);
+  return file.supplying.supplies()[0]!.id;
+}
+const stock = () => file.supplying.supplies()[0]!.inStock;
+
+/** A day with one bird packed. */
+function packedDay(): number {
+  file.addBatch(entry(), {
+    name: "White 1",
+    kind: "fast",
+    maleSharePermille: 500,
+    hatchedOn: "2026-04-21",
+    orderedCount: null,
+    awaitedOn: null,
+    arrivedCount: 22,
+    chickCostCents: 5000,
+  });
+  const set = entry();
+  file.addDay(set, file.batches()[0]!.id, "UTC", {
+    processedOn: "2026-06-20",
+    startAt: Date.UTC(2026, 5, 20, 11),
+    birdCount: 10,
+    cutUpCount: 0,
+    peopleCount: 3,
+    coneCount: 3,
+    tablePlaceCount: 2,
+    breakMinutes: 0,
+    scaldSchool: "middle",
+    withdrawalSchool: "short",
+    whichBirds: "as-they-come",
+    ...USUAL_DAY,
+  });
+  const dayId = file.dayOfEntry(set.entryId)!;
+  file.pack.recordCarcass(entry(), dayId, {
+    birdNumber: 1,
+    purpose: "sale",
+    weightMilligrams: 2_000_000,
+    asTyped: "2",
+    reason: "",
+    placeId: null,
+  });
+  return dayId;
+}
+
+describe("a supply", () => {
+  test("is unknown until it is counted or bought, and its name stands once", () => {
+    const id = tiesOf(null);
+    expect(stock()).toBeNull();
+    expect(file.supplying.addSupply(entry(), TIES, "2026-09-01", 5)).toMatchObject({ reason: "name-taken" });
+    file.supplying.move(entry(), id, { movedOn: "2026-09-02", kind: "bought", amount: 100 });
+    expect(stock()).toBe(100);
+  });
+
+  test("follows its moves in the order of their days, not of their writing down", () => {
+    const id = tiesOf(30);
+    file.supplying.move(entry(), id, { movedOn: "2026-09-10", kind: "counted", amount: 12 });
+    const late = entry();
+    file.supplying.move(late, id, { movedOn: "2026-09-05", kind: "bought", amount: 100 });
+    expect(stock()).toBe(12);
+    file.takeBackFact(late.entryId, 2_000);
+    expect(file.supplying.moves(id).map(({ kind }) => kind)).toEqual(["counted", "counted"]);
+  });
+
+  test("is taken when a day settles, all in one, and put back when the day is opened again", () => {
+    const id = tiesOf(30);
+    const dayId = packedDay();
+    const closing = entry();
+    const hours = { workMinutes: null, liveMeanMilligrams: null };
+    const used = { movedOn: "2026-09-20", used: [{ supplyId: id, amount: 9 }] };
+    file.settling.settle(closing, dayId, hours, used);
+    expect(stock()).toBe(21);
+    // Sent again it is taken once.
+    file.settling.settle(closing, dayId, hours, used);
+    expect(stock()).toBe(21);
+    expect(file.supplying.usedOn(dayId)).toEqual([{ supplyId: id, amount: 9 }]);
+    // A settlement's part can't be taken back alone.
+    expect(file.takeBackFact(closing.entryId, 3_000)).toBe("not-a-fact");
+    file.settling.reopen(dayId, 3_000);
+    expect(stock()).toBe(30);
+    expect(file.supplying.usedOn(dayId)).toEqual([]);
+  });
+
+  test("is not touched where the settling fails", () => {
+    const id = tiesOf(30);
+    const dayId = packedDay();
+    const wrong = {
+      movedOn: "2026-09-20",
+      used: [
+        { supplyId: id, amount: 9 },
+        { supplyId: 99, amount: 1 },
+      ],
+    };
+    const hours = { workMinutes: null, liveMeanMilligrams: null };
+    expect(() => file.settling.settle(entry(), dayId, hours, wrong)).toThrow("FOREIGN KEY");
+    expect(stock()).toBe(30);
+    expect(file.day(dayId)!.settledEntryId).toBeNull();
+  });
+});
+
+describe("a day's task", () => {
+  test("is ticked once, whoever ticks it, and unticked by taking that back", () => {
+    const dayId = packedDay();
+    const first = entry();
+    file.tasks.tick(first, dayId, "ice");
+    file.tasks.tick(entry(), dayId, "ice");
+    expect(file.tasks.done(dayId)).toEqual([{ entryId: first.entryId, task: "ice", doneAt: 1_000 }]);
+    expect(file.takeBackFact(first.entryId, 2_000)).toBe("taken-back");
+    expect(file.tasks.done(dayId)).toEqual([]);
+    file.tasks.tick(entry(), dayId, "ice");
+    expect(file.tasks.done(dayId)).toHaveLength(1);
+  });
+});

@@ -1,0 +1,45 @@
+import { expect, test } from "./farm-server.ts";
+import { FarmWalk } from "./farm-walk.ts";
+
+test.use({ isDemo: true });
+
+test("what is short for the day is bought, and is enough then", async ({ page, farm }) => {
+  const walk = new FarmWalk(page, farm.url);
+  await page.goto(`${farm.url}/days/3/needs`);
+  const ice = page.getByRole("listitem").filter({ hasText: "Ice, 20 lb bags" }).first();
+  await expect(ice).toContainText("5 short, there are 2");
+  await page.getByRole("link", { name: /^Bought or counted.*Ice/ }).click();
+  await walk.fill({ "How much": "-5" });
+  await walk.press("Write it down");
+  await expect(page.getByText("A number below 0 can't be right here")).toBeVisible();
+  await walk.fill({ "How much": "5" });
+  await walk.press("Write it down");
+  await expect(page.getByText("7 bags in stock")).toBeVisible();
+  await page.goto(`${farm.url}/days/3/needs`);
+  await expect(ice).toContainText("enough, there are 7");
+  // What the farm kept no count of is taken into stock from here.
+  await page.goto(`${farm.url}/stores/supplies/new?kind=salt`);
+  await walk.fill({ "In a pack": "1360", "A pack costs": "2.10" });
+  await walk.press("Add it");
+  await expect(page.getByRole("row").filter({ hasText: "Salt" })).toContainText("not counted");
+});
+
+test.describe("on a phone", () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test("tasks are ticked with a thumb, stay ticked, and are unticked", async ({ page, farm }) => {
+    await page.goto(`${farm.url}/days/3/tasks`);
+    await expect(page.getByText("18 things to do.")).toBeVisible();
+    const ice = page.getByRole("button", { name: /Have 7 bags of ice/ });
+    await expect(ice).toContainText("16:30");
+    await expect(ice).toHaveAttribute("aria-pressed", "false");
+    await ice.tap();
+    await expect(ice).toHaveAttribute("aria-pressed", "true");
+    await expect(page.getByText("17 things to do.")).toBeVisible();
+    await page.reload();
+    await expect(ice).toContainText("done Thu 06:1");
+    await ice.tap();
+    await expect(ice).toHaveAttribute("aria-pressed", "false");
+    await expect(page.getByText("18 things to do.")).toBeVisible();
+  });
+});

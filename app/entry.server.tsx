@@ -1,5 +1,5 @@
 import { PassThrough } from "node:stream";
-import { createReadableStreamFromReadable } from "@react-router/node";
+import { buffer } from "node:stream/consumers";
 import { renderToPipeableStream } from "react-dom/server";
 import { type EntryContext, type HandleErrorFunction, ServerRouter } from "react-router";
 import { log } from "#app/server/log.server.ts";
@@ -22,8 +22,9 @@ export default function handleRequest(
         headers.set("Referrer-Policy", "same-origin");
         headers.set("X-Content-Type-Options", "nosniff");
         headers.set("X-Frame-Options", "DENY");
-        resolve(new Response(createReadableStreamFromReadable(body), { status, headers }));
         pipe(body);
+        // In one piece: sent in many, each wait for the compressor would leave a listener behind.
+        buffer(body).then((page) => resolve(new Response(new Uint8Array(page), { status, headers })), reject);
       },
       onShellError: reject,
       onError: (error) => log.error({ error, url: request.url }, "page failed"),

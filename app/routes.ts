@@ -40,6 +40,7 @@ export default [
   route("days/:dayId/plan.json", "days/plan/plan-json.ts"),
   route("days/:dayId/needs", "days/plan/needs.tsx"),
   route("days/:dayId/tasks", "days/plan/tasks.tsx"),
+  route("days/:dayId/beside", "days/plan/beside.tsx"),
   route("days/:dayId/paper", "days/plan/paper.tsx"),
   route("days/:dayId/run-sheet.pdf", "days/plan/run-sheet-pdf.ts"),
   route("days/:dayId/run", "days/run/run.tsx"),

@@ -65,6 +65,9 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
 
   const temperature = (celsius: number) =>
     isUs ? `${trimmed(fahrenheitFromCelsius(celsius), 1)} °F` : `${trimmed(celsius, 1)} °C`;
+  /** Of the air: to whole degrees, since nobody knows it better. */
+  const air = (celsius: number) =>
+    isUs ? `${Math.round(fahrenheitFromCelsius(celsius))} °F` : `${Math.round(celsius)} °C`;
   const volume = (liters: number) =>
     isUs ? `${trimmed((liters * 1000) / MILLILITERS_PER_GALLON, 1)} gal` : `${trimmed(liters, 1)} l`;
   const money = (cents: number) =>
@@ -131,6 +134,7 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
     exactBird: (milligrams: number) => bird(milligrams, 3),
     bulk,
     temperature,
+    air,
     volume,
     money,
     moneyPerWeight,

@@ -1,12 +1,13 @@
 import { z } from "zod";
 import { choice, clockTime, localDay, optional, percent, tick, wholeNumber } from "#app/ui/read-field.ts";
-import { instantOf, minuteOfClock } from "#core/calendar/farm-time.ts";
+import { clockOfMinute, instantOf, localClock, minuteOfClock } from "#core/calendar/farm-time.ts";
+import type { CrewSeat } from "#core/day/crew.ts";
 import { WHICH_BIRDS } from "#core/growth/flock.ts";
 import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
 import { SCALD_SCHOOLS } from "#core/scald/scald-constants.ts";
 import { WITHDRAWAL_SCHOOLS } from "#core/withdrawal/withdrawal-constants.ts";
-import type { CrewSeatRow } from "#db/day/day-queries.server.ts";
+import type { CrewSeatRow, DayChoiceRow } from "#db/day/day-queries.server.ts";
 
 /** Far past what a small farm dresses in a day (250), and short of what a slip of the key makes of it. */
 export const MOST_BIRDS_A_DAY = 2000;
@@ -99,4 +100,34 @@ export function tooManyBirds(freeCount: number): string {
   return freeCount <= 0
     ? "All birds of this batch are dressed, lost or set for another day"
     : `Only ${freeCount} are alive and not set for another day`;
+}
+
+/** Who stands where, as the form sends it. */
+export function seatsAsText(seats: readonly CrewSeat[]): string {
+  return JSON.stringify(
+    seats.map(({ personId, name, stations }) => ({ personId: personId ?? null, name, stations })),
+  );
+}
+
+/** A day's choices, as a person would type them; who stands where is left to the line's sheet. */
+export function dayFields(row: DayChoiceRow, timeZone: string): Record<string, string> {
+  return {
+    processedOn: row.processedOn,
+    startTime: localClock(row.startAt, timeZone),
+    birdCount: String(row.birdCount),
+    cutUpCount: String(row.cutUpCount),
+    peopleCount: String(row.peopleCount),
+    coneCount: String(row.coneCount),
+    tablePlaceCount: String(row.tablePlaceCount),
+    breakMinutes: String(row.breakMinutes),
+    breakAt: clockOfMinute(row.breakAtMinute),
+    scaldSchool: row.scaldSchool,
+    withdrawalSchool: row.withdrawalSchool,
+    whichBirds: row.whichBirds,
+    pinPlaceCount: String(row.pinPlaceCount),
+    keepsGiblets: row.keepsGiblets === 1 ? "on" : "",
+    pluckBy: row.pluckBy,
+    changeWaterBirds: String(row.changeWaterBirds ?? ""),
+    brine: row.brinePermille === null ? "" : String(row.brinePermille / 10),
+  };
 }

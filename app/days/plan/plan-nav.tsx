@@ -4,6 +4,7 @@ const LEAVES = [
   { to: "plan", words: "The line" },
   { to: "needs", words: "What it takes" },
   { to: "tasks", words: "To do" },
+  { to: "beside", words: "Beside another" },
   { to: "paper", words: "On paper" },
 ] as const;
 

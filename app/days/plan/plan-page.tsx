@@ -1,7 +1,7 @@
 import { type ReactNode, useMemo, useState } from "react";
 import { BestCrewSheet } from "#app/days/plan/best-crew-sheet.tsx";
 import { ChillSheet } from "#app/days/plan/chill-sheet.tsx";
-import { type DayFormSetting, dayForm } from "#app/days/plan/day-form.ts";
+import { type DayFormSetting, dayFields, dayForm, seatsAsText } from "#app/days/plan/day-form.ts";
 import { FinishChart } from "#app/days/plan/finish-chart.tsx";
 import { HelpsSheet } from "#app/days/plan/helps-sheet.tsx";
 import { LineSheet } from "#app/days/plan/line-sheet.tsx";
@@ -18,7 +18,6 @@ import type { AroundDay } from "#app/server/around-day.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
 import { Button, Notice, Sheet } from "#app/ui/sheet.tsx";
-import { clockOfMinute, localClock } from "#core/calendar/farm-time.ts";
 import { type CrewSeat, crewOf, mayWorkAt } from "#core/day/crew.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan-for-date.ts";
 import { busiestStation } from "#core/processing-line/line-tally.ts";
@@ -129,7 +128,7 @@ export function PlanPage({
               schema={dayForm(setting)}
               refusal={refusal}
               entryId={entryId}
-              defaults={fieldsOf(standing, setting.timeZone)}
+              defaults={dayFields(standing, setting.timeZone)}
               {...(action !== undefined && { action })}
               submit={submit}
               beside={beside}
@@ -168,21 +167,3 @@ export function PlanPage({
 }
 
 const FORM = "plan-choices";
-
-/** Who stands where, as the form sends it. */
-function seatsAsText(seats: readonly CrewSeat[]): string {
-  return JSON.stringify(
-    seats.map(({ personId, name, stations }) => ({ personId: personId ?? null, name, stations })),
-  );
-}
-
-function fieldsOf(row: DayChoiceRow, timeZone: string): Record<string, string> {
-  const { startAt, crew: _crew, keepsGiblets, breakAtMinute, brinePermille, ...choices } = row;
-  return {
-    ...Object.fromEntries(Object.entries(choices).map(([name, value]) => [name, String(value ?? "")])),
-    brine: brinePermille === null ? "" : String(brinePermille / 10),
-    breakAt: clockOfMinute(breakAtMinute),
-    keepsGiblets: keepsGiblets === 1 ? "on" : "",
-    startTime: localClock(startAt, timeZone),
-  };
-}

@@ -31,7 +31,6 @@ export function WeatherSheet({ planned, processedOn, around }: WeatherSheetProps
     startAt: planned.choices.startAt,
     line: planned.plan.line,
   });
-  const degrees = (celsius: number) => show.temperature(Math.round(celsius));
   const left = weather.lightLeftMinutes;
   return (
     <Sheet
@@ -39,17 +38,17 @@ export function WeatherSheet({ planned, processedOn, around }: WeatherSheetProps
       beside={day.spell ? `as you said: ${day.spell.what || "your forecast"}` : "usual for the date"}
     >
       <dl className="grid grid-cols-2 gap-x-4 sm:grid-cols-4">
-        <Pair name="At set-up">{degrees(weather.atSetUp)}</Pair>
-        <Pair name="First bird">{degrees(weather.atFirstBird)}</Pair>
-        <Pair name="Last bird">{degrees(weather.atEvenChance)}</Pair>
-        <Pair name="Warmest">{degrees(day.highCelsius)}</Pair>
+        <Pair name="At set-up">{show.air(weather.atSetUp)}</Pair>
+        <Pair name="First bird">{show.air(weather.atFirstBird)}</Pair>
+        <Pair name="Last bird">{show.air(weather.atEvenChance)}</Pair>
+        <Pair name="Warmest">{show.air(day.highCelsius)}</Pair>
       </dl>
       <div className="grid gap-2 py-2 empty:hidden">
         {weather.hotFrom !== undefined && (
           <Notice tone="stop">
             <b>
               Too warm for birds in crates from {show.time(weather.hotFrom)}, over{" "}
-              {show.temperature(HOLDING_LIMIT_CELSIUS)}.
+              {show.air(HOLDING_LIMIT_CELSIUS)}.
             </b>{" "}
             Start earlier, catch in small rounds, fewer in a crate, shade and moving air, water until they are
             caught. Have more ice: the plan's is reckoned at the Yard's air.

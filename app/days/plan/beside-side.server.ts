@@ -1,0 +1,44 @@
+import type { Side } from "#app/days/plan/beside-rows.ts";
+import { playedLine } from "#app/server/played-line.server.ts";
+import { seasonFacts } from "#app/server/season-reading.server.ts";
+import { suppliesInStock } from "#app/server/supplies.server.ts";
+import { forecastDays } from "#app/server/weather.server.ts";
+import { choicesOf } from "#app/ui/day-choices.ts";
+import { dayNeeds, plannedUse } from "#core/day/day-needs.ts";
+import { type PlanBasis, type PlanForDate, planForDate } from "#core/day/plan-for-date.ts";
+import { seasonDay } from "#core/day/season-day.ts";
+import { weatherOnDay } from "#core/day/weather-on-day.ts";
+import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+/** A plan with what speaks for and against it: what it costs to stock, the sky, and who has said that they can't. */
+export function sideOf(farm: Farm, basis: PlanBasis, choices: DayChoiceRow): Side {
+  const planned = planForDate(basis, choices.processedOn, choicesOf(choices), playedLine);
+  const [forecast] = forecastDays(farm, choices.processedOn, 1);
+  const needs = dayNeeds(plannedUse(planned, farm.scalderHeat), suppliesInStock());
+  return {
+    processedOn: choices.processedOn,
+    planned,
+    toBuyCents: needs.reduce((sum, { cents }) => sum + cents, 0),
+    weather: forecast && weatherOf(planned, forecast),
+    against: speaksAgainst(farm, choices),
+  };
+}
+
+const weatherOf = (
+  { sun, choices, plan }: PlanForDate,
+  { spell, ...temperatures }: ReturnType<typeof forecastDays>[number],
+) => weatherOnDay({ temperatures, said: spell?.what ?? "", sun, startAt: choices.startAt, line: plan.line });
+
+function speaksAgainst(farm: Farm, { processedOn, crew }: DayChoiceRow): string[] {
+  const day = seasonDay(seasonFacts(farm), processedOn);
+  const away = day.people.filter(
+    ({ name, canCome }) => !canCome && crew.some((seat) => seat.personId !== null && seat.name === name),
+  );
+  return [
+    ...away.map(({ name, why }) => (why === "" ? `${name} can't come` : `${name} can't come: ${why}`)),
+    ...(day.hiredThing !== "" && !day.isBooked ? [`${day.hiredThing.toLowerCase()} not booked`] : []),
+    ...day.marks.filter(({ kind }) => kind !== "note").map(({ what }) => what),
+    ...(day.isHot ? ["hot"] : []),
+  ];
+}

@@ -1,0 +1,98 @@
+import { type DayFormSetting, dayFields, dayForm, seatsAsText } from "#app/days/plan/day-form.ts";
+import { type CrewSeat, type Helper, rulesOf, stationsToJoin } from "#core/day/crew.ts";
+import { STATIONS } from "#core/processing-line/line-station.ts";
+import { NO_RULES } from "#core/safety/person-rules.ts";
+import type { DayChoiceRow, ProcessingDay } from "#db/day/day-queries.server.ts";
+
+/** Fields in which the other plan may differ, by the names that the plan's own form gives them. */
+const CHANGED = [
+  "processedOn",
+  "startTime",
+  "birdCount",
+  "cutUpCount",
+  "coneCount",
+  "tablePlaceCount",
+] as const;
+
+export interface BesidePlan {
+  /** As it was typed, to be shown again and to be kept as the plan. */
+  readonly fields: Readonly<Record<string, string>>;
+  /** Who comes: the farm's people by their ids, and helpers without a name. */
+  readonly who: readonly number[];
+  readonly helpers: number;
+  /** Undefined where it can't be read; then what is wrong stands by the name of its field. */
+  readonly choices: DayChoiceRow | undefined;
+  readonly faults: Readonly<Record<string, string>>;
+}
+
+/** Reads the plan that is held beside a day: the day's own, with what the address changes about it. */
+export function readBeside(
+  day: ProcessingDay,
+  asked: URLSearchParams,
+  setting: DayFormSetting,
+  helpers: readonly Helper[],
+): BesidePlan {
+  const isAsked = asked.has("birdCount");
+  const seats = day.crew.map((seat) => ({ ...seat, personId: seat.personId ?? undefined }));
+  const standingWho = seats.flatMap(({ personId }) => personId ?? []);
+  const who = isAsked ? asked.getAll("who").map(Number) : standingWho;
+  const typed = Number(asked.get("helpers") ?? "");
+  const unnamed =
+    isAsked && Number.isInteger(typed) && typed >= 0 && typed <= 24
+      ? typed
+      : Math.max(0, day.peopleCount - standingWho.length);
+  const crew = crewWith(seats, who, unnamed, helpers, Number(day.processedOn.slice(0, 4)));
+  const fields = {
+    ...dayFields(day, setting.timeZone),
+    ...Object.fromEntries(
+      CHANGED.flatMap((name) => {
+        const value = asked.get(name);
+        return value === null ? [] : [[name, value.trim()]];
+      }),
+    ),
+    peopleCount: String(crew.length),
+    crew: seatsAsText(crew),
+  };
+  const read = dayForm(setting).safeParse(keptTicks(fields));
+  const faults = read.success
+    ? {}
+    : Object.fromEntries(read.error.issues.map(({ path, message }) => [String(path[0] ?? ""), message]));
+  return { fields, who, helpers: unnamed, choices: read.data, faults };
+}
+
+/** A box that is not ticked is not sent at all. */
+const keptTicks = (fields: Readonly<Record<string, string>>) =>
+  Object.fromEntries(
+    Object.entries(fields).filter(([name, value]) => name !== "keepsGiblets" || value !== ""),
+  );
+
+/** Those who stay keep their stations; whoever comes new goes where nobody stands, or where people usually go. */
+function crewWith(
+  standing: readonly CrewSeat[],
+  who: readonly number[],
+  unnamed: number,
+  helpers: readonly Helper[],
+  year: number,
+): CrewSeat[] {
+  const nameless = standing.filter(({ personId }) => personId === undefined).slice(0, unnamed);
+  const staying = standing.filter(({ personId }) => personId !== undefined && who.includes(personId));
+  const coming = who.flatMap((id) => {
+    const helper = helpers.find((one) => one.id === id);
+    return helper && !staying.some(({ personId }) => personId === id) ? [helper] : [];
+  });
+  const needed = STATIONS.slice(0, 6);
+  const seats: CrewSeat[] = [...staying, ...nameless];
+  for (const helper of coming)
+    seats.push({
+      personId: helper.id,
+      name: helper.name,
+      stations: stationsToJoin(seats, needed, rulesOf(helper, year)),
+    });
+  for (let more = nameless.length; more < unnamed; more += 1)
+    seats.push({
+      personId: undefined,
+      name: `Helper ${seats.length + 1}`,
+      stations: stationsToJoin(seats, needed, NO_RULES),
+    });
+  return seats;
+}

@@ -33,6 +33,7 @@ export default [
 
   route("days", "days/days.tsx"),
   route("days/new", "days/plan/new-day.tsx"),
+  route("days/new/from-file", "days/plan/from-file.tsx"),
   route("days/:dayId", "days/day.ts"),
   route("days/:dayId/plan", "days/plan/plan.tsx"),
   route("days/:dayId/sheet", "days/plan/run-sheet.tsx"),

@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { LineFile, lineDayOfFile } from "#app/days/plan/line-file.ts";
+import { type LineFile, readLineFile } from "#app/days/plan/line-file.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { LineTally, type Moment, type Spread } from "#core/processing-line/line-tally.ts";
 import { bottleneck } from "#core/processing-line/line-whatif.ts";
@@ -17,26 +17,13 @@ if ("problems" in read) {
 } else console.log(JSON.stringify(answerOf(read.day, read.file)));
 
 function readDay(file: string): { day: LineDay; file: LineFile } | { problems: string[] } {
-  let content: unknown;
+  let text: string;
   try {
-    content = JSON.parse(readFileSync(file, "utf8"));
-  } catch (error) {
-    return {
-      problems: [
-        error instanceof SyntaxError ? `${file} is not JSON: ${error.message}` : `can't read ${file}`,
-      ],
-    };
+    text = readFileSync(file, "utf8");
+  } catch {
+    return { problems: [`can't read ${file}`] };
   }
-  const parsed = LineFile.safeParse(content);
-  if (!parsed.success) {
-    return {
-      problems: parsed.error.issues.map(({ path, message }) => `${path.join(".") || "the day"}: ${message}`),
-    };
-  }
-  const outcome = lineDayOfFile(parsed.data);
-  return "day" in outcome
-    ? { day: outcome.day, file: parsed.data }
-    : { problems: outcome.problems.map(({ field, problem }) => `${field}: ${problem}`) };
+  return readLineFile(text);
 }
 
 function answerOf(day: LineDay, { seed, replications }: LineFile) {

@@ -149,6 +149,26 @@ export function lineDayOfFile(file: LineFile): { day: LineDay } | { problems: Li
 
 const rounded = (value: number, digits = 3) => Number(value.toFixed(digits));
 
+/** Reads a file's text as a day of the line, or says in words what is wrong with it, field by field. */
+export function readLineFile(text: string): { day: LineDay; file: LineFile } | { problems: string[] } {
+  let content: unknown;
+  try {
+    content = JSON.parse(text);
+  } catch (error) {
+    return { problems: [`it is not JSON: ${error instanceof Error ? error.message : "unreadable"}`] };
+  }
+  const parsed = LineFile.safeParse(content);
+  if (!parsed.success) {
+    return {
+      problems: parsed.error.issues.map(({ path, message }) => `${path.join(".") || "the day"}: ${message}`),
+    };
+  }
+  const outcome = lineDayOfFile(parsed.data);
+  return "day" in outcome
+    ? { day: outcome.day, file: parsed.data }
+    : { problems: outcome.problems.map(({ field, problem }) => `${field}: ${problem}`) };
+}
+
 /** A day of the line as a file, so that a plan can be taken along, changed elsewhere, and played by the command. */
 export function lineFileOf(
   day: LineDay,

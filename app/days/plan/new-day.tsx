@@ -83,7 +83,13 @@ export default function NewDay({ loaderData, actionData }: Route.ComponentProps)
   const { batch, setting, standing, basis, around, entryId } = loaderData;
   return (
     <PlanPage
-      head={<PageHead title="A new day" line={`${batch.name}, ${plural(setting.freeCount, "bird")} free`} />}
+      head={
+        <PageHead title="A new day" line={`${batch.name}, ${plural(setting.freeCount, "bird")} free`}>
+          <ButtonLink kind="plain" to={`/days/new/from-file?batch=${batch.id}`}>
+            Start from a plan’s file
+          </ButtonLink>
+        </PageHead>
+      }
       basis={basis}
       around={around}
       setting={setting}

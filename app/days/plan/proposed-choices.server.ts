@@ -1,4 +1,5 @@
 import { MOST_BIRDS_A_DAY } from "#app/days/plan/day-form.ts";
+import { choicesOfFile } from "#app/days/plan/start-from-file.server.ts";
 import { now } from "#app/server/clock.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { instantOf, localClock, localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
@@ -17,7 +18,12 @@ export function proposedChoices(
   asked: URLSearchParams,
 ): DayChoiceRow {
   const askedDay = asked.get("on");
-  const birdCount = Math.min(freeCount, MOST_BIRDS_A_DAY, countOf(asked.get("birds")) ?? freeCount);
+  const fromFile = choicesOfFile(asked.get("plan"));
+  const birdCount = Math.min(
+    freeCount,
+    MOST_BIRDS_A_DAY,
+    fromFile?.birdCount ?? countOf(asked.get("birds")) ?? freeCount,
+  );
   const last = farmFile().days().at(-1);
   const usual = addDays(batch.hatchedOn, CHICKS.usualAgeDays[batch.kind]);
   const tomorrow = addDays(localDayOf(now(), farm.timeZone), 1);
@@ -25,10 +31,10 @@ export function proposedChoices(
   const processedOn = isAskedGood ? askedDay : laterOf(usual, tomorrow);
   const start = instantOf(
     processedOn,
-    last ? localClock(last.startAt, last.timeZone) : "07:00",
+    fromFile?.start ?? (last ? localClock(last.startAt, last.timeZone) : "07:00"),
     farm.timeZone,
   );
-  return {
+  const usually: DayChoiceRow = {
     processedOn,
     startAt: start.exists ? start.at : startOfDay(processedOn, farm.timeZone),
     birdCount,
@@ -48,6 +54,9 @@ export function proposedChoices(
     changeWaterBirds: last?.changeWaterBirds ?? USUAL_DAY.changeWaterBirds,
     crew: [],
   };
+  if (!fromFile) return usually;
+  const { start: _start, cutUpCount, ...ofFile } = fromFile;
+  return { ...usually, ...ofFile, birdCount, cutUpCount: Math.min(birdCount, cutUpCount) };
 }
 
 const countOf = (text: string | null) => (/^[0-9]{1,5}$/.test(text ?? "") ? Number(text) : undefined);

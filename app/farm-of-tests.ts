@@ -22,6 +22,7 @@ export function makeFarmOfTests(file: FarmFile): void {
       tankWall: "insulated",
       chillMethod: "still",
       iceBagMilligrams: null,
+      usesOwnDays: 1,
       jugCount: null,
       jugMilliliters: null,
       madeIceMilligrams: null,

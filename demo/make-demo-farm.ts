@@ -39,6 +39,7 @@ function makeSettings(file: FarmFile): void {
       tankWall: "thick",
       chillMethod: "still",
       iceBagMilligrams: milligramsFromPounds(20),
+      usesOwnDays: 1,
       jugCount: 8,
       jugMilliliters: 1893,
       madeIceMilligrams: null,

@@ -42,7 +42,7 @@ test.describe("on a phone", () => {
     await page.goto(`${farm.url}/season`);
     await page.getByRole("button", { name: "Let the season be set" }).tap();
     const why = page.getByRole("region", { name: "Why these days" });
-    await expect(why.getByRole("heading", { name: /^Sat 17 Oct/ })).toBeVisible({ timeout: 20_000 });
+    await expect(why.getByRole("heading", { name: /^Sat 17 Oct/ })).toBeVisible({ timeout: 40_000 });
     await expect(page.getByRole("table", { name: "The weeks ahead" })).toBeHidden();
     await expect(page.getByRole("link", { name: "23 birds of Cockerels 26-C, proposed" })).toBeVisible();
     await why.getByRole("button", { name: "An earlier day" }).first().tap();

@@ -57,7 +57,7 @@ test("a newcomer adds a batch, weighs ten birds, lets the season be set, pins a 
   await page.goto(`${farm.url}/season`);
   await walk.press("Let the season be set");
   const why = page.getByRole("region", { name: "Why these days" });
-  await expect(why).toContainText("White 1", { timeout: 20_000 });
+  await expect(why).toContainText("White 1", { timeout: 40_000 });
   const proposed = why.getByRole("heading", { level: 3 }).first();
   const before = await proposed.textContent();
   await why.getByRole("button", { name: /^Pin / }).first().click();
@@ -77,7 +77,7 @@ test("a newcomer adds a batch, weighs ten birds, lets the season be set, pins a 
   // Set again, the pin is kept.
   const pinned = await proposed.textContent();
   await walk.press("Set it again");
-  await expect(page.getByRole("button", { name: "Set it again" })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole("button", { name: "Set it again" })).toBeVisible({ timeout: 40_000 });
   await expect(why.getByRole("heading", { name: pinned!.split(",")[0]! })).toBeVisible();
 
   await why.getByRole("link", { name: /^Set / }).first().click();
@@ -106,7 +106,7 @@ test.describe("on the demo farm", () => {
     await walk.press("Let the season be set");
     const why = page.getByRole("region", { name: "Why these days" });
     await expect(why.getByRole("heading", { name: /^Sat 17 Oct, 23 Cockerels 26-C/ })).toBeVisible({
-      timeout: 20_000,
+      timeout: 40_000,
     });
     await expect(why).toContainText("nearly even with Sat 3 Oct");
     await expect(why).toContainText("no room in the freezers");

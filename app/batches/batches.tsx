@@ -1,7 +1,7 @@
 import { Link } from "react-router";
 import { now } from "#app/server/clock.server.ts";
-import { flockOf } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { flockOf } from "#app/server/flock-of.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";

@@ -1,5 +1,5 @@
-import { flockOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
+import { flockOf } from "#app/server/flock-of.server.ts";
 import { plural, showFor } from "#app/ui/show.ts";
 import { flockOn } from "#core/growth/flock-forecast.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";

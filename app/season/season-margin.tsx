@@ -80,15 +80,19 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
             ))}
           </ul>
         )}
-        {view.short.map(({ dayId, day, birds, batchName, mostBirds, names }) => (
-          <Notice key={dayId}>
-            <Link to={`/days/${dayId}`} className="underline">
-              {show.shortDay(day)}
+        {view.short.map((short) => (
+          <Notice key={short.dayId}>
+            <Link to={`/days/${short.dayId}`} className="underline">
+              {show.shortDay(short.day)}
             </Link>{" "}
-            is set for {plural(birds, "bird")} of {batchName}.{" "}
-            {mostBirds < 1
-              ? "Nobody is free to do them."
-              : `With ${listWords(names)} your own pace says ${mostBirds} in the longest day you want.`}
+            is set for {plural(short.birds, "bird")} of {short.batchName}.{" "}
+            {short.away.length > 0 && `${listWords(short.away)} can't come. `}
+            {short.fewHands &&
+              (short.coming.length === 0
+                ? "Nobody is free to do them. "
+                : `${listWords(short.coming)} would do ${short.mostBirds} in the longest line you want. `)}
+            {short.lineMinutes > short.longest &&
+              `Its line takes ${show.minutes(short.lineMinutes)} at an even chance, longer than the ${show.minutes(short.longest)} you want.`}
           </Notice>
         ))}
         {yearly.cap !== undefined && (

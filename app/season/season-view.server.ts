@@ -1,6 +1,7 @@
 import { seasonJob, standingProposal } from "#app/season/season-job.server.ts";
 import { seasonTasks } from "#app/season/season-tasks.server.ts";
 import { now } from "#app/server/clock.server.ts";
+import { planOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { seasonFacts } from "#app/server/season-reading.server.ts";
@@ -8,6 +9,7 @@ import { localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
 import { addDays, dayNumber, dayOfNumber, type LocalDay, weekdayOf } from "#core/calendar/local-day.ts";
 import { type SeasonDay, seasonDay } from "#core/day/season-day.ts";
 import { seasonEarnings } from "#core/day/season-earnings.ts";
+import type { HeldDay, SeasonFacts } from "#core/day/season-facts.ts";
 import { type SeasonPlan, seasonPlan } from "#core/day/season-plan.ts";
 import { checkSeason } from "#core/season/season-check.ts";
 import { type Move, movesOf, nextBest, type RuleSum, ruleSums } from "#core/season/season-moves.ts";
@@ -134,13 +136,7 @@ export function seasonView(farm: Farm) {
     },
     broken: standing ? ruleSums(check.broken).map((one) => brokenView(plan, one)) : [],
     job: seasonJob(),
-    short: facts.held.flatMap(({ dayId, day, birds, batchName }) => {
-      const { mostBirds, people } = seasonDay(facts, day);
-      const names = people.filter(({ canCome }) => canCome).map(({ name }) => name);
-      return facts.people.length > 0 && birds > mostBirds
-        ? [{ dayId, day, birds, batchName, mostBirds, names }]
-        : [];
-    }),
+    short: facts.held.flatMap((held) => tooMuch(farm, facts, held)),
     toDo: tasks
       .filter((task) => task.at >= now() - 12 * HOUR && task.at < now() + TO_DO_DAYS * 24 * HOUR)
       .map(({ uid, at, title, why }) => ({ uid, at, title, why })),
@@ -149,6 +145,25 @@ export function seasonView(farm: Farm) {
 }
 
 export type SeasonView = ReturnType<typeof seasonView>;
+
+/**
+ * What is too much about a day that is set: its line longer than is wanted, people of its crew who can't come, or, where
+ * its helpers have no names yet, more birds than those who can come would do.
+ */
+function tooMuch(farm: Farm, facts: SeasonFacts, { dayId, day, birds, batchName }: HeldDay) {
+  const set = farmFile().day(dayId)!;
+  const { lineMinutes } = planOf(farm, farmFile().batch(set.batchId)!, set).plan.line;
+  const { people, mostBirds } = seasonDay(facts, day);
+  const longest = facts.terms.longestLineMinutes.value;
+  const named = set.crew.filter(({ personId }) => personId !== null).map(({ name }) => name);
+  const isNameless = named.length < set.peopleCount;
+  const away = people.filter(({ name, canCome }) => !canCome && named.includes(name)).map(({ name }) => name);
+  const coming = people.filter(({ canCome }) => canCome).map(({ name }) => name);
+  const fewHands = facts.people.length > 0 && isNameless && birds > mostBirds;
+  return lineMinutes > longest || away.length > 0 || fewHands
+    ? [{ dayId, day, birds, batchName, lineMinutes, longest, away, fewHands, mostBirds, coming }]
+    : [];
+}
 
 function yearlyView(facts: ReturnType<typeof seasonFacts>, lots: readonly LotView[]) {
   const year = facts.today.slice(0, 4);

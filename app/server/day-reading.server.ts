@@ -2,9 +2,10 @@ import { data } from "react-router";
 import { now } from "#app/server/clock.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { birdsAYear, farmMeans, helperOf, hourRate, placeOf } from "#app/server/farm-means.server.ts";
+import { flockOf } from "#app/server/flock-of.server.ts";
+import { farmPace } from "#app/server/own-pace.server.ts";
 import { playedLine } from "#app/server/played-line.server.ts";
 import { usedOn } from "#app/server/supplies.server.ts";
-import { weatherOf } from "#app/server/weather.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { type CostShare, feedUsed, splitBatchCost } from "#core/cost/batch-cost.ts";
@@ -47,40 +48,12 @@ export function requireDay(text: string | undefined): { farm: Farm; day: Process
   return { farm, day, batch };
 }
 
-/** A batch as growth reckons with it: its weigh-ins, its weather, and the days that took its biggest birds. */
-export function flockOf(farm: Farm, batch: Batch, { weighings }: Pick<BatchStory, "weighings">): Flock {
-  let standing = batch.arrivedCount - batch.lostCount;
-  const takings = farmFile()
-    .daysOf(batch.id)
-    .map((day) => {
-      const taking = {
-        takenOn: day.processedOn,
-        birds: day.birdCount,
-        ofBirds: standing,
-        which: day.whichBirds,
-      };
-      standing -= day.birdCount;
-      return taking;
-    });
-  return {
-    takings,
-    weather: weatherOf(farm, batch.hatchedOn),
-    kind: batch.kind,
-    maleShare: batch.maleSharePermille / 1000,
-    hatchedOn: batch.hatchedOn,
-    weighings: weighings.map(({ weighedOn, liveWeightMilligrams }) => ({
-      weighedOn,
-      kilograms: kilogramsFromMilligrams(liveWeightMilligrams),
-    })),
-  };
-}
-
 /** What the batch, the farm and its place say, whatever is chosen. */
 export function planBasis(farm: Farm, batch: Batch, dayId = 0): PlanBasis {
   return {
     standingBirds: farmFile().freeForDay(batch.id, dayId),
     flock: flockOf(farm, batch, farmFile().story(batch.id)),
-    means: farmMeans(farm),
+    means: { ...farmMeans(farm), ownPace: farmPace(farm) },
     pens: farmFile()
       .pens(batch.id)
       .map(({ pen, birdCount }) => ({ name: pen, birds: birdCount })),

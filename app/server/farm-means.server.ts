@@ -1,4 +1,5 @@
 import type { Helper } from "#core/day/crew.ts";
+import { OUR_PACE } from "#core/day/own-pace.ts";
 import type { FarmMeans } from "#core/day/plan-input.ts";
 import { kilogramsFromMilligrams, milligramsFromPounds } from "#core/quantity/conversion.ts";
 import { type Setting, settingOr } from "#core/reckoning/setting.ts";
@@ -26,7 +27,7 @@ export function placeOf(farm: Farm): Place {
 
 const thousandth = (value: number | null) => (value === null ? null : value / 1000);
 
-/** The farm's kit, each number its own or ours. */
+/** The farm's kit, each number its own or ours; its pace is ours, until its own days speak (own-pace.server.ts). */
 export function farmMeans(farm: Farm): FarmMeans {
   const tapCelsius = settingOr(thousandth(farm.tapMillicelsius), OURS.tapCelsius);
   const { circuitVolts, breakerAmps } = farm;
@@ -47,6 +48,7 @@ export function farmMeans(farm: Farm): FarmMeans {
     },
     pluckAtOnce: farm.pluckAtOnceCount,
     practice: farm.practice,
+    ownPace: OUR_PACE,
     ambientCelsius: settingOr(thousandth(farm.airMillicelsius), OURS.airCelsius),
     tapCelsius,
     tankLiters: settingOr(thousandth(farm.tankMilliliters), OURS.tankLiters),

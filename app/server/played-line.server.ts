@@ -1,4 +1,4 @@
-import { LINE_SEED } from "#core/day/line-plan.ts";
+import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
 
@@ -11,12 +11,12 @@ const KEPT_DAYS = 40;
 const kept = new Map<string, LineAnswer>();
 
 /** A day's line, played on the server as often as a page would; the last days are remembered. */
-export function playedLine(day: LineDay): LineAnswer {
-  const key = JSON.stringify(day);
+export function playedLine(day: LineDay, mornings = MORNINGS): LineAnswer {
+  const key = `${mornings} ${JSON.stringify(day)}`;
   const known = kept.get(key);
   if (known) return known;
   const tally = new LineTally(day, LINE_SEED);
-  tally.play(Math.max(LEAST_MORNINGS, Math.min(MORNINGS, Math.round((MORNINGS * BIRDS) / day.birds))));
+  tally.play(Math.max(LEAST_MORNINGS, Math.min(mornings, Math.round((mornings * BIRDS) / day.birds))));
   const answer = tally.answer();
   if (kept.size >= KEPT_DAYS) kept.delete(kept.keys().next().value!);
   kept.set(key, answer);

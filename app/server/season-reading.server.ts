@@ -1,7 +1,8 @@
 import { now } from "#app/server/clock.server.ts";
-import { flockOf, progressOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
-import { farmMeans, hourRate } from "#app/server/farm-means.server.ts";
+import { farmMeans, helperOf, hourRate } from "#app/server/farm-means.server.ts";
+import { flockOf } from "#app/server/flock-of.server.ts";
+import { farmPace } from "#app/server/own-pace.server.ts";
 import { forecastDays } from "#app/server/weather.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
@@ -43,7 +44,7 @@ export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
     today,
     lots,
     held,
-    people: file.people.people(),
+    people: file.people.people().map((person) => ({ ...helperOf(person), weekdayMask: person.weekdayMask })),
     personDays: file.people
       .personDays(today, addDays(today, AHEAD_DAYS))
       .map(({ canCome, ...day }) => ({ ...day, canCome: canCome === 1 })),
@@ -56,10 +57,9 @@ export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
       .map(({ batchId, pinnedOn, birdCount }) => ({ batchId, pinnedOn, birds: birdCount })),
     sizes: wantedSizes(),
     terms,
-    means: farmMeans(farm),
+    means: { ...farmMeans(farm), ownPace: farmPace(farm) },
     cones: last?.coneCount ?? 3,
     tablePlaces: last?.tablePlaceCount ?? 2,
-    ownBirdsPerPersonHour: ownPace(),
     rooms: {
       fridge: capacity(({ kind, canFreeze }) => kind === "fridge" && canFreeze === 0) + unsaid("fridge"),
       freezer: capacity(({ kind }) => kind === "freezer") + unsaid("freezer"),
@@ -150,26 +150,6 @@ export function seasonTerms(farm: Farm, setting: SeasonSetting, today: LocalDay)
     ) as SeasonTerms["strength"],
   };
 }
-
-/** Birds for one person in an hour over the last settled days, from first tap to last bird, breaks counted in. */
-function ownPace(): number | undefined {
-  const settled = farmFile()
-    .lastDays(2 * DAYS_LOOKED_BACK)
-    .filter((day) => day.settledEntryId)
-    .slice(0, DAYS_LOOKED_BACK);
-  let birds = 0;
-  let personHours = 0;
-  for (const day of settled) {
-    const { startedAt, lastBirdAt, done } = progressOf(day);
-    if (startedAt === undefined || lastBirdAt === undefined) continue;
-    birds += done;
-    personHours += (day.peopleCount * (lastBirdAt - startedAt)) / 3_600_000;
-  }
-  return personHours > 0 ? birds / personHours : undefined;
-}
-
-/** Settled days from which the farm's own pace is read: late enough to be like the next. */
-const DAYS_LOOKED_BACK = 4;
 
 /** Weeks of birds sold and eaten from which their pace is read. */
 const WEEKS_LOOKED_BACK = 8;

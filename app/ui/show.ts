@@ -108,6 +108,7 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
     people: count,
     count,
     fraction: (value) => `${trimmed(value * 100, 1)} %`,
+    times: (value) => `${trimmed(value, 2, 2)}×`,
     "birds per hour": (value) =>
       value > 999 ? "more than you have" : `${trimmed(value, value < 20 ? 1 : 0)} an hour`,
     "minutes per bird": (value) => `${trimmed(value, 1)} min a bird`,

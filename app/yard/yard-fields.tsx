@@ -61,6 +61,11 @@ export function DayFields({ fields, ours }: WithOurs) {
       <div className="grid gap-4">
         <ChoiceField field={fields.practice} label="How often you do this" options={PRACTICE_OPTIONS} />
         <TickField
+          field={fields.usesOwnDays}
+          label="Learn from your own days"
+          hint="what they took moves our times, little by little; a plan says by how much"
+        />
+        <TickField
           field={fields.arePensLit}
           label="A lamp burns in the pens"
           hint="until the feed is pulled; without it birds stop eating at dusk"

@@ -27,6 +27,7 @@ const REST = {
   arePensLit: 1,
   pluckAtOnceCount: 2,
   birdsAYearCount: null,
+  usesOwnDays: 1,
   tankWall: "thick",
   chillMethod: "still",
   scalderWatts: 2000,

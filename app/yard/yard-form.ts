@@ -39,6 +39,7 @@ export function yardForm(unitSystem: UnitSystem) {
       currency: choice(CURRENCIES, "Choose your money"),
       practice: choice(PRACTICES, "Choose how often you do this"),
       arePensLit: tick,
+      usesOwnDays: tick,
       pluckAtOnceCount: wholeNumber({
         least: 1,
         most: 20,
@@ -116,6 +117,7 @@ export function yardFields(farm: Farm): Record<string, string | undefined> {
     unitSystem: farm.unitSystem,
     currency: farm.currency,
     practice: farm.practice,
+    usesOwnDays: farm.usesOwnDays ? "on" : undefined,
     arePensLit: farm.arePensLit ? "on" : undefined,
     pluckAtOnceCount: String(farm.pluckAtOnceCount),
     air: text(farm.airMillicelsius, temperatureText),

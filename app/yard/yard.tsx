@@ -24,6 +24,7 @@ const NEW_FARM = {
   scalderHeat: "propane",
   isScalderLidded: "on",
   scaldAtOnceCount: "1",
+  usesOwnDays: "on",
 };
 
 export function loader({ request }: Route.LoaderArgs) {

@@ -1,7 +1,7 @@
 import type { LinePlan } from "#core/day/line-plan.ts";
-import { LINE_SEED } from "#core/day/line-plan.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
 import { dipAt, rig, type ScaldPlan } from "#core/day/scald-plan.ts";
+import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
 import { mostWithin } from "#core/quantity/most-within.ts";

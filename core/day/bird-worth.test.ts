@@ -4,7 +4,6 @@ import { addDays } from "#core/calendar/local-day.ts";
 import { birdWorth, CUT_WORK, daysFrom } from "#core/day/bird-worth.ts";
 import type { LotFacts, SeasonTerms } from "#core/day/season-facts.ts";
 import { flockPath } from "#core/growth/flock-path.ts";
-import { crewBirds } from "#core/processing-line/crew-birds.ts";
 import { usualTemperatures } from "#core/sky/usual-weather.ts";
 
 const own = (value: number) => ({ value, provenance: "the farm's default" as const });
@@ -80,40 +79,6 @@ describe("what a bird is worth", () => {
         expect(next.feedKilograms).toBeGreaterThan(one.feedKilograms);
         expect(next.dressedKilograms).toBeGreaterThan(one.dressedKilograms);
       }),
-    );
-  });
-});
-
-describe("a crew", () => {
-  const line = {
-    people: 4,
-    cones: 4,
-    tablePlaces: 2,
-    scaldAtOnce: 1,
-    pluckAtOnce: 1,
-    dipSeconds: 60,
-    bathBirdsPerHour: 60,
-    handsFactor: 1,
-  };
-
-  test("by hand: the first bird takes 12.7 minutes and each next one 10.7 / 4", () => {
-    expect(crewBirds(line, 12.6)).toBe(0);
-    expect(crewBirds(line, 12.8)).toBe(1);
-    expect(crewBirds(line, 12.7 + 30 * (10.7 / 4) + 1e-6)).toBe(31);
-  });
-
-  test("of less than one pair of hands does nothing, and more hands never do less", () => {
-    expect(crewBirds({ ...line, people: 0.9 }, 600)).toBe(0);
-    fc.assert(
-      fc.property(
-        fc.double({ min: 1, max: 8, noNaN: true }),
-        fc.integer({ min: 20, max: 600 }),
-        (people, minutes) => {
-          const birds = crewBirds({ ...line, people }, minutes);
-          expect(crewBirds({ ...line, people: people + 0.5 }, minutes)).toBeGreaterThanOrEqual(birds);
-          expect(crewBirds({ ...line, people }, minutes + 30)).toBeGreaterThanOrEqual(birds);
-        },
-      ),
     );
   });
 });

@@ -1,3 +1,4 @@
+import type { OwnPace } from "#core/day/own-pace.ts";
 import { PRACTICE_FACTOR, type Practice } from "#core/processing-line/line-constants.ts";
 import type { LinePerson } from "#core/processing-line/line-day.ts";
 import { isBeforeChill, STATIONS, type Station } from "#core/processing-line/line-station.ts";
@@ -98,17 +99,17 @@ export function rulesOf({ usesKnives, scalds, lifts, bornYear }: Helper, year: n
 }
 
 /**
- * A crew as the line knows it: paces by practice and hands, hours in minutes after the start.
+ * A crew as the line knows it: paces by practice, the farm's own days and hands, hours in minutes after the start.
  *
  * @param minuteAfterStart minutes after the start of a minute of the day by the farm's clock
  */
 export function linePeople(
   crew: readonly CrewMember[],
-  practice: Practice,
+  { practice, ownPace }: { readonly practice: Practice; readonly ownPace: Pick<OwnPace, "factor"> },
   minuteAfterStart: (minuteOfDay: number) => number,
 ): LinePerson[] {
   return crew.map(({ name, stations, handsPercent, fromMinute, toMinute }) => {
-    const factor = (PRACTICE_FACTOR[practice] * 100) / handsPercent;
+    const factor = (PRACTICE_FACTOR[practice] * ownPace.factor * 100) / handsPercent;
     return {
       name,
       stations,

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { instantOf, localClock } from "#core/calendar/farm-time.ts";
 import { dayPlan } from "#core/day/day-plan.ts";
+import { OUR_PACE } from "#core/day/own-pace.ts";
 import { planForDate, planInput } from "#core/day/plan-for-date.ts";
 import type { DayChoices, FarmMeans } from "#core/day/plan-input.ts";
 import { STATIONS, type Station } from "#core/processing-line/line-station.ts";
@@ -22,6 +23,7 @@ const MEANS: FarmMeans = {
   },
   pluckAtOnce: 1,
   practice: "few",
+  ownPace: OUR_PACE,
   ambientCelsius: own(18),
   tapCelsius: own(12),
   tankLiters: own(230),

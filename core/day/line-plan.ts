@@ -1,7 +1,7 @@
 import { type LineFault, type LineSetup, lineSetup } from "#core/day/line-setup.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
 import type { ScaldPlan } from "#core/day/scald-plan.ts";
-import { CLEAN_UP_MINUTES, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
+import { CLEAN_UP_MINUTES, LINE_SEED, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
@@ -11,8 +11,6 @@ const MILLISECONDS_PER_MINUTE = 60_000;
 /** Mornings for a first answer, which must come while a name is being moved: fewer where there are many birds. */
 const FIRST_MORNINGS = 80;
 const FIRST_BIRDS = 60;
-/** Every plan is played on the same luck, so that two can be compared. */
-export const LINE_SEED = 1;
 
 /** Plays a day of the line through as many mornings as there is time for. */
 export type PlayLine = (day: LineDay) => LineAnswer;

@@ -4,7 +4,7 @@ import { tankRoom } from "#core/chill/ice-need.ts";
 import { linePeople } from "#core/day/crew.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
 import { rig, type ScaldPlan } from "#core/day/scald-plan.ts";
-import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, DAY_SD_LN } from "#core/processing-line/line-constants.ts";
+import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES } from "#core/processing-line/line-constants.ts";
 import { type LineBath, type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
 import { STATIONS, type Station } from "#core/processing-line/line-station.ts";
 import { evenChance } from "#core/processing-line/line-whatif.ts";
@@ -40,7 +40,7 @@ export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
   const hasBreak = choices.breakMinutes > 0 && breakFrom >= 0;
   const day: LineDay = {
     birds: choices.birds,
-    people: linePeople(crew, means.practice, minuteAfterStart),
+    people: linePeople(crew, means, minuteAfterStart),
     kit: {
       cones: choices.cones,
       scaldAtOnce: means.scalder.scaldAtOnce,
@@ -66,7 +66,7 @@ export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
     slowSpell: undefined,
     waterChange: waterChange(plan, scald),
     bath: bathOnLine(plan, scald),
-    daySdLn: DAY_SD_LN,
+    daySdLn: means.ownPace.daySdLn,
   };
   const manned = new Set(day.people.flatMap(({ stations }) => stations));
   const unmanned = neededStations(day).filter((station) => !manned.has(station));

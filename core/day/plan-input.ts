@@ -1,5 +1,6 @@
 import type { ChillMethod, TankWall } from "#core/chill/chill-constants.ts";
 import type { CrewMember, CrewSeat } from "#core/day/crew.ts";
+import type { OwnPace } from "#core/day/own-pace.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
 import type { WhichBirds } from "#core/growth/flock.ts";
 import type { FlockForecast } from "#core/growth/flock-forecast.ts";
@@ -52,6 +53,7 @@ export interface FarmMeans {
   readonly scalder: Scalder;
   readonly pluckAtOnce: number;
   readonly practice: Practice;
+  readonly ownPace: OwnPace;
   readonly ambientCelsius: Setting;
   readonly tapCelsius: Setting;
   readonly tankLiters: Setting;

@@ -1,8 +1,8 @@
 import { daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
+import { crewReach, type Reach } from "#core/day/crew-reach.ts";
 import type { DayMarkFacts, SeasonFacts } from "#core/day/season-facts.ts";
 import { comes } from "#core/day/who-can-come.ts";
-import { crewBirds } from "#core/processing-line/crew-birds.ts";
-import { CLEAN_UP_MINUTES, PRACTICE_FACTOR, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
+import { CLEAN_UP_MINUTES, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
 import { HOT_DAY_CELSIUS } from "#core/season/season-constants.ts";
 
 /** What one day of the season is like, before any bird is put on it. */
@@ -11,7 +11,7 @@ export interface SeasonDay {
   readonly people: readonly { readonly name: string; readonly canCome: boolean; readonly why: string }[];
   /** Pairs of practised hands. */
   readonly hands: number;
-  /** Whole birds that they can do in the longest day the farm wants: by the stations, and no more than its own days show. */
+  /** Whole birds that they can do in the longest day the farm wants, by the line. */
   readonly mostBirds: number;
   readonly marks: readonly DayMarkFacts[];
   /** What is borrowed or hired for a day; empty for nothing. */
@@ -26,34 +26,25 @@ export interface SeasonDay {
   readonly shut: "out" | "nobody" | "not-booked" | undefined;
 }
 
-const SECONDS_A_DIP = 75;
-
 /** Reads one day of the season. */
 export function seasonDay(facts: SeasonFacts, day: LocalDay): SeasonDay {
-  const { terms, means } = facts;
+  const { terms } = facts;
   const people = facts.people.map((person) => ({
+    id: person.id,
     name: person.name,
     hands: person.handsPercent / 100,
     ...comes(person, facts.personDays, day),
   }));
   const there = people.filter(({ canCome }) => canCome);
   const hands = there.reduce((sum, person) => sum + person.hands, 0);
-  const byStations = crewBirds(
-    {
-      people: hands,
-      cones: facts.cones,
-      tablePlaces: facts.tablePlaces,
-      scaldAtOnce: means.scalder.scaldAtOnce,
-      pluckAtOnce: means.pluckAtOnce,
-      dipSeconds: SECONDS_A_DIP,
-      bathBirdsPerHour: Number.MAX_SAFE_INTEGER,
-      handsFactor: PRACTICE_FACTOR[means.practice],
-    },
-    terms.longestLineMinutes.value,
-  );
-  const ownPace = facts.ownBirdsPerPersonHour ?? Number.POSITIVE_INFINITY;
-  const byOwnDays = Math.floor((ownPace * hands * terms.longestLineMinutes.value) / 60);
-  const mostBirds = hands < 1 ? 0 : Math.min(byStations, byOwnDays);
+  const mostBirds =
+    hands < 1
+      ? 0
+      : reachOf(
+          facts,
+          there.map(({ id }) => id),
+          Number(day.slice(0, 4)),
+        );
   const marks = facts.marks.filter(({ fromOn, toOn }) => fromOn <= day && day <= toOn);
   const isBooked = facts.bookings.some(
     ({ thing, fromOn, toOn }) =>
@@ -84,4 +75,24 @@ export function seasonDay(facts: SeasonFacts, day: LocalDay): SeasonDay {
           ? "not-booked"
           : undefined,
   };
+}
+
+/** The same few crews come again and again, and playing one takes a while: the last so many are remembered. */
+const KEPT_REACHES = 200;
+const reached = new Map<string, number>();
+
+function reachOf(facts: SeasonFacts, ids: readonly number[], year: number): number {
+  const reach: Reach = {
+    helpers: facts.people.filter(({ id }) => ids.includes(id)),
+    means: facts.means,
+    cones: facts.cones,
+    tablePlaces: facts.tablePlaces,
+    minutes: facts.terms.longestLineMinutes.value,
+    year,
+  };
+  const key = JSON.stringify(reach);
+  const birds = reached.get(key) ?? crewReach(reach);
+  if (reached.size >= KEPT_REACHES && !reached.has(key)) reached.delete(reached.keys().next().value!);
+  reached.set(key, birds);
+  return birds;
 }

@@ -1,4 +1,5 @@
 import type { LocalDay } from "#core/calendar/local-day.ts";
+import type { Helper } from "#core/day/crew.ts";
 import type { FarmMeans } from "#core/day/plan-input.ts";
 import type { Flock } from "#core/growth/flock.ts";
 import type { Setting } from "#core/reckoning/setting.ts";
@@ -25,12 +26,9 @@ export interface HeldDay {
   readonly restDays: number;
 }
 
-export interface PersonFacts {
-  readonly id: number;
-  readonly name: string;
+export interface PersonFacts extends Helper {
   /** Bit 0 for Monday to bit 6 for Sunday. */
   readonly weekdayMask: number;
-  readonly handsPercent: number;
 }
 
 export interface DayMarkFacts {
@@ -95,8 +93,6 @@ export interface SeasonFacts {
   /** Kit of the last day, or ours. */
   readonly cones: number;
   readonly tablePlaces: number;
-  /** What the farm's own settled days came to, birds for one person in an hour; undefined before the first. */
-  readonly ownBirdsPerPersonHour: number | undefined;
   readonly rooms: {
     readonly fridge: number;
     readonly freezer: number;

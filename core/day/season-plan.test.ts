@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { addDays } from "#core/calendar/local-day.ts";
 import { chicksToOrder } from "#core/day/chicks-to-order.ts";
+import { OUR_PACE } from "#core/day/own-pace.ts";
 import { seasonDay } from "#core/day/season-day.ts";
 import type { LotFacts, SeasonFacts } from "#core/day/season-facts.ts";
 import { seasonPlan } from "#core/day/season-plan.ts";
@@ -20,11 +21,23 @@ const LOT: LotFacts = {
   flock: { kind: "fast", maleShare: 0.5, hatchedOn: "2026-08-01", weighings: [] },
   feedCentsPerKilogram: own(84),
 };
+const MAREN = {
+  id: 1,
+  name: "Maren",
+  weekdayMask: SATURDAY,
+  handsPercent: 300,
+  usesKnives: true,
+  scalds: true,
+  lifts: true,
+  bornYear: undefined,
+  fromMinute: undefined,
+  toMinute: undefined,
+};
 const FACTS: SeasonFacts = {
   today: "2026-09-17",
   lots: [LOT],
   held: [],
-  people: [{ id: 1, name: "Maren", weekdayMask: SATURDAY, handsPercent: 300 }],
+  people: [MAREN],
   personDays: [],
   marks: [],
   bookings: [],
@@ -66,6 +79,7 @@ const FACTS: SeasonFacts = {
     },
     pluckAtOnce: 1,
     practice: "few",
+    ownPace: OUR_PACE,
     ambientCelsius: own(18),
     tapCelsius: own(12),
     tankLiters: own(230),
@@ -77,7 +91,6 @@ const FACTS: SeasonFacts = {
   },
   cones: 4,
   tablePlaces: 3,
-  ownBirdsPerPersonHour: undefined,
   rooms: { fridge: 40, freezer: 60, either: 0, frozenNow: 0, restingNow: [] },
   dressedByYear: {},
   highs: Array(300).fill(18),
@@ -116,12 +129,15 @@ describe("a day of the season", () => {
     expect(seasonDay({ ...FACTS, terms, bookings: [booking] }, "2026-09-19").shut).toBeUndefined();
   });
 
-  test("takes no more birds than the farm's own days have shown", () => {
-    const stations = seasonDay(FACTS, "2026-09-19").mostBirds;
-    const shown = seasonDay({ ...FACTS, ownBirdsPerPersonHour: 2 }, "2026-09-19").mostBirds;
-    expect(stations).toBeGreaterThan(30);
-    // Three pairs of hands, five hours, two birds each an hour.
-    expect(shown).toBe(30);
+  test("takes fewer birds where the farm's own days were slow, or somebody may not kill", () => {
+    const most = (change: Partial<SeasonFacts>) => seasonDay({ ...FACTS, ...change }, "2026-09-19").mostBirds;
+    const usual = most({});
+    expect(usual).toBeGreaterThan(30);
+    const slow = most({ means: { ...FACTS.means, ownPace: { ...OUR_PACE, factor: 1.5 } } });
+    // All but scald and plucker is hands' work: between as many and two thirds.
+    expect(slow).toBeGreaterThan(usual / 1.5);
+    expect(slow).toBeLessThan(usual);
+    expect(most({ people: [{ ...MAREN, bornYear: 2014 }] })).toBe(0);
   });
 });
 

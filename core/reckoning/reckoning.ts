@@ -16,6 +16,7 @@ export type Unit =
   | "people"
   | "count"
   | "fraction"
+  | "times"
   | "birds per hour"
   | "minutes per bird"
   | "kg per kg"

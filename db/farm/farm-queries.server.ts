@@ -26,6 +26,7 @@ export interface Farm {
   readonly tankWall: TankWall;
   readonly chillMethod: ChillMethod;
   readonly iceBagMilligrams: number | null;
+  readonly usesOwnDays: 0 | 1;
   readonly jugCount: number | null;
   readonly jugMilliliters: number | null;
   readonly madeIceMilligrams: number | null;
@@ -61,6 +62,7 @@ const COLUMNS: Readonly<Record<keyof FarmSettings, string>> = {
   tankWall: "tank_wall",
   chillMethod: "chill_method",
   iceBagMilligrams: "ice_bag_milligrams",
+  usesOwnDays: "uses_own_days",
   jugCount: "jug_count",
   jugMilliliters: "jug_milliliters",
   madeIceMilligrams: "made_ice_milligrams",

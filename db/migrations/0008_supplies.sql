@@ -3,6 +3,9 @@ ALTER TABLE farm ADD COLUMN jug_count INTEGER CHECK (jug_count BETWEEN 0 AND 100
 ALTER TABLE farm ADD COLUMN jug_milliliters INTEGER CHECK (jug_milliliters BETWEEN 100 AND 30000);
 ALTER TABLE farm ADD COLUMN made_ice_milligrams INTEGER CHECK (made_ice_milligrams BETWEEN 0 AND 1000000000);
 
+-- Whether what its own days took overrules our times, as far as it goes.
+ALTER TABLE farm ADD COLUMN uses_own_days INTEGER NOT NULL DEFAULT 1 CHECK (uses_own_days IN (0, 1));
+
 -- Salt that the meat is to end up with, in thousandths by weight. NULL: the birds are not brined.
 ALTER TABLE processing_day ADD COLUMN brine_permille INTEGER CHECK (brine_permille BETWEEN 1 AND 100);
 

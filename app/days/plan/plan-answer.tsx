@@ -1,9 +1,11 @@
 import type { ReactNode } from "react";
 import { Figure } from "#app/ui/figure.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { CUT_WORDS } from "#app/ui/words.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
+import { type OwnPace, paceReckoning } from "#core/day/own-pace.ts";
 import type { PlanForDate } from "#core/day/plan-for-date.ts";
 
 /** What follows from the choices, each figure with its working. */
@@ -61,9 +63,16 @@ export function PlanAnswer({ planned }: { planned: PlanForDate }) {
 }
 
 /** The figures behind the answer, for those who ask further. */
-export function PlanDetail({ planned: { plan, forecast } }: { planned: PlanForDate }) {
+export function PlanDetail({
+  planned: { plan, forecast },
+  ownPace,
+}: {
+  planned: PlanForDate;
+  ownPace: OwnPace;
+}) {
   const show = useShow();
   const { line, scald, chill, cuts } = plan;
+  const pace = paceReckoning(ownPace);
   const [earliest, latest] = scald.secondsRange.map((value) => show.value(value, "seconds"));
   return (
     <Sheet heading="Also worked out">
@@ -78,6 +87,14 @@ export function PlanDetail({ planned: { plan, forecast } }: { planned: PlanForDa
         />
         <Figure label="Birds the bath stays hot for" reckoning={scald.birdsPerHour} size="small" />
         <Figure label="Birds the tanks hold" reckoning={chill.tank.birdsThatFit} size="small" />
+        {pace && (
+          <Figure
+            label="Your own days against our times"
+            reckoning={pace}
+            beside={`from ${plural(ownPace.days, "day")}`}
+            size="small"
+          />
+        )}
         {cuts.map(({ cut, weight }) => (
           <Figure
             key={cut}

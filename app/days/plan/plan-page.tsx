@@ -159,7 +159,7 @@ export function PlanPage({
           <PlanAnswer planned={planned} />
         </div>
         <div className="lg:col-span-2">
-          <PlanDetail planned={planned} />
+          <PlanDetail planned={planned} ownPace={basis.means.ownPace} />
         </div>
       </div>
     </div>

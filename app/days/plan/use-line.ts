@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
-import { LINE_SEED } from "#core/day/line-plan.ts";
 import type { Allowed } from "#core/processing-line/best-crew.ts";
+import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import type { LeverEffect } from "#core/processing-line/what-helps.ts";
 import { LineWorker } from "#workers/line/client.ts";

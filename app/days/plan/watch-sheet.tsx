@@ -2,7 +2,7 @@ import { useDeferredValue, useEffect, useId, useMemo, useState } from "react";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { STATION_WORDS } from "#app/ui/words.ts";
-import { LINE_SEED } from "#core/day/line-plan.ts";
+import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { type BirdPlace, ordinaryMorning, placeAt } from "#core/processing-line/watched-morning.ts";
 

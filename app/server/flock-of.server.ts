@@ -1,0 +1,34 @@
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { weatherOf } from "#app/server/weather.server.ts";
+import type { Flock } from "#core/growth/flock.ts";
+import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
+import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+/** A batch as growth reckons with it: its weigh-ins, its weather, and the days that took its biggest birds. */
+export function flockOf(farm: Farm, batch: Batch, { weighings }: Pick<BatchStory, "weighings">): Flock {
+  let standing = batch.arrivedCount - batch.lostCount;
+  const takings = farmFile()
+    .daysOf(batch.id)
+    .map((day) => {
+      const taking = {
+        takenOn: day.processedOn,
+        birds: day.birdCount,
+        ofBirds: standing,
+        which: day.whichBirds,
+      };
+      standing -= day.birdCount;
+      return taking;
+    });
+  return {
+    takings,
+    weather: weatherOf(farm, batch.hatchedOn),
+    kind: batch.kind,
+    maleShare: batch.maleSharePermille / 1000,
+    hatchedOn: batch.hatchedOn,
+    weighings: weighings.map(({ weighedOn, liveWeightMilligrams }) => ({
+      weighedOn,
+      kilograms: kilogramsFromMilligrams(liveWeightMilligrams),
+    })),
+  };
+}

@@ -1,0 +1,59 @@
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmMeans, helperOf, placeOf } from "#app/server/farm-means.server.ts";
+import { flockOf } from "#app/server/flock-of.server.ts";
+import { playedLine } from "#app/server/played-line.server.ts";
+import { choicesOf } from "#app/ui/day-choices.ts";
+import { type DayTaken, OUR_PACE, type OwnPace, ownPace } from "#core/day/own-pace.ts";
+import { planForDate } from "#core/day/plan-for-date.ts";
+import { runProgress } from "#core/day/run-progress.ts";
+import type { ProcessingDay } from "#db/day/day-queries.server.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+/** Settled days from which the farm's own pace is read: late enough to be like the next. */
+const DAYS_LOOKED_BACK = 6;
+/** Mornings by which it is known well enough what our times would have said of a day that is over. */
+const MORNINGS = 200;
+
+/** How quick the farm's last settled days were against our times; ours, where it has none or wants none of it. */
+export function farmPace(farm: Farm): OwnPace {
+  if (farm.usesOwnDays === 0) return OUR_PACE;
+  const settled = farmFile()
+    .lastDays(2 * DAYS_LOOKED_BACK)
+    .filter((day) => day.settledEntryId)
+    .slice(0, DAYS_LOOKED_BACK);
+  return ownPace(settled.flatMap((day) => dayTaken(farm, day) ?? []));
+}
+
+const known = new Map<string, DayTaken>();
+const KEPT = 60;
+
+/** How long a day took, and what our times would have said of it; undefined where nobody tapped its birds. */
+function dayTaken(farm: Farm, day: ProcessingDay): DayTaken | undefined {
+  const file = farmFile();
+  const { startedAt, lastBirdAt, done } = runProgress(file.run.events(day.id), day.birdCount, 0);
+  if (startedAt === undefined || lastBirdAt === undefined || done === 0) return undefined;
+  const tookMinutes = (lastBirdAt - startedAt) / 60_000;
+  const key = JSON.stringify([farm, day, done, tookMinutes]);
+  const standing = known.get(key);
+  if (standing) return standing;
+  const batch = file.batch(day.batchId)!;
+  const { line } = planForDate(
+    {
+      standingBirds: done,
+      flock: flockOf(farm, batch, file.story(batch.id)),
+      means: farmMeans(farm),
+      helpers: file.people.people().map(helperOf),
+      pens: [],
+      iceBagsInStock: undefined,
+      place: placeOf(farm),
+      timeZone: day.timeZone,
+    },
+    day.processedOn,
+    { ...choicesOf(day), birds: done, cutUp: Math.min(done, day.cutUpCount) },
+    (asked) => playedLine(asked, MORNINGS),
+  ).plan;
+  const taken = { tookMinutes, foretoldMinutes: line.lineMinutes };
+  if (known.size >= KEPT) known.delete(known.keys().next().value!);
+  known.set(key, taken);
+  return taken;
+}

@@ -1,0 +1,63 @@
+import { DAY_SD_LN } from "#core/processing-line/line-constants.ts";
+import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+
+/** How far a farm's own times usually lie from ours, sd of the logarithm: choice. See docs/sources.md#own-days. */
+const FARM_SD_LN = 0.25;
+/** Our spread of days counts for so many of the farm's own: choice. See docs/sources.md#own-days. */
+const SPREAD_WORTH_DAYS = 4;
+
+/** A day that was run: how long its line took, and how long ours would have said with the same birds and crew. */
+export interface DayTaken {
+  readonly tookMinutes: number;
+  readonly foretoldMinutes: number;
+}
+
+/** How quick a farm is against our times of practised hands, and how its days scatter. */
+export interface OwnPace {
+  /** What our times are multiplied by: 1 where no day of its own has been run. */
+  readonly factor: number;
+  /** Of whole days about it, sd of the logarithm. */
+  readonly daySdLn: number;
+  /** How well the factor itself is known, sd of the logarithm; undefined before the first day. */
+  readonly factorSdLn: number | undefined;
+  readonly days: number;
+}
+
+export const OUR_PACE: OwnPace = { factor: 1, daySdLn: DAY_SD_LN, factorSdLn: undefined, days: 0 };
+
+/**
+ * What a farm's own days say of its pace: our guess and each day, weighed by how sure they are (normal, in logarithms),
+ * and the spread of its days from ours and theirs, with as many days behind ours as it is worth. The plan's own spread
+ * holds both: how days scatter, and how little the factor is known yet. See docs/sources.md#own-days.
+ */
+export function ownPace(taken: readonly DayTaken[]): OwnPace {
+  if (taken.length === 0) return OUR_PACE;
+  const ratios = taken.map(({ tookMinutes, foretoldMinutes }) => Math.log(tookMinutes / foretoldMinutes));
+  const precision = 1 / FARM_SD_LN ** 2 + ratios.length / DAY_SD_LN ** 2;
+  const mean = ratios.reduce((sum, ratio) => sum + ratio, 0) / DAY_SD_LN ** 2 / precision;
+  const squares = ratios.reduce((sum, ratio) => sum + (ratio - mean) ** 2, 0);
+  const scatter = (SPREAD_WORTH_DAYS * DAY_SD_LN ** 2 + squares) / (SPREAD_WORTH_DAYS + ratios.length);
+  return {
+    factor: Math.exp(mean),
+    daySdLn: Math.sqrt(scatter + 1 / precision),
+    factorSdLn: Math.sqrt(1 / precision),
+    days: ratios.length,
+  };
+}
+
+/** The factor with its working; undefined where no day has been run. */
+export function paceReckoning(pace: OwnPace): Reckoning | undefined {
+  if (pace.factorSdLn === undefined) return undefined;
+  return reckoning({
+    value: pace.factor,
+    unit: "times",
+    inputs: [
+      input("own days", pace.days, "days", "measured"),
+      input("we had started from", 1, "times", "our default"),
+      input("may as well be", pace.factor * Math.exp(-pace.factorSdLn), "times", "worked out"),
+      input("or", pace.factor * Math.exp(pace.factorSdLn), "times", "worked out"),
+    ],
+    rule: "How long your own days took against what our times had said for them, drawn towards 1 while they are few. All work by hand is multiplied by it; machines are not.",
+    source: "own-log",
+  });
+}

@@ -1,6 +1,7 @@
 import { median } from "d3-array";
 import { benchBatchPage } from "#commands/bench/bench-batch-page.ts";
 import { benchLine } from "#commands/bench/bench-line.ts";
+import { benchPage } from "#commands/bench/bench-page.ts";
 import { benchSeason } from "#commands/bench/bench-season.ts";
 import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
 import { fillYears } from "#demo/many-years.ts";
@@ -49,3 +50,4 @@ console.log("");
 await benchBatchPage(birdsAYear);
 await benchSeason();
 await benchLine();
+await benchPage();

@@ -1,15 +1,14 @@
-import { spawn } from "node:child_process";
 import { mkdirSync } from "node:fs";
 import { join } from "node:path";
 import { chromium, type Page } from "@playwright/test";
+import { withDemoFarm } from "#commands/with-demo-farm.ts";
 
 /**
  * Takes the pictures in docs/screenshots from the demo farm: npm run screenshots, after npm run build.
  * The clock stands where each screen has something to say.
  */
 const FOLDER = join("docs", "screenshots");
-const PORT = 5290;
-const BASE = `http://127.0.0.1:${PORT}`;
+const BASE = "http://127.0.0.1:5290";
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
@@ -22,15 +21,20 @@ const browser = await chromium.launch({
 });
 mkdirSync(FOLDER, { recursive: true });
 
-await withFarm(THURSDAY_MORNING, async () => {
+await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
   await picture("batches", "/batches", DESK);
   await picture("batch", "/batches/3", DESK);
   await picture("batch-when", "/batches/2", DESK);
   await picture("season", "/season", DESK, setTheSeason);
-  await picture("season-phone", "/season", PHONE);
   await picture("days", "/days", DESK);
   await picture("plan", "/days/3/plan", DESK, untilWorkedOut);
   await picture("plan-phone", "/days/3/plan", PHONE, untilWorkedOut);
+  await picture("needs", "/days/3/needs", DESK);
+  await picture("tasks-phone", "/days/3/tasks", PHONE);
+  await picture("beside", "/days/3/beside", DESK, async (page) => {
+    await page.getByRole("link", { name: "The day after" }).click();
+    await page.getByRole("cell", { name: "Sunday 20 September" }).waitFor();
+  });
   await picture("run-sheet", "/days/3/sheet", DESK);
   await picture("settle", "/days/1/settle", DESK, async (page) => {
     await page.locator("details.figure").first().locator("summary").click();
@@ -40,9 +44,8 @@ await withFarm(THURSDAY_MORNING, async () => {
   await picture("yard", "/yard", DESK);
 });
 
-await withFarm(SATURDAY_MORNING, async () => {
+await withDemoFarm(BASE, SATURDAY_MORNING, async () => {
   await picture("run-phone", "/days/3/run", PHONE, tapSome);
-  await picture("run", "/days/3/run", DESK);
   await picture("rest", "/days/3/rest", DESK);
   await picture("pack", "/days/3/pack", DESK, weighSome);
   await picture("pack-phone", "/days/3/pack", PHONE);
@@ -113,23 +116,4 @@ async function picture(
   await page.waitForTimeout(300);
   await page.screenshot({ path: join(FOLDER, `${name}.png`) });
   await page.close();
-}
-
-async function withFarm(clock: string, work: () => Promise<void>): Promise<void> {
-  const server = spawn(process.execPath, ["commands/demo.mjs"], {
-    stdio: "inherit",
-    env: { ...process.env, PORT: String(PORT), PALE_MORNING_CLOCK: clock, PALE_MORNING_LOG: "warn" },
-  });
-  try {
-    for (let attempt = 0; attempt < 200; attempt += 1) {
-      if (await fetch(`${BASE}/icon.svg`).catch(() => undefined)) break;
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    }
-    await work();
-  } finally {
-    await new Promise((resolve) => {
-      server.once("exit", resolve);
-      server.kill("SIGTERM");
-    });
-  }
 }

@@ -37,25 +37,55 @@ export interface DayPlan {
   readonly cuts: readonly { readonly cut: string; readonly weight: Reckoning }[];
 }
 
-/** Everything that follows from a choice of birds, hour, people and schools. */
+/**
+ * Everything that follows from a choice of birds, hour, people and schools. The line, the withdrawal and the ice are
+ * worked out at once, since they answer a move; the rest when it is first asked for.
+ */
 export function dayPlan(plan: PlanInput, play?: PlayLine): DayPlan {
   const scald = scaldPlan(plan);
   const line = linePlan(plan, scald, play);
-  const pens = pensOfDay(plan);
   const chill = chillPlan(plan, line);
+  const bath = once(() => bathOnDay(plan, scald, line));
+  const dips = once(() => dipCurve(plan, scald));
+  const schools = once(() => schoolsCompared(plan, line));
+  const pens = pensOfDay(plan);
+  const visits = once(() => visitsCompared(plan, line, pens));
+  const catching = once(() => catchRounds(plan, line));
+  const tanks = once(() => chillByHour(plan, line, chill, iceAtHand(plan, chill)));
   return {
     scald,
-    bath: bathOnDay(plan, scald, line),
-    dips: dipCurve(plan, scald),
     line,
-    schools: schoolsCompared(plan, line),
-    pens,
-    visits: visitsCompared(plan, line, pens),
-    catching: catchRounds(plan, line),
-    withdrawal: withdrawalPlan(plan, line),
     chill,
-    tanks: chillByHour(plan, line, chill, iceAtHand(plan, chill)),
+    pens,
+    withdrawal: withdrawalPlan(plan, line),
     cuts: cutWeights(plan),
+    get bath() {
+      return bath();
+    },
+    get dips() {
+      return dips();
+    },
+    get schools() {
+      return schools();
+    },
+    get visits() {
+      return visits();
+    },
+    get catching() {
+      return catching();
+    },
+    get tanks() {
+      return tanks();
+    },
+  };
+}
+
+/** Works something out when it is first asked for, and only then. */
+function once<Value>(work: () => Value): () => Value {
+  let known: { readonly value: Value } | undefined;
+  return () => {
+    known ??= { value: work() };
+    return known.value;
   };
 }
 

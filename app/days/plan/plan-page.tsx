@@ -1,4 +1,4 @@
-import { type ReactNode, useMemo, useState } from "react";
+import { type ReactNode, useDeferredValue, useMemo, useState } from "react";
 import { BestCrewSheet } from "#app/days/plan/best-crew-sheet.tsx";
 import { ChillSheet } from "#app/days/plan/chill-sheet.tsx";
 import { type DayFormSetting, dayFields, dayForm, seatsAsText } from "#app/days/plan/day-form.ts";
@@ -75,6 +75,8 @@ export function PlanPage({
     [basis, shown.processedOn, choices, refined, first],
   );
   const { line } = planned.plan;
+  // The hour is what a move asks for; what follows from it further down may come a moment later.
+  const later = useDeferredValue(planned);
   const [asSaved] = useState(() => seatsAsText(seats));
   const isMoved = seatsAsText(seats) !== asSaved;
   return (
@@ -107,10 +109,10 @@ export function PlanPage({
           )}
           <PlanCautions planned={planned} choices={choices} />
           <div className="grid items-start gap-4 md:grid-cols-2">
-            <FinishChart line={line} startAt={shown.startAt} />
+            <FinishChart line={later.plan.line} startAt={shown.startAt} />
             <HelpsSheet helps={playing.line?.helps} startAt={shown.startAt} />
           </div>
-          <WeatherSheet planned={planned} processedOn={shown.processedOn} around={around} />
+          <WeatherSheet planned={later} processedOn={shown.processedOn} around={around} />
           <WatchSheet day={line.setup.day} startAt={shown.startAt} />
           <BestCrewSheet
             crew={crew}
@@ -119,9 +121,9 @@ export function PlanPage({
             onSearch={() => void playing.findCrew(crew.map(({ rules }) => mayWorkAt(rules)))}
             onCrew={setSeats}
           />
-          <ScaldSheet planned={planned} scalder={basis.means.scalder} />
-          <ChillSheet planned={planned} basis={basis} around={around} processedOn={shown.processedOn} />
-          <WithdrawalSheet planned={planned} startAt={shown.startAt} />
+          <ScaldSheet planned={later} scalder={basis.means.scalder} />
+          <ChillSheet planned={later} basis={basis} around={around} processedOn={shown.processedOn} />
+          <WithdrawalSheet planned={later} startAt={shown.startAt} />
           <Sheet heading="Choices">
             <FarmForm
               id={FORM}
@@ -159,7 +161,7 @@ export function PlanPage({
           <PlanAnswer planned={planned} />
         </div>
         <div className="lg:col-span-2">
-          <PlanDetail planned={planned} ownPace={basis.means.ownPace} />
+          <PlanDetail planned={later} ownPace={basis.means.ownPace} />
         </div>
       </div>
     </div>

@@ -16,6 +16,10 @@ export interface AroundDay {
   readonly others: readonly OtherRest[];
   readonly restDays: number;
   readonly weather: readonly ForecastDay[];
+  /** What a kilogram of a whole dressed bird brings. */
+  readonly centsPerKilogram: number;
+  /** Now. */
+  readonly at: number;
 }
 
 /** Days for which the weather is sent along, so that a plan can be moved without asking again. */
@@ -47,6 +51,8 @@ export function aroundDay(farm: Farm, batch: Batch, processedOn: LocalDay, dayId
         restDays: restDaysOf(file.batch(other.batchId)!),
       })),
     restDays: restDaysOf(batch),
+    centsPerKilogram: terms.wholeCentsPerKilogram.value,
+    at: now(),
     weather: forecastDays(farm, addDays(processedOn, -BEFORE_DAYS), BEFORE_DAYS + AFTER_DAYS),
   };
 }

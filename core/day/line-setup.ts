@@ -8,6 +8,7 @@ import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES } from "#core/processing-line/lin
 import { type LineBath, type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
 import { STATIONS, type Station } from "#core/processing-line/line-station.ts";
 import { evenChance } from "#core/processing-line/line-whatif.ts";
+import { ruleAgainst } from "#core/safety/person-rules.ts";
 import { bathHeatUp, bathThroughput } from "#core/scald/bath.ts";
 import { BATH } from "#core/scald/bath-constants.ts";
 import { bathDunk } from "#core/scald/bath-day.ts";
@@ -15,7 +16,8 @@ import { SCALD_DOSE, SCHOOL_BATH } from "#core/scald/scald-constants.ts";
 
 /** Something about the line that keeps it from running as it was planned. */
 export type LineFault =
-  | { readonly what: "nobody at"; readonly station: Station }
+  /** Whether anybody of those who come may stand there at all. */
+  | { readonly what: "nobody at"; readonly station: Station; readonly mayAnybody: boolean }
   | { readonly what: "no room in the tanks" }
   | { readonly what: "break before the start" }
   | { readonly what: "gone too early" }
@@ -71,7 +73,11 @@ export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
   const manned = new Set(day.people.flatMap(({ stations }) => stations));
   const unmanned = neededStations(day).filter((station) => !manned.has(station));
   const faults: LineFault[] = [
-    ...unmanned.map((station) => ({ what: "nobody at" as const, station })),
+    ...unmanned.map((station) => ({
+      what: "nobody at" as const,
+      station,
+      mayAnybody: crew.some(({ rules }) => ruleAgainst(rules, station) === undefined),
+    })),
     ...(room < 1 ? [{ what: "no room in the tanks" as const }] : []),
     ...(choices.breakMinutes > 0 && !hasBreak ? [{ what: "break before the start" as const }] : []),
   ];

@@ -7,12 +7,19 @@ interface HelpsSheetProps {
   /** Undefined while it is being worked out. */
   helps: readonly LeverEffect[] | undefined;
   startAt: number;
+  /** Last bird in the chill at an even chance. */
+  doneAt: number;
+  sunrise: number | undefined;
+  /** Birds that are to be cut up. */
+  cutUp: number;
 }
+
+const HOUR = 3_600_000;
 
 const SHOWN = 6;
 
 /** What would save most, what would make no difference, and what could be done without. */
-export function HelpsSheet({ helps, startAt }: HelpsSheetProps) {
+export function HelpsSheet({ helps, startAt, doneAt, sunrise, cutUp }: HelpsSheetProps) {
   const show = useShow();
   const words = ({ lever }: LeverEffect) =>
     leverInWords(lever, (minute) => show.time(startAt + minute * 60_000));
@@ -39,9 +46,21 @@ export function HelpsSheet({ helps, startAt }: HelpsSheetProps) {
             ))}
             {saving.length === 0 && <li>No single change of these would end the day sooner.</li>}
           </ul>
-          {nothing.length > 0 && (
-            <p className="pt-2 text-sm">
-              <b>No difference:</b> {nothing.map(words).join("; ")}.
+          <p className="pt-2 text-sm">
+            <b>An hour earlier</b> it would be done by {show.time(doneAt - HOUR)}; the line takes as long
+            {sunrise !== undefined &&
+              startAt - HOUR < sunrise &&
+              `, and the first birds are killed before sunrise, ${show.time(sunrise)}`}
+            .
+          </p>
+          {(nothing.length > 0 || cutUp > 0) && (
+            <p className="pt-1 text-sm">
+              <b>No difference:</b>{" "}
+              {[
+                ...nothing.map(words),
+                ...(cutUp > 0 ? ["fewer cut up, since that is done after the rest"] : []),
+              ].join("; ")}
+              .
             </p>
           )}
           {without.length > 0 && (

@@ -9,10 +9,12 @@ import type { DayChoices } from "#core/day/plan-input.ts";
 interface PlanCautionsProps {
   planned: PlanForDate;
   choices: DayChoices;
+  /** Now, by which an hour can be past. */
+  at: number;
 }
 
 /** What is wrong with a plan, and the ways out: what can hurt first. Nothing where nothing is wrong. */
-export function PlanCautions({ planned, choices }: PlanCautionsProps) {
+export function PlanCautions({ planned, choices, at }: PlanCautionsProps) {
   const show = useShow();
   const { line, scald, withdrawal, chill } = planned.plan;
   const { sunset } = planned.sun;
@@ -57,6 +59,12 @@ export function PlanCautions({ planned, choices }: PlanCautionsProps) {
           {show.time(sunset)}. Start earlier, take fewer, or find another pair of hands.
         </Notice>
       )}
+      {withdrawal.feedOffAt.value < at && choices.startAt > at && (
+        <Notice tone="stop">
+          <b>The hour to pull the feed is past: {show.dayTime(withdrawal.feedOffAt.value)}.</b> If it still
+          lies there, pull it now and start later, or tie off every crop before you draw.
+        </Notice>
+      )}
       {tooShort + tooLong > 0 && (
         <Notice>
           <b>
@@ -97,8 +105,14 @@ function LineFaultInWords({ fault }: { fault: LineFault }) {
     case "nobody at":
       return (
         <>
-          <b>Nobody is at {STATION_WORDS[fault.station].toLowerCase()}.</b> Move somebody there, or add a
-          helper. Until then the plan reckons as if everybody helped everywhere.
+          <b>
+            {fault.mayAnybody ? "Nobody is at" : "Nobody who comes may stand at"}{" "}
+            {STATION_WORDS[fault.station].toLowerCase()}.
+          </b>{" "}
+          {fault.mayAnybody
+            ? "Move somebody there, or add a helper."
+            : "Add a helper who may, or look at their rules under People."}{" "}
+          Until then the plan reckons as if everybody helped everywhere.
         </>
       );
     case "no room in the tanks":

@@ -107,10 +107,16 @@ export function PlanPage({
               <Button form={FORM}>Save with this crew</Button>
             </div>
           )}
-          <PlanCautions planned={planned} choices={choices} />
+          <PlanCautions planned={planned} choices={choices} at={around.at} />
           <div className="grid items-start gap-4 md:grid-cols-2">
             <FinishChart line={later.plan.line} startAt={shown.startAt} />
-            <HelpsSheet helps={playing.line?.helps} startAt={shown.startAt} />
+            <HelpsSheet
+              helps={playing.line?.helps}
+              startAt={shown.startAt}
+              doneAt={line.evenChanceAt.value}
+              sunrise={planned.sun.sunrise}
+              cutUp={choices.cutUp}
+            />
           </div>
           <WeatherSheet planned={later} processedOn={shown.processedOn} around={around} />
           <WatchSheet day={line.setup.day} startAt={shown.startAt} />
@@ -123,7 +129,11 @@ export function PlanPage({
           />
           <ScaldSheet planned={later} scalder={basis.means.scalder} />
           <ChillSheet planned={later} basis={basis} around={around} processedOn={shown.processedOn} />
-          <WithdrawalSheet planned={later} startAt={shown.startAt} />
+          <WithdrawalSheet
+            planned={later}
+            startAt={shown.startAt}
+            centsPerKilogram={around.centsPerKilogram}
+          />
           <Sheet heading="Choices">
             <FarmForm
               id={FORM}

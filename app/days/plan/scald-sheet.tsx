@@ -46,7 +46,10 @@ export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder
         {waterChanges.count > 0 && (
           <li>
             Water changed {plural(waterChanges.count, "time")}: the scald stands still for{" "}
-            {show.minutes(waterChanges.minutes)} each.
+            {show.minutes(waterChanges.minutes)} each
+            {energy.heatUpKilowattHours !== undefined &&
+              `, and ${energy.heatUpKilowattHours.toFixed(1)} kWh of heat`}
+            .
           </li>
         )}
       </ul>

@@ -9,8 +9,15 @@ import type { FeedShare } from "#core/withdrawal/feed-share.ts";
 
 const nameOf = (school: string) => WITHDRAWAL_OPTIONS.find(({ value }) => value === school)!.label;
 
+interface WithdrawalSheetProps {
+  planned: PlanForDate;
+  startAt: number;
+  /** What a kilogram of a whole dressed bird brings. */
+  centsPerKilogram: number;
+}
+
 /** Hours off feed of every bird, what each school would do to them, visits to the pens, and when to catch. */
-export function WithdrawalSheet({ planned, startAt }: { planned: PlanForDate; startAt: number }) {
+export function WithdrawalSheet({ planned, startAt, centsPerKilogram }: WithdrawalSheetProps) {
   const show = useShow();
   const { withdrawal, schools, visits, pens, catching } = planned.plan;
   const chosen = schools.find(({ school }) => school === planned.choices.withdrawalSchool)!;
@@ -34,7 +41,8 @@ export function WithdrawalSheet({ planned, startAt }: { planned: PlanForDate; st
               <th className="pr-2 text-right">First, last bird</th>
               <th className="pr-2 text-right">Too full</th>
               <th className="pr-2 text-right">Too long</th>
-              <th className="text-right">Live weight lost</th>
+              <th className="pr-2 text-right">Live weight lost</th>
+              <th className="text-right">Of it meat</th>
             </tr>
           </thead>
           <tbody>
@@ -53,7 +61,10 @@ export function WithdrawalSheet({ planned, startAt }: { planned: PlanForDate; st
                 </td>
                 <td className="pr-2 text-right font-mono">{school.share.tooShort}</td>
                 <td className="pr-2 text-right font-mono">{school.share.tooLong}</td>
-                <td className="text-right font-mono">{show.value(school.shrinkKilograms, "kg")}</td>
+                <td className="pr-2 text-right font-mono">{show.value(school.shrinkKilograms, "kg")}</td>
+                <td className="text-right font-mono">
+                  {show.money(Math.round(school.tissueKilograms * centsPerKilogram))}
+                </td>
               </tr>
             ))}
           </tbody>
@@ -61,9 +72,9 @@ export function WithdrawalSheet({ planned, startAt }: { planned: PlanForDate; st
       </div>
       <p className="text-sm text-soft">
         Too full is worse than too long: a burst gut costs more than an hour's weight. Of the weight lost by
-        your school, {show.value(chosen.tissueKilograms, "kg")} is meat and not gut. Water stays until
-        catching in all four. For grass and grain it is practice, not science; a bird taken without fasting
-        has its crop tied off.
+        your school, {show.value(chosen.tissueKilograms, "kg")} is meat and not gut; it is priced as whole
+        birds. Water stays until catching in all four. For grass and grain it is practice, not science; a bird
+        taken without fasting has its crop tied off.
       </p>
       <h3 className="pt-3 font-sans font-semibold">Walks out to the pens</h3>
       <ul className="text-sm">

@@ -29,13 +29,20 @@ const SCREENS = {
     "/season/rules/size",
     "/season/chicks?weekly=1&gate=60&most=5.5",
   ],
-  days: [
-    "/days",
+  plans: [
     "/days/new",
     "/days/new?batch=2",
+    "/days/new/from-file?batch=2",
     "/days/3/plan",
+    "/days/3/needs",
+    "/days/3/tasks",
+    "/days/3/beside?birdCount=99",
+    "/days/3/paper",
     "/days/3/sheet",
     "/days/3/stations",
+  ],
+  days: [
+    "/days",
     "/days/1/run",
     "/days/3/run",
     "/days/1/rest",
@@ -49,6 +56,9 @@ const SCREENS = {
   "stores, books and yard": [
     "/stores",
     "/stores/place",
+    "/stores/supplies",
+    "/stores/supplies/new",
+    "/stores/supplies/1",
     "/books",
     "/books/past",
     "/yard",

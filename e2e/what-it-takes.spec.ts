@@ -24,6 +24,35 @@ test("what is short for the day is bought, and is enough then", async ({ page, f
   await expect(page.getByRole("row").filter({ hasText: "Salt" })).toContainText("not counted");
 });
 
+test("what a day used is taken from stock when it settles, and put back when it is opened again", async ({
+  page,
+  farm,
+}) => {
+  const walk = new FarmWalk(page, farm.url);
+  const ties = async () => {
+    await page.goto(`${farm.url}/stores/supplies`);
+    return page.getByRole("row").filter({ hasText: "Clip ties" });
+  };
+  await expect(await ties()).toContainText("140");
+  await page.goto(`${farm.url}/days/3/pack`);
+  await walk.weigh(1, "4 9.2", "For sale");
+  await walk.leaf("Settle");
+  await expect(page.getByLabel("Clip ties")).toHaveValue("1");
+  await walk.fill({ "Clip ties": "a few" });
+  await walk.press("Settle this day");
+  await expect(page.getByText("Use digits only, a whole number such as 31")).toBeVisible();
+  await walk.fill({ "Clip ties": "3" });
+  await walk.press("Settle this day");
+  await expect(page.getByRole("listitem").filter({ hasText: "Clip ties" })).toContainText(
+    "3 pieces from stock",
+  );
+  await expect(await ties()).toContainText("137");
+  await page.goto(`${farm.url}/days/3/settle`);
+  await walk.press("Open this day again");
+  await expect(page.getByRole("button", { name: "Settle this day" })).toBeVisible();
+  await expect(await ties()).toContainText("140");
+});
+
 test.describe("on a phone", () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 

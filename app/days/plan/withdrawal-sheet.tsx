@@ -42,7 +42,7 @@ export function WithdrawalSheet({ planned, startAt, centsPerKilogram }: Withdraw
               <th className="pr-2 text-right">Too full</th>
               <th className="pr-2 text-right">Too long</th>
               <th className="pr-2 text-right">Live weight lost</th>
-              <th className="text-right">Of it meat</th>
+              <th className="hidden text-right sm:table-cell">Of it meat</th>
             </tr>
           </thead>
           <tbody>
@@ -62,7 +62,7 @@ export function WithdrawalSheet({ planned, startAt, centsPerKilogram }: Withdraw
                 <td className="pr-2 text-right font-mono">{school.share.tooShort}</td>
                 <td className="pr-2 text-right font-mono">{school.share.tooLong}</td>
                 <td className="pr-2 text-right font-mono">{show.value(school.shrinkKilograms, "kg")}</td>
-                <td className="text-right font-mono">
+                <td className="hidden text-right font-mono sm:table-cell">
                   {show.money(Math.round(school.tissueKilograms * centsPerKilogram))}
                 </td>
               </tr>

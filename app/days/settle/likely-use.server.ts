@@ -40,6 +40,7 @@ export function likelyUse(farm: Farm, batch: Batch, day: ProcessingDay): LikelyU
   );
   return supplies.map((supply) => ({
     supply,
-    amount: needs.find((need) => need.supply?.id === supply.id)?.amount ?? 0,
+    // No more than was there: what was bought meanwhile has not been written down.
+    amount: Math.min(supply.inStock!, needs.find((need) => need.supply?.id === supply.id)?.amount ?? 0),
   }));
 }

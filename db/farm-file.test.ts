@@ -1,42 +1,8 @@
-import { afterEach, beforeEach, describe, expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import type { DayChoiceRow, KeptPlan } from "#db/day/day-queries.server.ts";
-import { USUAL_DAY } from "#db/day/usual-day.ts";
-import type { Entry } from "#db/entry.server.ts";
-import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
+import { BATCH, CARCASS, CHOICES, entry, fileForEachTest } from "#db/file-of-tests.ts";
 
-let file: FarmFile;
-let number = 0;
-const entry = (): Entry => ({ entryId: `entry-${++number}-of-tests`, at: 1_000 });
-
-beforeEach(() => {
-  file = openFarmFile(":memory:");
-});
-afterEach(() => file.close());
-
-const BATCH = {
-  name: "White 1",
-  kind: "fast",
-  maleSharePermille: 500,
-  hatchedOn: "2026-04-21",
-  orderedCount: 20,
-  awaitedOn: null,
-  arrivedCount: 22,
-  chickCostCents: 5000,
-} as const;
-const CHOICES: DayChoiceRow = {
-  processedOn: "2026-06-20",
-  startAt: Date.UTC(2026, 5, 20, 11),
-  birdCount: 10,
-  cutUpCount: 2,
-  peopleCount: 3,
-  coneCount: 3,
-  tablePlaceCount: 2,
-  breakMinutes: 30,
-  scaldSchool: "middle",
-  withdrawalSchool: "short",
-  whichBirds: "as-they-come",
-  ...USUAL_DAY,
-};
+const file = fileForEachTest();
 const KEPT: KeptPlan = {
   keptAt: 1,
   birdCount: 10,
@@ -48,57 +14,49 @@ const KEPT: KeptPlan = {
   dressedMeanMilligrams: 2_000_000,
   iceBagCount: 3,
 };
-const CARCASS = {
-  birdNumber: 1,
-  purpose: "sale",
-  weightMilligrams: 2_075_185,
-  asTyped: "4 9.2",
-  reason: "",
-  placeId: null,
-} as const;
 
 function batchId(): number {
-  file.addBatch(entry(), BATCH);
-  return file.batches()[0]!.id;
+  file().addBatch(entry(), BATCH);
+  return file().batches()[0]!.id;
 }
 function dayId(change: Partial<DayChoiceRow> = {}, batch = batchId()): number {
   const set = entry();
-  file.addDay(set, batch, "America/New_York", { ...CHOICES, ...change });
-  return file.dayOfEntry(set.entryId)!;
+  file().addDay(set, batch, "America/New_York", { ...CHOICES, ...change });
+  return file().dayOfEntry(set.entryId)!;
 }
 
 describe("an entry", () => {
   test("sent again is kept once, and something else under its id is refused", () => {
     const sent = entry();
-    expect(file.addBatch(sent, BATCH)).toEqual({ recorded: true, isRepeat: false });
-    expect(file.addBatch(sent, BATCH)).toEqual({ recorded: true, isRepeat: true });
-    expect(file.addBatch(sent, { ...BATCH, name: "White 2" })).toEqual({
+    expect(file().addBatch(sent, BATCH)).toEqual({ recorded: true, isRepeat: false });
+    expect(file().addBatch(sent, BATCH)).toEqual({ recorded: true, isRepeat: true });
+    expect(file().addBatch(sent, { ...BATCH, name: "White 2" })).toEqual({
       recorded: false,
       reason: "entry-used",
     });
-    expect(file.batches()).toHaveLength(1);
+    expect(file().batches()).toHaveLength(1);
   });
 
   test("that is refused leaves nothing behind, and may be sent again once it is right", () => {
     const batch = batchId();
     const sent = entry();
     const loss = { lostOn: "2026-05-01", birdCount: 23, cause: "" };
-    expect(file.recordLoss(sent, batch, loss)).toEqual({ recorded: false, reason: "more-than-alive" });
-    expect(file.recordLoss(sent, batch, { ...loss, birdCount: 2 })).toEqual({
+    expect(file().recordLoss(sent, batch, loss)).toEqual({ recorded: false, reason: "more-than-alive" });
+    expect(file().recordLoss(sent, batch, { ...loss, birdCount: 2 })).toEqual({
       recorded: true,
       isRepeat: false,
     });
-    expect(file.batch(batch)?.aliveCount).toBe(20);
+    expect(file().batch(batch)?.aliveCount).toBe(20);
   });
 
   test("taken back is left out of every sum, and stays in the file", () => {
     const batch = batchId();
     const lost = entry();
-    file.recordLoss(lost, batch, { lostOn: "2026-05-01", birdCount: 3, cause: "hawk" });
-    expect(file.takeBackFact(lost.entryId, 2_000)).toBe("taken-back");
-    expect(file.takeBackFact(lost.entryId, 3_000)).toBe("taken-back");
-    expect(file.batch(batch)).toMatchObject({ aliveCount: 22, lostCount: 0 });
-    expect(file.recordLoss(lost, batch, { lostOn: "2026-05-01", birdCount: 3, cause: "hawk" })).toEqual({
+    file().recordLoss(lost, batch, { lostOn: "2026-05-01", birdCount: 3, cause: "hawk" });
+    expect(file().takeBackFact(lost.entryId, 2_000)).toBe("taken-back");
+    expect(file().takeBackFact(lost.entryId, 3_000)).toBe("taken-back");
+    expect(file().batch(batch)).toMatchObject({ aliveCount: 22, lostCount: 0 });
+    expect(file().recordLoss(lost, batch, { lostOn: "2026-05-01", birdCount: 3, cause: "hawk" })).toEqual({
       recorded: true,
       isRepeat: true,
     });
@@ -107,10 +65,10 @@ describe("an entry", () => {
   test("of a tap, a bird, a batch or a settlement can't be taken back as if it stood alone", () => {
     const day = dayId();
     const tap = entry();
-    file.run.record(tap, day, { kind: "bird", at: 1, note: "" });
-    expect(file.takeBackFact(tap.entryId, 2_000)).toBe("not-a-fact");
-    expect(file.takeBackFact("never-was-there", 2_000)).toBe("not-a-fact");
-    expect(file.run.events(day)).toHaveLength(1);
+    file().run.record(tap, day, { kind: "bird", at: 1, note: "" });
+    expect(file().takeBackFact(tap.entryId, 2_000)).toBe("not-a-fact");
+    expect(file().takeBackFact("never-was-there", 2_000)).toBe("not-a-fact");
+    expect(file().run.events(day)).toHaveLength(1);
   });
 });
 
@@ -118,77 +76,81 @@ describe("birds are counted", () => {
   test("alive, free and set aside, whatever day asks", () => {
     const batch = batchId();
     const first = dayId({}, batch);
-    expect(file.freeForDay(batch)).toBe(12);
-    expect(file.freeForDay(batch, first)).toBe(22);
-    expect(file.addDay(entry(), batch, "UTC", { ...CHOICES, birdCount: 13 })).toEqual({
+    expect(file().freeForDay(batch)).toBe(12);
+    expect(file().freeForDay(batch, first)).toBe(22);
+    expect(file().addDay(entry(), batch, "UTC", { ...CHOICES, birdCount: 13 })).toEqual({
       recorded: false,
       reason: "more-than-alive",
     });
     dayId({ birdCount: 12 }, batch);
-    expect(file.freeForDay(batch)).toBe(0);
+    expect(file().freeForDay(batch)).toBe(0);
   });
 
   test("as dressed once a day is settled, however many were planned", () => {
     const batch = batchId();
     const day = dayId({}, batch);
     for (let bird = 1; bird <= 8; bird += 1)
-      file.pack.recordCarcass(entry(), day, { ...CARCASS, birdNumber: bird });
-    expect(file.batch(batch)?.aliveCount).toBe(14);
-    expect(file.freeForDay(batch)).toBe(12);
-    file.settling.settle(entry(), day, { workMinutes: null, liveMeanMilligrams: null });
-    expect(file.freeForDay(batch)).toBe(14);
+      file().pack.recordCarcass(entry(), day, { ...CARCASS, birdNumber: bird });
+    expect(file().batch(batch)?.aliveCount).toBe(14);
+    expect(file().freeForDay(batch)).toBe(12);
+    file().settling.settle(entry(), day, { workMinutes: null, liveMeanMilligrams: null });
+    expect(file().freeForDay(batch)).toBe(14);
   });
 });
 
 describe("a day", () => {
   test("is changed only from the revision that was seen", () => {
     const day = dayId();
-    expect(file.changeDay(day, 1, "UTC", { ...CHOICES, peopleCount: 5 })).toBe("saved");
-    expect(file.changeDay(day, 1, "UTC", { ...CHOICES, peopleCount: 6 })).toBe("changed-meanwhile");
-    expect(file.day(day)?.peopleCount).toBe(5);
-    expect(file.changeDay(day, 2, "UTC", { ...CHOICES, birdCount: 23 })).toBe("more-than-alive");
+    expect(file().changeDay(day, 1, "UTC", { ...CHOICES, peopleCount: 5 })).toBe("saved");
+    expect(file().changeDay(day, 1, "UTC", { ...CHOICES, peopleCount: 6 })).toBe("changed-meanwhile");
+    expect(file().day(day)?.peopleCount).toBe(5);
+    expect(file().changeDay(day, 2, "UTC", { ...CHOICES, birdCount: 23 })).toBe("more-than-alive");
   });
 
   test("keeps the plan as it stood at its first start, and counts a repeated tap once", () => {
     const day = dayId();
     const tap = entry();
-    file.run.start(entry(), day, 5, KEPT);
-    file.run.start(entry(), day, 6, { ...KEPT, iceBagCount: 9 });
-    for (const at of [7, 8]) file.run.record(tap, day, { kind: "bird", at, note: "" });
-    expect(file.keptPlan(day)?.iceBagCount).toBe(3);
-    expect(file.run.events(day).filter(({ kind }) => kind === "bird")).toHaveLength(1);
+    file().run.start(entry(), day, 5, KEPT);
+    file().run.start(entry(), day, 6, { ...KEPT, iceBagCount: 9 });
+    for (const at of [7, 8]) file().run.record(tap, day, { kind: "bird", at, note: "" });
+    expect(file().keptPlan(day)?.iceBagCount).toBe(3);
+    expect(
+      file()
+        .run.events(day)
+        .filter(({ kind }) => kind === "bird"),
+    ).toHaveLength(1);
   });
 
   test("that is settled takes no more taps, birds or costs until it is opened again", () => {
     const day = dayId();
-    expect(file.settling.settle(entry(), day, { workMinutes: 60, liveMeanMilligrams: null })).toEqual({
+    expect(file().settling.settle(entry(), day, { workMinutes: 60, liveMeanMilligrams: null })).toEqual({
       recorded: false,
       reason: "nothing-packed",
     });
     const packed = entry();
-    file.pack.recordCarcass(packed, day, CARCASS);
-    file.settling.settle(entry(), day, { workMinutes: 60, liveMeanMilligrams: null });
+    file().pack.recordCarcass(packed, day, CARCASS);
+    file().settling.settle(entry(), day, { workMinutes: 60, liveMeanMilligrams: null });
     const refused = { recorded: false, reason: "day-settled" };
-    expect(file.run.record(entry(), day, { kind: "bird", at: 9, note: "" })).toEqual(refused);
-    expect(file.pack.recordCarcass(entry(), day, { ...CARCASS, birdNumber: 2 })).toEqual(refused);
-    expect(file.settling.addCost(entry(), day, { what: "ice", amountCents: 100 })).toEqual(refused);
-    expect(file.pack.takeBack(day, packed.entryId, 10)).toBe("day-settled");
-    file.settling.reopen(day, 11);
-    expect(file.pack.takeBack(day, packed.entryId, 12)).toBe("taken-back");
-    expect(file.pack.carcasses(day)).toEqual([]);
+    expect(file().run.record(entry(), day, { kind: "bird", at: 9, note: "" })).toEqual(refused);
+    expect(file().pack.recordCarcass(entry(), day, { ...CARCASS, birdNumber: 2 })).toEqual(refused);
+    expect(file().settling.addCost(entry(), day, { what: "ice", amountCents: 100 })).toEqual(refused);
+    expect(file().pack.takeBack(day, packed.entryId, 10)).toBe("day-settled");
+    file().settling.reopen(day, 11);
+    expect(file().pack.takeBack(day, packed.entryId, 12)).toBe("taken-back");
+    expect(file().pack.carcasses(day)).toEqual([]);
   });
 
   test("has each bird once, and gives its number back when it is taken back", () => {
     const day = dayId();
     const first = entry();
-    file.pack.recordCarcass(first, day, CARCASS);
-    expect(file.pack.recordCarcass(entry(), day, CARCASS)).toEqual({
+    file().pack.recordCarcass(first, day, CARCASS);
+    expect(file().pack.recordCarcass(entry(), day, CARCASS)).toEqual({
       recorded: false,
       reason: "bird-already-packed",
     });
-    file.pack.takeBack(day, first.entryId, 5);
-    expect(file.pack.recordCarcass(entry(), day, CARCASS)).toEqual({ recorded: true, isRepeat: false });
-    expect(file.pack.carcasses(day)[0]).toMatchObject({ weightMilligrams: 2_075_185, asTyped: "4 9.2" });
+    file().pack.takeBack(day, first.entryId, 5);
+    expect(file().pack.recordCarcass(entry(), day, CARCASS)).toEqual({ recorded: true, isRepeat: false });
+    expect(file().pack.carcasses(day)[0]).toMatchObject({ weightMilligrams: 2_075_185, asTyped: "4 9.2" });
   });
 });
 
@@ -201,18 +163,18 @@ describe("the file refuses what is never true", () => {
     ["half a milligram", { weightMilligrams: 2_000_000.5 }],
   ] as const)("%s", (_, change) => {
     const day = dayId();
-    expect(() => file.pack.recordCarcass(entry(), day, { ...CARCASS, ...change })).toThrow(
+    expect(() => file().pack.recordCarcass(entry(), day, { ...CARCASS, ...change })).toThrow(
       expect.objectContaining({ code: expect.stringMatching(/^SQLITE_CONSTRAINT/) }),
     );
-    expect(file.pack.carcasses(day)).toEqual([]);
+    expect(file().pack.carcasses(day)).toEqual([]);
   });
 
   test("a day that is not in the calendar, and a bird of no batch", () => {
-    expect(() => file.addBatch(entry(), { ...BATCH, hatchedOn: "2026-02-30" })).toThrow(
+    expect(() => file().addBatch(entry(), { ...BATCH, hatchedOn: "2026-02-30" })).toThrow(
       expect.objectContaining({ code: "SQLITE_CONSTRAINT_CHECK" }),
     );
     expect(() =>
-      file.recordCost(entry(), 99, { spentOn: "2026-05-01", what: "bedding", amountCents: 1 }),
+      file().recordCost(entry(), 99, { spentOn: "2026-05-01", what: "bedding", amountCents: 1 }),
     ).toThrow(expect.objectContaining({ code: "SQLITE_CONSTRAINT_FOREIGNKEY" }));
   });
 
@@ -220,23 +182,23 @@ describe("the file refuses what is never true", () => {
     const batch = batchId();
     const weighing = { weighedOn: "2026-06-01", liveWeightMilligrams: 2_900_000, asTyped: "2.9 kg" };
     expect(() =>
-      file.recordWeighings(entry(), batch, [weighing, { ...weighing, liveWeightMilligrams: 99_000_000 }]),
+      file().recordWeighings(entry(), batch, [weighing, { ...weighing, liveWeightMilligrams: 99_000_000 }]),
     ).toThrow();
-    expect(file.story(batch).weighings).toEqual([]);
+    expect(file().story(batch).weighings).toEqual([]);
   });
 });
 
 test("a bird leaves its store once", () => {
   const day = dayId();
-  file.pack.recordCarcass(entry(), day, CARCASS);
-  const [bird] = file.stores.stored();
+  file().pack.recordCarcass(entry(), day, CARCASS);
+  const [bird] = file().stores.stored();
   const out = { outOn: "2026-07-01", how: "sold" } as const;
-  expect(file.stores.takeOut(entry(), bird!.carcassId, out).recorded).toBe(true);
-  expect(file.stores.takeOut(entry(), bird!.carcassId, out)).toEqual({
+  expect(file().stores.takeOut(entry(), bird!.carcassId, out).recorded).toBe(true);
+  expect(file().stores.takeOut(entry(), bird!.carcassId, out)).toEqual({
     recorded: false,
     reason: "not-in-store",
   });
-  expect(file.stores.stored()).toEqual([]);
+  expect(file().stores.stored()).toEqual([]);
 });
 
 test("what is stored is what was packed, less condemned, less left, less taken back, in whatever order it happened", () => {
@@ -244,19 +206,22 @@ test("what is stored is what was packed, less condemned, less left, less taken b
   const packed = Array.from({ length: 5 }, entry);
   packed.forEach((one, index) => {
     const condemned = { purpose: "condemned", reason: "sores" } as const;
-    file.pack.recordCarcass(one, day, { ...CARCASS, birdNumber: index + 1, ...(index === 4 && condemned) });
+    file().pack.recordCarcass(one, day, { ...CARCASS, birdNumber: index + 1, ...(index === 4 && condemned) });
   });
-  const stored = () => file.stores.stored().map(({ birdNumber }) => birdNumber);
+  const stored = () =>
+    file()
+      .stores.stored()
+      .map(({ birdNumber }) => birdNumber);
   expect(stored()).toEqual([1, 2, 3, 4]);
-  const [first, second] = file.stores.stored();
+  const [first, second] = file().stores.stored();
   const outs = [entry(), entry()];
-  file.stores.takeOut(outs[0]!, first!.carcassId, { outOn: "2026-07-01", how: "eaten" });
-  file.stores.takeOut(outs[1]!, second!.carcassId, { outOn: "2026-07-01", how: "sold" });
+  file().stores.takeOut(outs[0]!, first!.carcassId, { outOn: "2026-07-01", how: "eaten" });
+  file().stores.takeOut(outs[1]!, second!.carcassId, { outOn: "2026-07-01", how: "sold" });
   expect(stored()).toEqual([3, 4]);
-  file.takeBackFact(outs[0]!.entryId, 5);
+  file().takeBackFact(outs[0]!.entryId, 5);
   expect(stored()).toEqual([1, 3, 4]);
-  file.pack.takeBack(day, packed[2]!.entryId, 6);
-  file.pack.takeBack(day, packed[1]!.entryId, 7);
-  file.takeBackFact(outs[1]!.entryId, 8);
+  file().pack.takeBack(day, packed[2]!.entryId, 6);
+  file().pack.takeBack(day, packed[1]!.entryId, 7);
+  file().takeBackFact(outs[1]!.entryId, 8);
   expect(stored()).toEqual([1, 4]);
 });

@@ -1,7 +1,6 @@
-import { afterEach, beforeEach, describe, expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { USUAL_DAY } from "#db/day/usual-day.ts";
-import type { Entry } from "#db/entry.server.ts";
-import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
+import { BATCH, entry, fileForEachTest } from "#db/file-of-tests.ts";
 
 const INES = {
   handsPercent: 100,
@@ -13,58 +12,40 @@ const INES = {
   toMinute: null,
 } as const;
 
-let file: FarmFile;
-let number = 0;
-const entry = (): Entry => ({ entryId: `entry-${++number}-of-season`, at: 1_000 });
-
-beforeEach(() => {
-  file = openFarmFile(":memory:");
-});
-afterEach(() => file.close());
-
-const BATCH = {
-  name: "White 1",
-  kind: "fast",
-  maleSharePermille: 500,
-  hatchedOn: "2026-04-21",
-  orderedCount: 20,
-  awaitedOn: null,
-  arrivedCount: 22,
-  chickCostCents: 5000,
-} as const;
+const file = fileForEachTest();
 
 function batchId(): number {
-  file.addBatch(entry(), BATCH);
-  return file.batches()[0]!.id;
+  file().addBatch(entry(), BATCH);
+  return file().batches()[0]!.id;
 }
 
 describe("a growing flock", () => {
   test("on order is awaited until chicks come, and is awaited again when that was a mistake", () => {
-    file.addBatch(entry(), { ...BATCH, arrivedCount: 20, awaitedOn: "2026-04-22" });
-    const { id } = file.batches()[0]!;
-    expect(file.batch(id)).toMatchObject({ awaitedOn: "2026-04-22", aliveCount: 20 });
+    file().addBatch(entry(), { ...BATCH, arrivedCount: 20, awaitedOn: "2026-04-22" });
+    const { id } = file().batches()[0]!;
+    expect(file().batch(id)).toMatchObject({ awaitedOn: "2026-04-22", aliveCount: 20 });
     const came = entry();
-    file.recordArrival(came, id, { arrivedOn: "2026-04-22", arrivedCount: 23 });
-    expect(file.batch(id)).toMatchObject({ awaitedOn: null, arrivedCount: 23, aliveCount: 23 });
-    expect(file.recordArrival(entry(), id, { arrivedOn: "2026-04-23", arrivedCount: 1 })).toEqual({
+    file().recordArrival(came, id, { arrivedOn: "2026-04-22", arrivedCount: 23 });
+    expect(file().batch(id)).toMatchObject({ awaitedOn: null, arrivedCount: 23, aliveCount: 23 });
+    expect(file().recordArrival(entry(), id, { arrivedOn: "2026-04-23", arrivedCount: 1 })).toEqual({
       recorded: false,
       reason: "not-awaited",
     });
-    file.takeBackFact(came.entryId, 2);
-    expect(file.batch(id)).toMatchObject({ awaitedOn: "2026-04-22", aliveCount: 20 });
+    file().takeBackFact(came.entryId, 2);
+    expect(file().batch(id)).toMatchObject({ awaitedOn: "2026-04-22", aliveCount: 20 });
   });
 
   test("is split over pens and merged again, and no pen gives more than stand in it", () => {
     const id = batchId();
     const move = (birdCount: number, fromPen: string, toPen: string) =>
-      file.recordPenMove(entry(), id, { movedOn: "2026-05-20", birdCount, fromPen, toPen }).recorded;
+      file().recordPenMove(entry(), id, { movedOn: "2026-05-20", birdCount, fromPen, toPen }).recorded;
     expect(move(23, "", "east")).toBe(false);
     expect(move(22, "", "east")).toBe(true);
     expect(move(1, "", "west")).toBe(false);
     expect(move(10, "east", "west")).toBe(true);
     expect(move(13, "east", "west")).toBe(false);
     expect(move(10, "west", "east")).toBe(true);
-    expect(file.pens(id)).toEqual([{ pen: "east", birdCount: 22 }]);
+    expect(file().pens(id)).toEqual([{ pen: "east", birdCount: 22 }]);
   });
 
   test("gives feed to stock and takes it out again, with its money, and never more than is there", () => {
@@ -76,9 +57,9 @@ describe("a growing flock", () => {
       bagPriceCents: 1800,
       feedKind: "",
     };
-    file.recordFeed(entry(), id, lot);
+    file().recordFeed(entry(), id, lot);
     const move = (fromBatchId: number | null, toBatchId: number | null, movedMilligrams: number) =>
-      file.recordFeedMove(entry(), {
+      file().recordFeedMove(entry(), {
         movedOn: "2026-06-01",
         fromBatchId,
         toBatchId,
@@ -87,48 +68,48 @@ describe("a growing flock", () => {
       }).recorded;
     expect(move(id, null, 41_000_000)).toBe(false);
     expect(move(id, null, 15_000_000)).toBe(true);
-    expect(file.feedInStock()).toEqual({ milligrams: 15_000_000, cents: 1350 });
+    expect(file().feedInStock()).toEqual({ milligrams: 15_000_000, cents: 1350 });
     expect(move(null, id, 16_000_000)).toBe(false);
     expect(move(null, id, 5_000_000)).toBe(true);
-    expect(file.feedInStock()).toEqual({ milligrams: 10_000_000, cents: 900 });
+    expect(file().feedInStock()).toEqual({ milligrams: 10_000_000, cents: 900 });
     const left = { countedOn: "2026-06-02", leftMilligrams: 31_000_000 };
-    expect(file.recordFeedLeft(entry(), id, left)).toMatchObject({ reason: "more-than-bought" });
+    expect(file().recordFeedLeft(entry(), id, left)).toMatchObject({ reason: "more-than-bought" });
   });
 });
 
 describe("what binds a season", () => {
   test("is changed only by somebody who saw how it stood", () => {
-    const { revision, ...setting } = file.season.setting();
+    const { revision, ...setting } = file().season.setting();
     expect(revision).toBe(0);
-    expect(file.season.saveSetting({ ...setting, yearlyCapCount: 1000 }, 0)).toBe("saved");
-    expect(file.season.saveSetting(setting, 0)).toBe("changed-meanwhile");
-    expect(file.season.setting()).toMatchObject({ revision: 1, yearlyCapCount: 1000 });
+    expect(file().season.saveSetting({ ...setting, yearlyCapCount: 1000 }, 0)).toBe("saved");
+    expect(file().season.saveSetting(setting, 0)).toBe("changed-meanwhile");
+    expect(file().season.setting()).toMatchObject({ revision: 1, yearlyCapCount: 1000 });
   });
 
   test("books a thing once for a day, whatever its letters, and again when the booking is taken back", () => {
     const book = (thing: string, fromOn: string, toOn = fromOn) => {
       const made = entry();
-      return { made, ...file.season.addBooking(made, { thing, fromOn, toOn }) };
+      return { made, ...file().season.addBooking(made, { thing, fromOn, toOn }) };
     };
     const first = book("Drum plucker", "2026-10-02", "2026-10-04");
     expect(book("drum plucker", "2026-10-04")).toMatchObject({ recorded: false, reason: "overlaps" });
     expect(book("Trailer", "2026-10-04").recorded).toBe(true);
     expect(book("Drum plucker", "2026-10-05").recorded).toBe(true);
-    file.takeBackFact(first.made.entryId, 2);
+    file().takeBackFact(first.made.entryId, 2);
     expect(book("Drum plucker", "2026-10-03").recorded).toBe(true);
   });
 
   test("has one calendar a person: the next takes the place of the last, and typed days stay", () => {
-    file.people.addPerson(entry(), { name: "Ines", weekdayMask: 32, ...INES });
-    expect(file.people.addPerson(entry(), { name: "ines", weekdayMask: 1, ...INES })).toMatchObject({
+    file().people.addPerson(entry(), { name: "Ines", weekdayMask: 32, ...INES });
+    expect(file().people.addPerson(entry(), { name: "ines", weekdayMask: 1, ...INES })).toMatchObject({
       reason: "name-taken",
     });
-    const { id } = file.people.people()[0]!;
+    const { id } = file().people.people()[0]!;
     const busy = (...days: string[]) => days.map((onDay) => ({ onDay, why: "" }));
-    file.people.sayDay(entry(), { personId: id, onDay: "2026-10-10", canCome: 1, why: "" });
-    file.people.readCalendar(entry(), id, busy("2026-10-03", "2026-10-10"));
-    file.people.readCalendar(entry(), id, busy("2026-10-17"));
-    const said = file.people.personDays("2026-10-01", "2026-10-31");
+    file().people.sayDay(entry(), { personId: id, onDay: "2026-10-10", canCome: 1, why: "" });
+    file().people.readCalendar(entry(), id, busy("2026-10-03", "2026-10-10"));
+    file().people.readCalendar(entry(), id, busy("2026-10-17"));
+    const said = file().people.personDays("2026-10-01", "2026-10-31");
     expect(said.map(({ onDay, canCome, source }) => [onDay, canCome, source])).toEqual([
       ["2026-10-10", 1, "typed"],
       ["2026-10-17", 0, "calendar"],
@@ -138,7 +119,7 @@ describe("what binds a season", () => {
 
 test("a breeder's marks belong to a bird that was weighed", () => {
   const set = entry();
-  file.addDay(set, batchId(), "America/New_York", {
+  file().addDay(set, batchId(), "America/New_York", {
     processedOn: "2026-06-20",
     startAt: Date.UTC(2026, 5, 20, 11),
     birdCount: 10,
@@ -152,12 +133,12 @@ test("a breeder's marks belong to a bird that was weighed", () => {
     whichBirds: "as-they-come",
     ...USUAL_DAY,
   });
-  const day = file.dayOfEntry(set.entryId)!;
+  const day = file().dayOfEntry(set.entryId)!;
   const mark = { frameWidthMillimeters: 95, keelMillimeters: null, fleshing: 4, legs: "yellow", note: "" };
-  expect(file.marking.recordMark(entry(), day, { birdNumber: 1, ...mark })).toMatchObject({
+  expect(file().marking.recordMark(entry(), day, { birdNumber: 1, ...mark })).toMatchObject({
     reason: "no-such-bird",
   });
-  file.pack.recordCarcass(entry(), day, {
+  file().pack.recordCarcass(entry(), day, {
     birdNumber: 1,
     purpose: "sale",
     weightMilligrams: 2_075_185,
@@ -165,6 +146,6 @@ test("a breeder's marks belong to a bird that was weighed", () => {
     reason: "",
     placeId: null,
   });
-  file.marking.recordMark(entry(), day, { birdNumber: 1, ...mark });
-  expect(file.marking.marks(day)).toMatchObject([{ birdNumber: 1, ...mark }]);
+  file().marking.recordMark(entry(), day, { birdNumber: 1, ...mark });
+  expect(file().marking.marks(day)).toMatchObject([{ birdNumber: 1, ...mark }]);
 });

@@ -1,16 +1,7 @@
-import { afterEach, beforeEach, describe, expect, test } from "vitest";
-import { USUAL_DAY } from "#db/day/usual-day.ts";
-import type { Entry } from "#db/entry.server.ts";
-import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
+import { describe, expect, test } from "vitest";
+import { BATCH, CARCASS, CHOICES, entry, fileForEachTest } from "#db/file-of-tests.ts";
 
-let file: FarmFile;
-let number = 0;
-const entry = (): Entry => ({ entryId: `entry-${++number}-of-tests`, at: 1_000 });
-
-beforeEach(() => {
-  file = openFarmFile(":memory:");
-});
-afterEach(() => file.close());
+const file = fileForEachTest();
 
 const TIES = {
   name: "Ties",
@@ -21,47 +12,18 @@ const TIES = {
 } as const;
 
 function tiesOf(inStock: number | null): number {
-  file.supplying.addSupply(entry(), TIES, "2026-09-01", inStock);
-  return file.supplying.supplies()[0]!.id;
+  file().supplying.addSupply(entry(), TIES, "2026-09-01", inStock);
+  return file().supplying.supplies()[0]!.id;
 }
-const stock = () => file.supplying.supplies()[0]!.inStock;
+const stock = () => file().supplying.supplies()[0]!.inStock;
 
 /** A day with one bird packed. */
 function packedDay(): number {
-  file.addBatch(entry(), {
-    name: "White 1",
-    kind: "fast",
-    maleSharePermille: 500,
-    hatchedOn: "2026-04-21",
-    orderedCount: null,
-    awaitedOn: null,
-    arrivedCount: 22,
-    chickCostCents: 5000,
-  });
+  file().addBatch(entry(), BATCH);
   const set = entry();
-  file.addDay(set, file.batches()[0]!.id, "UTC", {
-    processedOn: "2026-06-20",
-    startAt: Date.UTC(2026, 5, 20, 11),
-    birdCount: 10,
-    cutUpCount: 0,
-    peopleCount: 3,
-    coneCount: 3,
-    tablePlaceCount: 2,
-    breakMinutes: 0,
-    scaldSchool: "middle",
-    withdrawalSchool: "short",
-    whichBirds: "as-they-come",
-    ...USUAL_DAY,
-  });
-  const dayId = file.dayOfEntry(set.entryId)!;
-  file.pack.recordCarcass(entry(), dayId, {
-    birdNumber: 1,
-    purpose: "sale",
-    weightMilligrams: 2_000_000,
-    asTyped: "2",
-    reason: "",
-    placeId: null,
-  });
+  file().addDay(set, file().batches()[0]!.id, "UTC", CHOICES);
+  const dayId = file().dayOfEntry(set.entryId)!;
+  file().pack.recordCarcass(entry(), dayId, CARCASS);
   return dayId;
 }
 
@@ -69,19 +31,25 @@ describe("a supply", () => {
   test("is unknown until it is counted or bought, and its name stands once", () => {
     const id = tiesOf(null);
     expect(stock()).toBeNull();
-    expect(file.supplying.addSupply(entry(), TIES, "2026-09-01", 5)).toMatchObject({ reason: "name-taken" });
-    file.supplying.move(entry(), id, { movedOn: "2026-09-02", kind: "bought", amount: 100 });
+    expect(file().supplying.addSupply(entry(), TIES, "2026-09-01", 5)).toMatchObject({
+      reason: "name-taken",
+    });
+    file().supplying.move(entry(), id, { movedOn: "2026-09-02", kind: "bought", amount: 100 });
     expect(stock()).toBe(100);
   });
 
   test("follows its moves in the order of their days, not of their writing down", () => {
     const id = tiesOf(30);
-    file.supplying.move(entry(), id, { movedOn: "2026-09-10", kind: "counted", amount: 12 });
+    file().supplying.move(entry(), id, { movedOn: "2026-09-10", kind: "counted", amount: 12 });
     const late = entry();
-    file.supplying.move(late, id, { movedOn: "2026-09-05", kind: "bought", amount: 100 });
+    file().supplying.move(late, id, { movedOn: "2026-09-05", kind: "bought", amount: 100 });
     expect(stock()).toBe(12);
-    file.takeBackFact(late.entryId, 2_000);
-    expect(file.supplying.moves(id).map(({ kind }) => kind)).toEqual(["counted", "counted"]);
+    file().takeBackFact(late.entryId, 2_000);
+    expect(
+      file()
+        .supplying.moves(id)
+        .map(({ kind }) => kind),
+    ).toEqual(["counted", "counted"]);
   });
 
   test("is taken when a day settles, all in one, and put back when the day is opened again", () => {
@@ -90,17 +58,17 @@ describe("a supply", () => {
     const closing = entry();
     const hours = { workMinutes: null, liveMeanMilligrams: null };
     const used = { movedOn: "2026-09-20", used: [{ supplyId: id, amount: 9 }] };
-    file.settling.settle(closing, dayId, hours, used);
+    file().settling.settle(closing, dayId, hours, used);
     expect(stock()).toBe(21);
     // Sent again it is taken once.
-    file.settling.settle(closing, dayId, hours, used);
+    file().settling.settle(closing, dayId, hours, used);
     expect(stock()).toBe(21);
-    expect(file.supplying.usedOn(dayId)).toEqual([{ supplyId: id, amount: 9 }]);
+    expect(file().supplying.usedOn(dayId)).toEqual([{ supplyId: id, amount: 9 }]);
     // A settlement's part can't be taken back alone.
-    expect(file.takeBackFact(closing.entryId, 3_000)).toBe("not-a-fact");
-    file.settling.reopen(dayId, 3_000);
+    expect(file().takeBackFact(closing.entryId, 3_000)).toBe("not-a-fact");
+    file().settling.reopen(dayId, 3_000);
     expect(stock()).toBe(30);
-    expect(file.supplying.usedOn(dayId)).toEqual([]);
+    expect(file().supplying.usedOn(dayId)).toEqual([]);
   });
 
   test("is not touched where the settling fails", () => {
@@ -114,9 +82,9 @@ describe("a supply", () => {
       ],
     };
     const hours = { workMinutes: null, liveMeanMilligrams: null };
-    expect(() => file.settling.settle(entry(), dayId, hours, wrong)).toThrow("FOREIGN KEY");
+    expect(() => file().settling.settle(entry(), dayId, hours, wrong)).toThrow("FOREIGN KEY");
     expect(stock()).toBe(30);
-    expect(file.day(dayId)!.settledEntryId).toBeNull();
+    expect(file().day(dayId)!.settledEntryId).toBeNull();
   });
 });
 
@@ -124,12 +92,12 @@ describe("a day's task", () => {
   test("is ticked once, whoever ticks it, and unticked by taking that back", () => {
     const dayId = packedDay();
     const first = entry();
-    file.tasks.tick(first, dayId, "ice");
-    file.tasks.tick(entry(), dayId, "ice");
-    expect(file.tasks.done(dayId)).toEqual([{ entryId: first.entryId, task: "ice", doneAt: 1_000 }]);
-    expect(file.takeBackFact(first.entryId, 2_000)).toBe("taken-back");
-    expect(file.tasks.done(dayId)).toEqual([]);
-    file.tasks.tick(entry(), dayId, "ice");
-    expect(file.tasks.done(dayId)).toHaveLength(1);
+    file().tasks.tick(first, dayId, "ice");
+    file().tasks.tick(entry(), dayId, "ice");
+    expect(file().tasks.done(dayId)).toEqual([{ entryId: first.entryId, task: "ice", doneAt: 1_000 }]);
+    expect(file().takeBackFact(first.entryId, 2_000)).toBe("taken-back");
+    expect(file().tasks.done(dayId)).toEqual([]);
+    file().tasks.tick(entry(), dayId, "ice");
+    expect(file().tasks.done(dayId)).toHaveLength(1);
   });
 });

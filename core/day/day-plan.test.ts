@@ -1,38 +1,13 @@
 import { describe, expect, test } from "vitest";
 import { instantOf, localClock } from "#core/calendar/farm-time.ts";
 import { dayPlan } from "#core/day/day-plan.ts";
-import { OUR_PACE } from "#core/day/own-pace.ts";
+import { MEANS, own } from "#core/day/days-of-tests.ts";
 import { planForDate, planInput } from "#core/day/plan-for-date.ts";
 import type { DayChoices, FarmMeans } from "#core/day/plan-input.ts";
 import { STATIONS, type Station } from "#core/processing-line/line-station.ts";
 import type { Reckoning } from "#core/reckoning/reckoning.ts";
 
 const ZONE = "America/New_York";
-const own = (value: number) => ({ value, provenance: "the farm's default" as const });
-
-const MEANS: FarmMeans = {
-  scalder: {
-    waterLiters: own(57),
-    powerWatts: own(2000),
-    heat: "electric",
-    isLidded: true,
-    isInsulated: false,
-    fillCelsius: own(12),
-    scaldAtOnce: 1,
-    circuit: { volts: 120, breakerAmps: 15 },
-  },
-  pluckAtOnce: 1,
-  practice: "few",
-  ownPace: OUR_PACE,
-  ambientCelsius: own(18),
-  tapCelsius: own(12),
-  tankLiters: own(230),
-  tankWall: "insulated",
-  chillMethod: "still",
-  bagKilograms: own(9.07),
-  ownIce: { jugKilograms: 0, madeKilograms: 0 },
-  arePensLit: true,
-};
 
 const CHOICES = {
   whichBirds: "as-they-come",

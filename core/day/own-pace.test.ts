@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { crewReach } from "#core/day/crew-reach.ts";
+import { helper, MEANS } from "#core/day/days-of-tests.ts";
 import { OUR_PACE, ownPace, paceReckoning } from "#core/day/own-pace.ts";
 
 const day = (tookMinutes: number, foretoldMinutes = 200) => ({ tookMinutes, foretoldMinutes });
@@ -43,44 +44,10 @@ describe("a farm's own pace", () => {
 });
 
 describe("what a crew can do", () => {
-  const helper = (id: number) => ({
-    id,
-    name: `Person ${id}`,
-    handsPercent: 100,
-    usesKnives: true,
-    scalds: true,
-    lifts: true,
-    bornYear: undefined,
-    fromMinute: undefined,
-    toMinute: undefined,
-  });
-  const own = (value: number) => ({ value, provenance: "the farm's default" as const });
   const reach = (people: number, minutes: number, factor = 1) =>
     crewReach({
       helpers: Array.from({ length: people }, (_, index) => helper(index + 1)),
-      means: {
-        scalder: {
-          waterLiters: own(57),
-          powerWatts: own(2000),
-          heat: "electric",
-          isLidded: true,
-          isInsulated: false,
-          fillCelsius: own(12),
-          scaldAtOnce: 1,
-          circuit: undefined,
-        },
-        pluckAtOnce: 2,
-        practice: "few",
-        ownPace: { ...OUR_PACE, factor },
-        ambientCelsius: own(18),
-        tapCelsius: own(12),
-        tankLiters: own(230),
-        tankWall: "insulated",
-        chillMethod: "still",
-        bagKilograms: own(9),
-        ownIce: { jugKilograms: 0, madeKilograms: 0 },
-        arePensLit: true,
-      },
+      means: { ...MEANS, pluckAtOnce: 2, ownPace: { ...OUR_PACE, factor } },
       cones: 4,
       tablePlaces: 3,
       minutes,

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { addDays } from "#core/calendar/local-day.ts";
 import { chicksToOrder } from "#core/day/chicks-to-order.ts";
+import { helper, MEANS, own } from "#core/day/days-of-tests.ts";
 import { OUR_PACE } from "#core/day/own-pace.ts";
 import { seasonDay } from "#core/day/season-day.ts";
 import type { LotFacts, SeasonFacts } from "#core/day/season-facts.ts";
@@ -11,7 +12,6 @@ import { flockPath } from "#core/growth/flock-path.ts";
 import { checkSeason } from "#core/season/season-check.ts";
 import { moveOf, movesOf, nextBest } from "#core/season/season-moves.ts";
 
-const own = (value: number) => ({ value, provenance: "the farm's default" as const });
 const SATURDAY = 32;
 
 const LOT: LotFacts = {
@@ -21,18 +21,7 @@ const LOT: LotFacts = {
   flock: { kind: "fast", maleShare: 0.5, hatchedOn: "2026-08-01", weighings: [] },
   feedCentsPerKilogram: own(84),
 };
-const MAREN = {
-  id: 1,
-  name: "Maren",
-  weekdayMask: SATURDAY,
-  handsPercent: 300,
-  usesKnives: true,
-  scalds: true,
-  lifts: true,
-  bornYear: undefined,
-  fromMinute: undefined,
-  toMinute: undefined,
-};
+const MAREN = { ...helper(1, { handsPercent: 300 }), weekdayMask: SATURDAY };
 const FACTS: SeasonFacts = {
   today: "2026-09-17",
   lots: [LOT],
@@ -66,29 +55,7 @@ const FACTS: SeasonFacts = {
       "yearly-cap": { isFirm: true },
     },
   },
-  means: {
-    scalder: {
-      waterLiters: own(57),
-      powerWatts: own(2000),
-      heat: "electric",
-      isLidded: true,
-      isInsulated: false,
-      fillCelsius: own(12),
-      scaldAtOnce: 1,
-      circuit: undefined,
-    },
-    pluckAtOnce: 1,
-    practice: "few",
-    ownPace: OUR_PACE,
-    ambientCelsius: own(18),
-    tapCelsius: own(12),
-    tankLiters: own(230),
-    tankWall: "insulated",
-    chillMethod: "still",
-    bagKilograms: own(9),
-    ownIce: { jugKilograms: 0, madeKilograms: 0 },
-    arePensLit: true,
-  },
+  means: MEANS,
   cones: 4,
   tablePlaces: 3,
   rooms: { fridge: 40, freezer: 60, either: 0, frozenNow: 0, restingNow: [] },

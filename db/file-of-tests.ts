@@ -1,0 +1,54 @@
+import { afterEach, beforeEach } from "vitest";
+import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
+import { USUAL_DAY } from "#db/day/usual-day.ts";
+import type { Entry } from "#db/entry.server.ts";
+import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
+
+let number = 0;
+/** Another thing to be kept. */
+export const entry = (): Entry => ({ entryId: `entry-${++number}-of-tests`, at: 1_000 });
+
+/** A file that is thrown away, anew for each test. */
+export function fileForEachTest(): () => FarmFile {
+  let file: FarmFile;
+  beforeEach(() => {
+    file = openFarmFile(":memory:");
+  });
+  afterEach(() => file.close());
+  return () => file;
+}
+
+export const BATCH = {
+  name: "White 1",
+  kind: "fast",
+  maleSharePermille: 500,
+  hatchedOn: "2026-04-21",
+  orderedCount: 20,
+  awaitedOn: null,
+  arrivedCount: 22,
+  chickCostCents: 5000,
+} as const;
+
+export const CHOICES: DayChoiceRow = {
+  processedOn: "2026-06-20",
+  startAt: Date.UTC(2026, 5, 20, 11),
+  birdCount: 10,
+  cutUpCount: 2,
+  peopleCount: 3,
+  coneCount: 3,
+  tablePlaceCount: 2,
+  breakMinutes: 30,
+  scaldSchool: "middle",
+  withdrawalSchool: "short",
+  whichBirds: "as-they-come",
+  ...USUAL_DAY,
+};
+
+export const CARCASS = {
+  birdNumber: 1,
+  purpose: "sale",
+  weightMilligrams: 2_075_185,
+  asTyped: "4 9.2",
+  reason: "",
+  placeId: null,
+} as const;

@@ -24,5 +24,7 @@ async function run({ id, ask }: Extract<LineCommand, { type: "start" }>): Promis
     }
   } catch (error) {
     reply({ type: "failed", id, message: error instanceof Error ? error.message : String(error) });
+  } finally {
+    cancelled.delete(id);
   }
 }

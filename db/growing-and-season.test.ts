@@ -1,6 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { USUAL_DAY } from "#db/day/usual-day.ts";
-import { BATCH, entry, fileForEachTest } from "#db/file-of-tests.ts";
+import { BATCH, CHOICES, entry, fileForEachTest } from "#db/file-of-tests.ts";
 
 const INES = {
   handsPercent: 100,
@@ -119,20 +118,7 @@ describe("what binds a season", () => {
 
 test("a breeder's marks belong to a bird that was weighed", () => {
   const set = entry();
-  file().addDay(set, batchId(), "America/New_York", {
-    processedOn: "2026-06-20",
-    startAt: Date.UTC(2026, 5, 20, 11),
-    birdCount: 10,
-    cutUpCount: 2,
-    peopleCount: 3,
-    coneCount: 3,
-    tablePlaceCount: 2,
-    breakMinutes: 30,
-    scaldSchool: "middle",
-    withdrawalSchool: "short",
-    whichBirds: "as-they-come",
-    ...USUAL_DAY,
-  });
+  file().addDay(set, batchId(), "America/New_York", CHOICES);
   const day = file().dayOfEntry(set.entryId)!;
   const mark = { frameWidthMillimeters: 95, keelMillimeters: null, fleshing: 4, legs: "yellow", note: "" };
   expect(file().marking.recordMark(entry(), day, { birdNumber: 1, ...mark })).toMatchObject({

@@ -1,32 +1,13 @@
 import { describe, expect, test } from "vitest";
 import { instantOf, localClock } from "#core/calendar/farm-time.ts";
 import { dayPlan } from "#core/day/day-plan.ts";
-import { MEANS, own } from "#core/day/days-of-tests.ts";
+import { BASIS, CHOICES, MEANS, own } from "#core/day/days-of-tests.ts";
 import { planForDate, planInput } from "#core/day/plan-for-date.ts";
 import type { DayChoices, FarmMeans } from "#core/day/plan-input.ts";
 import { STATIONS, type Station } from "#core/processing-line/line-station.ts";
 import type { Reckoning } from "#core/reckoning/reckoning.ts";
 
-const ZONE = "America/New_York";
-
-const CHOICES = {
-  whichBirds: "as-they-come",
-  birds: 31,
-  cutUp: 0,
-  people: 4,
-  cones: 4,
-  tablePlaces: 2,
-  breakMinutes: 30,
-  scaldSchool: "middle",
-  withdrawalSchool: "short",
-  breakAtMinute: 480,
-  pinPlaces: 2,
-  keepsGiblets: true,
-  pluckBy: "drum",
-  changeWaterBirds: undefined,
-  brineFraction: undefined,
-  crew: [],
-} as const;
+const ZONE = BASIS.timeZone;
 
 function plan(
   day: string,
@@ -37,16 +18,7 @@ function plan(
 ) {
   const start = instantOf(day, time, ZONE);
   if (!start.exists) throw new Error("no such time");
-  const basis = {
-    standingBirds: 58,
-    helpers: [],
-    pens: [],
-    iceBagsInStock,
-    flock: { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-25", weighings: [] },
-    means: { ...MEANS, ...means },
-    place: { latitude: 43.9, longitude: -71.6 },
-    timeZone: ZONE,
-  } as const;
+  const basis = { ...BASIS, iceBagsInStock, means: { ...MEANS, ...means } };
   return planForDate(basis, day, { ...CHOICES, startAt: start.at, ...change });
 }
 
@@ -162,16 +134,7 @@ test("somebody who goes home before the birds are done leaves the day said to be
     fromMinute: undefined,
     toMinute: 7 * 60 + 20,
   };
-  const basis = {
-    standingBirds: 20,
-    helpers: [pell],
-    pens: [],
-    iceBagsInStock: undefined,
-    flock: { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-25", weighings: [] },
-    means: MEANS,
-    place: { latitude: 43.9, longitude: -71.6 },
-    timeZone: ZONE,
-  } as const;
+  const basis = { ...BASIS, standingBirds: 20, helpers: [pell] };
   const { input } = planInput(basis, "2026-09-19", {
     ...CHOICES,
     startAt: start.at,

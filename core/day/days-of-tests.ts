@@ -1,6 +1,7 @@
 import type { Helper } from "#core/day/crew.ts";
 import { OUR_PACE } from "#core/day/own-pace.ts";
-import type { FarmMeans } from "#core/day/plan-input.ts";
+import type { PlanBasis } from "#core/day/plan-for-date.ts";
+import type { DayChoices, FarmMeans } from "#core/day/plan-input.ts";
 
 /** A number that the farm gave. */
 export const own = (value: number) => ({ value, provenance: "the farm's default" as const });
@@ -43,3 +44,35 @@ export const helper = (id: number, change: Partial<Helper> = {}): Helper => ({
   toMinute: undefined,
   ...change,
 });
+
+/** A day's choices but for its hour, for tests. */
+export const CHOICES: Omit<DayChoices, "startAt"> = {
+  whichBirds: "as-they-come",
+  birds: 31,
+  cutUp: 0,
+  people: 4,
+  cones: 4,
+  tablePlaces: 2,
+  breakMinutes: 30,
+  scaldSchool: "middle",
+  withdrawalSchool: "short",
+  breakAtMinute: 480,
+  pinPlaces: 2,
+  keepsGiblets: true,
+  pluckBy: "drum",
+  changeWaterBirds: undefined,
+  brineFraction: undefined,
+  crew: [],
+};
+
+/** What a plan of 58 birds in the hills is worked out from, for tests. */
+export const BASIS: PlanBasis = {
+  standingBirds: 58,
+  helpers: [],
+  pens: [],
+  iceBagsInStock: undefined,
+  flock: { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-25", weighings: [] },
+  means: MEANS,
+  place: { latitude: 43.9, longitude: -71.6 },
+  timeZone: "America/New_York",
+};

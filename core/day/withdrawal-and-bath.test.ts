@@ -2,51 +2,24 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { instantOf } from "#core/calendar/farm-time.ts";
 import { dayPlan } from "#core/day/day-plan.ts";
-import { MEANS, own } from "#core/day/days-of-tests.ts";
+import { BASIS, CHOICES, MEANS, own } from "#core/day/days-of-tests.ts";
 import { planInput } from "#core/day/plan-for-date.ts";
 import type { DayChoices, FarmMeans } from "#core/day/plan-input.ts";
 
-const ZONE = "America/New_York";
-const start = instantOf("2026-09-19", "07:00", ZONE);
-const CHOICES = {
-  whichBirds: "as-they-come",
-  birds: 24,
-  cutUp: 0,
-  startAt: start.exists ? start.at : 0,
-  people: 4,
-  cones: 4,
-  tablePlaces: 2,
-  breakMinutes: 0,
-  scaldSchool: "middle",
-  withdrawalSchool: "short",
-  breakAtMinute: 480,
-  pinPlaces: 2,
-  keepsGiblets: true,
-  pluckBy: "drum",
-  changeWaterBirds: undefined,
-  brineFraction: undefined,
-  crew: [],
-} as const;
+const start = instantOf("2026-09-19", "07:00", BASIS.timeZone);
 
 function day(
   change: Partial<DayChoices> = {},
   means: Partial<FarmMeans> = {},
   pens: { name: string; birds: number }[] = [],
 ) {
-  const { input } = planInput(
-    {
-      standingBirds: 58,
-      helpers: [],
-      pens,
-      iceBagsInStock: undefined,
-      flock: { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-25", weighings: [] },
-      means: { ...MEANS, ...means },
-      place: { latitude: 43.9, longitude: -71.6 },
-      timeZone: ZONE,
-    },
-    "2026-09-19",
-    { ...CHOICES, ...change },
-  );
+  const { input } = planInput({ ...BASIS, pens, means: { ...MEANS, ...means } }, "2026-09-19", {
+    ...CHOICES,
+    startAt: start.exists ? start.at : 0,
+    birds: 24,
+    breakMinutes: 0,
+    ...change,
+  });
   return dayPlan(input);
 }
 

@@ -1,5 +1,5 @@
 import { type DayFormSetting, dayFields, dayForm, seatsAsText } from "#app/days/plan/day-form.ts";
-import { type CrewSeat, type Helper, rulesOf, stationsToJoin } from "#core/day/crew.ts";
+import { type CrewSeat, crewOf, type Helper, rulesOf, stationsToJoin } from "#core/day/crew.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
 import { NO_RULES } from "#core/safety/person-rules.ts";
 import type { DayChoiceRow, ProcessingDay } from "#db/day/day-queries.server.ts";
@@ -33,7 +33,9 @@ export function readBeside(
   helpers: readonly Helper[],
 ): BesidePlan {
   const isAsked = asked.has("birdCount");
-  const seats = day.crew.map((seat) => ({ ...seat, personId: seat.personId ?? undefined }));
+  const year = Number(day.processedOn.slice(0, 4));
+  const named = day.crew.map((seat) => ({ ...seat, personId: seat.personId ?? undefined }));
+  const seats = crewOf(named, day.peopleCount, { helpers, year });
   const standingWho = seats.flatMap(({ personId }) => personId ?? []);
   const who = isAsked ? asked.getAll("who").map(Number) : standingWho;
   const typed = Number(asked.get("helpers") ?? "");
@@ -41,7 +43,7 @@ export function readBeside(
     isAsked && Number.isInteger(typed) && typed >= 0 && typed <= 24
       ? typed
       : Math.max(0, day.peopleCount - standingWho.length);
-  const crew = crewWith(seats, who, unnamed, helpers, Number(day.processedOn.slice(0, 4)));
+  const crew = crewWith(seats, who, unnamed, helpers, year);
   const fields = {
     ...dayFields(day, setting.timeZone),
     ...Object.fromEntries(
@@ -54,9 +56,10 @@ export function readBeside(
     crew: seatsAsText(crew),
   };
   const read = dayForm(setting).safeParse(keptTicks(fields));
-  const faults = read.success
+  const faults: Record<string, string> = read.success
     ? {}
     : Object.fromEntries(read.error.issues.map(({ path, message }) => [String(path[0] ?? ""), message]));
+  if (crew.length === 0) faults.peopleCount = "Somebody has to come. Tick a name, or say how many helpers";
   return { fields, who, helpers: unnamed, choices: read.data, faults };
 }
 

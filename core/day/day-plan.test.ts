@@ -229,3 +229,18 @@ describe("the tanks by the hour", () => {
     expect(day().chill.brine).toBeUndefined();
   });
 });
+
+describe("what is done with the birds", () => {
+  const line = (change: Partial<DayChoices>) =>
+    plan("2026-09-19", "07:00", { breakMinutes: 0, ...change }).plan.line;
+
+  test("takes longer with feet kept, in rain, or packed on the same day, which needs its stations", () => {
+    const usual = line({});
+    expect(line({ keepsFeet: true }).lineMinutes).toBeGreaterThan(usual.lineMinutes);
+    expect(line({ isRainExpected: true }).lineMinutes).toBeGreaterThan(1.1 * usual.lineMinutes);
+    const packed = line({ packsSameDay: true, cutUp: 6 });
+    expect(packed.cleanAt.value).toBeGreaterThan(packed.evenChanceAt.value + 2 * 3_600_000);
+    expect(Object.keys(packed.answer.stations)).toEqual(expect.arrayContaining(["pack", "cut", "seal"]));
+    expect(Object.keys(usual.answer.stations)).not.toContain("pack");
+  });
+});

@@ -58,14 +58,21 @@ export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = fir
     last.p50,
     "The day was played so many times, bird by bird, with good and bad luck; half of the mornings were done by then.",
   );
+  // Packing goes on after the last bird is in the chill.
+  const worked = choices.packsSameDay ? (answer.finish?.p50 ?? UNKNOWN) - CLEAN_UP_MINUTES : last.p50;
+  const workedAt = choices.startAt + worked * MILLISECONDS_PER_MINUTE;
   const cleanAt = reckoning({
-    value: evenChanceAt.value + CLEAN_UP_MINUTES * MILLISECONDS_PER_MINUTE,
+    value: workedAt + CLEAN_UP_MINUTES * MILLISECONDS_PER_MINUTE,
     unit: "instant",
     inputs: [
-      input("last bird in the chill", evenChanceAt.value, "instant", "worked out"),
+      choices.packsSameDay
+        ? input("last bird packed", workedAt, "instant", "worked out")
+        : input("last bird in the chill", workedAt, "instant", "worked out"),
       input("clean-up", CLEAN_UP_MINUTES, "minutes", "our default"),
     ],
-    rule: "Last bird in the chill, plus an hour to clean up.",
+    rule: choices.packsSameDay
+      ? "Last bird packed, plus an hour to clean up."
+      : "Last bird in the chill, plus an hour to clean up.",
     source: "line",
   });
   const setUpAt = choices.startAt - SET_UP_MINUTES * MILLISECONDS_PER_MINUTE;
@@ -94,7 +101,7 @@ export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = fir
       unit: "minutes",
       inputs: [
         input("set-up", SET_UP_MINUTES, "minutes", "our default"),
-        input("line", last.p50, "minutes", "worked out"),
+        input("line", worked, "minutes", "worked out"),
         input("clean-up", CLEAN_UP_MINUTES, "minutes", "our default"),
       ],
       rule: "Set-up, line with its breaks, and clean-up.",

@@ -4,7 +4,7 @@ import { tankRoom } from "#core/chill/ice-need.ts";
 import { linePeople } from "#core/day/crew.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
 import { rig, type ScaldPlan } from "#core/day/scald-plan.ts";
-import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES } from "#core/processing-line/line-constants.ts";
+import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, RAIN_FACTOR } from "#core/processing-line/line-constants.ts";
 import { type LineBath, type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
 import { STATIONS, type Station } from "#core/processing-line/line-station.ts";
 import { evenChance } from "#core/processing-line/line-whatif.ts";
@@ -34,6 +34,9 @@ export interface LineSetup {
 const PLACES = { rinse: 1, giblets: 1, pack: 2, cut: 2, seal: 1 } as const;
 const BUFFERS = { pins: 8, gut: 8, rinse: 6, seal: 20 } as const;
 
+/** Rain slows hands from the first bird to the last. See docs/sources.md#line. */
+const ALL_DAY_RAIN = { fromMinute: 0, minutes: 2 * 24 * 60, factor: RAIN_FACTOR } as const;
+
 /** The day's line, from its first bird: who, kit, tanks, breaks, and the bath as it sags and comes back. */
 export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
   const { choices, means, flock, crew, minuteAfterStart } = plan;
@@ -53,19 +56,19 @@ export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
     },
     minutes: lineMinutes({
       dipMinutes: scald.seconds.value / 60,
-      keepsFeet: false,
+      keepsFeet: choices.keepsFeet,
       pluckBy: choices.pluckBy,
     }),
     bleedFloorMinutes: BLEED_FLOOR_MINUTES,
     pluckBy: choices.pluckBy,
     giblets: choices.keepsGiblets,
-    packSameDay: false,
-    cutUp: 0,
+    packSameDay: choices.packsSameDay,
+    cutUp: choices.packsSameDay ? choices.cutUp : 0,
     restMinutes: chillMinutes(plan),
     breaks: hasBreak ? [{ fromMinute: breakFrom, minutes: choices.breakMinutes }] : [],
     setUpMinutes: 0,
     cleanUpMinutes: CLEAN_UP_MINUTES,
-    slowSpell: undefined,
+    slowSpell: choices.isRainExpected ? ALL_DAY_RAIN : undefined,
     waterChange: waterChange(plan, scald),
     bath: bathOnLine(plan, scald),
     daySdLn: means.ownPace.daySdLn,

@@ -24,6 +24,11 @@ export interface DayChoices {
   readonly breakAtMinute: number;
   readonly pinPlaces: number;
   readonly keepsGiblets: boolean;
+  readonly keepsFeet: boolean;
+  /** Packed as soon as they are cold, by the same crew; else after the rest, on another day. */
+  readonly packsSameDay: boolean;
+  /** Hands outdoors are slower in it. */
+  readonly isRainExpected: boolean;
   readonly pluckBy: "drum" | "hand";
   /** The scald's water is changed after so many birds; undefined where it is kept all day. */
   readonly changeWaterBirds: number | undefined;

@@ -22,6 +22,9 @@ export interface DayChoiceRow {
   readonly breakAtMinute: number;
   readonly pinPlaceCount: number;
   readonly keepsGiblets: 0 | 1;
+  readonly keepsFeet: 0 | 1;
+  readonly packsSameDay: 0 | 1;
+  readonly isRainExpected: 0 | 1;
   readonly pluckBy: "drum" | "hand";
   /** Null where the water is kept all day. */
   readonly changeWaterBirds: number | null;
@@ -86,6 +89,7 @@ export function dayQueries(database: Database) {
            scald_school AS scaldSchool, withdrawal_school AS withdrawalSchool,
            which_birds AS whichBirds, break_at_minute AS breakAtMinute, pin_place_count AS pinPlaceCount,
            keeps_giblets AS keepsGiblets, pluck_by AS pluckBy, change_water_birds AS changeWaterBirds, brine_permille AS brinePermille,
+           keeps_feet AS keepsFeet, packs_same_day AS packsSameDay, is_rain_expected AS isRainExpected,
            (SELECT settlement.entry_id FROM day_settlement AS settlement
              WHERE settlement.day_id = day.id
                AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS settledEntryId
@@ -107,10 +111,11 @@ export function dayQueries(database: Database) {
     INSERT INTO processing_day (entry_id, revision, batch_id, processed_on, time_zone, start_at, bird_count, cut_up_count,
                                 people_count, cone_count, table_place_count, break_minutes, scald_school, withdrawal_school,
                                 which_birds, break_at_minute, pin_place_count, keeps_giblets, pluck_by, change_water_birds,
-                                brine_permille)
+                                brine_permille, keeps_feet, packs_same_day, is_rain_expected)
     VALUES (@entryId, 1, @batchId, @processedOn, @timeZone, @startAt, @birdCount, @cutUpCount,
             @peopleCount, @coneCount, @tablePlaceCount, @breakMinutes, @scaldSchool, @withdrawalSchool,
-            @whichBirds, @breakAtMinute, @pinPlaceCount, @keepsGiblets, @pluckBy, @changeWaterBirds, @brinePermille)`);
+            @whichBirds, @breakAtMinute, @pinPlaceCount, @keepsGiblets, @pluckBy, @changeWaterBirds, @brinePermille,
+            @keepsFeet, @packsSameDay, @isRainExpected)`);
   const updateDay = database.prepare<Omit<DayChoiceRow, "crew"> & { id: number; timeZone: string }>(`
     UPDATE processing_day
        SET revision = revision + 1, processed_on = @processedOn, time_zone = @timeZone, start_at = @startAt,
@@ -118,7 +123,8 @@ export function dayQueries(database: Database) {
            table_place_count = @tablePlaceCount, break_minutes = @breakMinutes, scald_school = @scaldSchool,
            withdrawal_school = @withdrawalSchool, which_birds = @whichBirds, break_at_minute = @breakAtMinute,
            pin_place_count = @pinPlaceCount, keeps_giblets = @keepsGiblets, pluck_by = @pluckBy,
-           change_water_birds = @changeWaterBirds, brine_permille = @brinePermille
+           change_water_birds = @changeWaterBirds, brine_permille = @brinePermille, keeps_feet = @keepsFeet,
+           packs_same_day = @packsSameDay, is_rain_expected = @isRainExpected
      WHERE id = @id`);
   const selectDayOfEntry = database.prepare<[string], { id: number }>(
     "SELECT id FROM processing_day WHERE entry_id = ?",

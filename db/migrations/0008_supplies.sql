@@ -6,6 +6,11 @@ ALTER TABLE farm ADD COLUMN made_ice_milligrams INTEGER CHECK (made_ice_milligra
 -- Whether what its own days took overrules our times, as far as it goes.
 ALTER TABLE farm ADD COLUMN uses_own_days INTEGER NOT NULL DEFAULT 1 CHECK (uses_own_days IN (0, 1));
 
+-- What else is done with the birds, and whether it rains on the people.
+ALTER TABLE processing_day ADD COLUMN keeps_feet INTEGER NOT NULL DEFAULT 0 CHECK (keeps_feet IN (0, 1));
+ALTER TABLE processing_day ADD COLUMN packs_same_day INTEGER NOT NULL DEFAULT 0 CHECK (packs_same_day IN (0, 1));
+ALTER TABLE processing_day ADD COLUMN is_rain_expected INTEGER NOT NULL DEFAULT 0 CHECK (is_rain_expected IN (0, 1));
+
 -- Salt that the meat is to end up with, in thousandths by weight. NULL: the birds are not brined.
 ALTER TABLE processing_day ADD COLUMN brine_permille INTEGER CHECK (brine_permille BETWEEN 1 AND 100);
 

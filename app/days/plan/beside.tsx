@@ -2,6 +2,7 @@ import { Form, Link } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { besideRows } from "#app/days/plan/beside-rows.ts";
 import { sideOf } from "#app/days/plan/beside-side.server.ts";
+import { isSent } from "#app/days/plan/day-form.ts";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { readBeside } from "#app/days/plan/read-beside.server.ts";
 import { planBasis, requireDay } from "#app/server/day-reading.server.ts";
@@ -82,7 +83,7 @@ export default function Beside({ loaderData }: Route.ComponentProps) {
             <Form method="post" action={`/days/${day.id}/plan?seen=${day.revision}`} className="py-3">
               <input type="hidden" name="entryId" value={entryId} />
               {Object.entries(beside.fields)
-                .filter(([name, value]) => name !== "keepsGiblets" || value !== "")
+                .filter(isSent)
                 .map(([name, value]) => (
                   <input key={name} type="hidden" name={name} value={value} />
                 ))}

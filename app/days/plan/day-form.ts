@@ -67,6 +67,9 @@ export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
       breakAt: clockTime,
       pinPlaceCount: wholeNumber({ least: 1, most: 100, ask: "Say how many can stand at the pins" }),
       keepsGiblets: tick,
+      keepsFeet: tick,
+      packsSameDay: tick,
+      isRainExpected: tick,
       pluckBy: choice(["drum", "hand"], "Choose how you pluck"),
       changeWaterBirds: optional(wholeNumber({ least: 1, most: MOST_BIRDS_A_DAY, ask: "" })),
       brine: optional(percent({ least: 0.1, most: 5, ask: "" })),
@@ -109,6 +112,11 @@ export function seatsAsText(seats: readonly CrewSeat[]): string {
   );
 }
 
+/** Boxes of the day's form; one that is not ticked is not sent at all. */
+export const DAY_TICKS = ["keepsGiblets", "keepsFeet", "packsSameDay", "isRainExpected"] as const;
+export const isSent = ([name, value]: readonly [string, string]): boolean =>
+  value !== "" || !DAY_TICKS.some((tickName) => tickName === name);
+
 /** A day's choices, as a person would type them; who stands where is left to the line's sheet. */
 export function dayFields(row: DayChoiceRow, timeZone: string): Record<string, string> {
   return {
@@ -125,7 +133,7 @@ export function dayFields(row: DayChoiceRow, timeZone: string): Record<string, s
     withdrawalSchool: row.withdrawalSchool,
     whichBirds: row.whichBirds,
     pinPlaceCount: String(row.pinPlaceCount),
-    keepsGiblets: row.keepsGiblets === 1 ? "on" : "",
+    ...Object.fromEntries(DAY_TICKS.map((name) => [name, row[name] === 1 ? "on" : ""])),
     pluckBy: row.pluckBy,
     changeWaterBirds: String(row.changeWaterBirds ?? ""),
     brine: row.brinePermille === null ? "" : String(row.brinePermille / 10),

@@ -10,7 +10,7 @@ interface HelpsSheetProps {
   /** Last bird in the chill at an even chance. */
   doneAt: number;
   sunrise: number | undefined;
-  /** Birds that are to be cut up. */
+  /** Birds that are cut up after the rest, and so not by the line. */
   cutUp: number;
 }
 

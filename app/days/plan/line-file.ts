@@ -1,7 +1,12 @@
 import { z } from "zod";
 import { clockOfMinute, minuteOfClock } from "#core/calendar/farm-time.ts";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
-import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, DAY_SD_LN } from "#core/processing-line/line-constants.ts";
+import {
+  BLEED_FLOOR_MINUTES,
+  CLEAN_UP_MINUTES,
+  DAY_SD_LN,
+  STATION_MINUTES,
+} from "#core/processing-line/line-constants.ts";
 import { MOST_BIRDS, MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import { type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
@@ -190,6 +195,7 @@ export function lineFileOf(
     kit: day.kit,
     work: {
       giblets: day.giblets,
+      feet: day.minutes.pins > STATION_MINUTES.pins,
       packSameDay: day.packSameDay,
       cutUp: day.cutUp,
       restMinutes: rounded(day.restMinutes),

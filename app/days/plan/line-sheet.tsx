@@ -28,6 +28,9 @@ interface LineSheetProps {
   onCrew: (seats: readonly CrewSeat[]) => void;
 }
 
+/** What is done with birds that are cold. */
+const isPacking = (station: Station) => station === "pack" || station === "cut" || station === "seal";
+
 /**
  * Stations in a row, the people at each, and the one that holds the line. A name is moved by dragging it, by tapping it
  * and then a station, or by the arrow keys.
@@ -75,7 +78,24 @@ export function LineSheet(props: LineSheetProps) {
     gut: plural(choices.tablePlaces, "place"),
     rinse: plural(day.kit.places.rinse, "place"),
     giblets: plural(day.kit.places.giblets, "place"),
+    pack: plural(day.kit.places.pack, "place"),
+    cut: plural(day.kit.places.cut, "place"),
+    seal: plural(day.kit.places.seal, "place"),
   };
+  const column = (station: Station) => (
+    <StationColumn
+      key={station}
+      station={station}
+      kit={kit[station] ?? ""}
+      crew={crew}
+      share={line.answer.stations[station]}
+      holds={station === bottleneck}
+      grip={grip}
+      onGrip={setGrip}
+      onMove={move}
+      onStep={step}
+    />
+  );
   return (
     <Sheet heading="The line" beside="drag a name, tap it, or use the arrow keys">
       <DndContext id={contextId} sensors={sensors} onDragEnd={onDragEnd}>
@@ -83,24 +103,12 @@ export function LineSheet(props: LineSheetProps) {
           className="-mx-4 grid sm:grid-flow-col sm:auto-cols-fr sm:divide-x sm:divide-rule"
           aria-label="Stations, in the order in which a bird meets them"
         >
-          {stations.map((station) => (
-            <StationColumn
-              key={station}
-              station={station}
-              kit={kit[station] ?? ""}
-              crew={crew}
-              share={line.answer.stations[station]}
-              holds={station === bottleneck}
-              grip={grip}
-              onGrip={setGrip}
-              onMove={move}
-              onStep={step}
-            />
-          ))}
+          {stations.filter((station) => !isPacking(station)).map(column)}
           <li className="flex flex-col gap-1 px-3 py-2 text-sm sm:px-2">
             <h3 className="font-sans font-semibold">Chill</h3>
             <p className="text-soft">room for {plural(day.kit.tankBirds, "bird")}</p>
           </li>
+          {stations.filter(isPacking).map(column)}
         </ol>
       </DndContext>
       <p role="status" className="text-sm empty:hidden">

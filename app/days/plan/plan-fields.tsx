@@ -41,7 +41,16 @@ export function PlanFields({
         />
         <TextField field={fields.brine} label="Brined to" unit="% salt" inputMode="decimal" />
       </div>
-      <TickField field={fields.keepsGiblets} label="Keep hearts, livers and gizzards" />
+      <div className="grid sm:grid-cols-2">
+        <TickField field={fields.keepsGiblets} label="Keep hearts, livers and gizzards" />
+        <TickField field={fields.keepsFeet} label="Keep the feet" hint="a minute more a bird, at the pins" />
+        <TickField
+          field={fields.packsSameDay}
+          label="Pack on the same day"
+          hint="as soon as they are cold, by this crew"
+        />
+        <TickField field={fields.isRainExpected} label="Rain on the line" hint="hands a third slower" />
+      </div>
       <ChoiceField field={fields.pluckBy} label="Plucked" options={PLUCK_OPTIONS} />
       <ChoiceField field={fields.whichBirds} label="Which birds" options={WHICH_OPTIONS} />
       <ChoiceField field={fields.scaldSchool} label="Scald" options={SCALD_OPTIONS} />

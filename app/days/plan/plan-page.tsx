@@ -115,7 +115,7 @@ export function PlanPage({
               startAt={shown.startAt}
               doneAt={line.evenChanceAt.value}
               sunrise={planned.sun.sunrise}
-              cutUp={choices.cutUp}
+              cutUp={choices.packsSameDay ? 0 : choices.cutUp}
             />
           </div>
           <WeatherSheet planned={later} processedOn={shown.processedOn} around={around} />

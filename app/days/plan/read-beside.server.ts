@@ -1,4 +1,4 @@
-import { type DayFormSetting, dayFields, dayForm, seatsAsText } from "#app/days/plan/day-form.ts";
+import { type DayFormSetting, dayFields, dayForm, isSent, seatsAsText } from "#app/days/plan/day-form.ts";
 import { type CrewSeat, crewOf, type Helper, rulesOf, stationsToJoin } from "#core/day/crew.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
 import { NO_RULES } from "#core/safety/person-rules.ts";
@@ -55,19 +55,13 @@ export function readBeside(
     peopleCount: String(crew.length),
     crew: seatsAsText(crew),
   };
-  const read = dayForm(setting).safeParse(keptTicks(fields));
+  const read = dayForm(setting).safeParse(Object.fromEntries(Object.entries(fields).filter(isSent)));
   const faults: Record<string, string> = read.success
     ? {}
     : Object.fromEntries(read.error.issues.map(({ path, message }) => [String(path[0] ?? ""), message]));
   if (crew.length === 0) faults.peopleCount = "Somebody has to come. Tick a name, or say how many helpers";
   return { fields, who, helpers: unnamed, choices: read.data, faults };
 }
-
-/** A box that is not ticked is not sent at all. */
-const keptTicks = (fields: Readonly<Record<string, string>>) =>
-  Object.fromEntries(
-    Object.entries(fields).filter(([name, value]) => name !== "keepsGiblets" || value !== ""),
-  );
 
 /** Those who stay keep their stations; whoever comes new goes where nobody stands, or where people usually go. */
 function crewWith(

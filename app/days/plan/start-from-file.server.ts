@@ -13,6 +13,8 @@ export type ChoicesOfFile = Pick<
   | "tablePlaceCount"
   | "pinPlaceCount"
   | "keepsGiblets"
+  | "keepsFeet"
+  | "packsSameDay"
   | "pluckBy"
   | "crew"
 > &
@@ -39,6 +41,8 @@ export function choicesOfFile(text: string | null): ChoicesOfFile | undefined {
     tablePlaceCount: day.kit.places.gut,
     pinPlaceCount: day.kit.places.pins,
     keepsGiblets: day.giblets ? 1 : 0,
+    keepsFeet: file.work.feet ? 1 : 0,
+    packsSameDay: day.packSameDay ? 1 : 0,
     pluckBy: day.pluckBy,
     breakMinutes: pause?.minutes ?? 0,
     ...(pause && { breakAtMinute: minuteOfClock(pause.at) }),

@@ -62,8 +62,11 @@ export function WeatherSheet({ planned, processedOn, around }: WeatherSheetProps
         )}
         {weather.isWet && (
           <Notice>
-            <b>Rain.</b> Hands outdoors are about a third slower, and wet birds scald worse. Roof over the
-            table and every plug.
+            <b>Rain.</b> Hands outdoors are about a third slower
+            {planned.choices.isRainExpected
+              ? ", and the line is reckoned so"
+              : "; tick rain under Choices to reckon with it"}
+            . Wet birds scald worse. Roof over the table and every plug.
           </Notice>
         )}
         {weather.isFrosty && (

@@ -1,8 +1,8 @@
 import { Link } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
+import { stockForDay } from "#app/days/plan/stock-for-day.server.ts";
 import { planOf, requireDay } from "#app/server/day-reading.server.ts";
-import { suppliesInStock } from "#app/server/supplies.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
@@ -17,20 +17,21 @@ export const meta = () => [{ title: "What it takes · Pale Morning" }];
 export function loader({ params }: Route.LoaderArgs) {
   const { farm, day, batch } = requireDay(params.dayId);
   const plannedDay = planOf(farm, batch, day);
-  const supplies = suppliesInStock();
+  const { supplies, daysBefore } = stockForDay(farm, day);
   const use = plannedUse(plannedDay, farm.scalderHeat);
   return {
     day,
     line: `${plural(day.birdCount, "bird")} of ${batch.name}`,
     needs: dayNeeds(use, supplies),
     tooBig: birdsTooBig(use, supplies),
+    daysBefore,
     bleachMilliliters: bucketOfSanitizer().bleachMilliliters,
   };
 }
 
 /** All that a day uses up, against the stock: what to buy and what it costs. */
 export default function Needs({
-  loaderData: { day, line, needs, tooBig, bleachMilliliters },
+  loaderData: { day, line, needs, tooBig, daysBefore, bleachMilliliters },
 }: Route.ComponentProps) {
   const show = useShow();
   const toBuy = needs.filter(({ packs }) => packs > 0);
@@ -73,6 +74,12 @@ export default function Needs({
             {toBuy.length > 0 && (
               <p className="flex justify-between py-2 font-semibold">
                 <span>In all</span> <span className="font-mono">{show.money(total)}</span>
+              </p>
+            )}
+            {daysBefore > 0 && (
+              <p className="pt-2 text-sm">
+                What {plural(daysBefore, "set day")} before this one {daysBefore === 1 ? "takes" : "take"} is
+                counted off the stock.
               </p>
             )}
             {uncounted.length > 0 && (

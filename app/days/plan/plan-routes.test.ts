@@ -64,6 +64,23 @@ describe("what a day takes", () => {
   });
 });
 
+describe("two set days", () => {
+  test("do not count the same stock twice: the later one has what the earlier leaves", () => {
+    const { entryId: _entryId, ...choices } = farmFile().day(1)!;
+    farmFile().addDay({ entryId: "a-later-day", at: 0 }, 1, "America/New_York", {
+      ...choices,
+      processedOn: "2026-10-03",
+      startAt: Date.UTC(2026, 9, 3, 11),
+      birdCount: 2,
+    });
+    const later = needs.loader({ params: { dayId: "2" }, request: at(), context: {} } as never);
+    expect(later.daysBefore).toBe(1);
+    // Four are there, and ten birds come first.
+    expect(later.needs.find(({ kind }) => kind === "tie")).toMatchObject({ amount: 3, short: 3 });
+    expect(needs.loader(args()).daysBefore).toBe(0);
+  });
+});
+
 describe("what is to be done", () => {
   const left = () => tasks.loader(args()).left;
   const tick = (task: string, entryId: string) => callRoute(tasks.action, post({ task, entryId }), DAY);
@@ -154,9 +171,9 @@ describe("a plan's file", () => {
     } as never);
     const standing = "standing" in page ? page.standing! : undefined;
     const day = farmFile().day(1)!;
-    // Of the batch's fifteen birds five are left for another day.
+    // Of the batch's fifteen birds ten stand in this day and two in the next.
     expect(standing).toMatchObject({
-      birdCount: 5,
+      birdCount: 3,
       coneCount: day.coneCount,
       tablePlaceCount: day.tablePlaceCount,
       peopleCount: day.peopleCount,
@@ -185,7 +202,7 @@ describe("a plan's file", () => {
       params: {},
       context: {},
     } as never);
-    expect("standing" in page && page.standing?.birdCount).toBe(5);
+    expect("standing" in page && page.standing?.birdCount).toBe(3);
   });
 });
 

@@ -1,8 +1,8 @@
 import { stationPages } from "#app/days/plan/station-words.ts";
+import { stockForDay } from "#app/days/plan/stock-for-day.server.ts";
 import { writeRunSheet } from "#app/days/plan/write-run-sheet.server.ts";
 import { now } from "#app/server/clock.server.ts";
 import { planOf, requireDay } from "#app/server/day-reading.server.ts";
-import { suppliesInStock } from "#app/server/supplies.server.ts";
 import { tasksOfDay } from "#app/server/tasks-of-day.server.ts";
 import { plural, showFor } from "#app/ui/show.ts";
 import { SUPPLY_WORDS } from "#app/ui/words.ts";
@@ -27,7 +27,7 @@ export async function loader({ params }: Route.LoaderArgs) {
         what: title,
         more: [who, why].filter(Boolean).join(": "),
       })),
-    needs: dayNeeds(use, suppliesInStock()).map(({ kind, supply, amount, short }) => ({
+    needs: dayNeeds(use, stockForDay(farm, day).supplies).map(({ kind, supply, amount, short }) => ({
       what: supply?.name ?? SUPPLY_WORDS[kind].name,
       amount: `${show.count(amount)} ${SUPPLY_WORDS[kind].counted}`,
       short: short ? `${show.count(short)} short` : "",

@@ -11,8 +11,8 @@ const LEAVES = [
 /** The parts of a day's plan. */
 export function PlanNav({ dayId }: { dayId: number }) {
   return (
-    <nav aria-label="Parts of the plan" className="-mx-3 -mt-3 overflow-x-auto print:hidden">
-      <ul className="flex">
+    <nav aria-label="Parts of the plan" className="-mx-3 -mt-3 print:hidden">
+      <ul className="flex flex-wrap">
         {LEAVES.map(({ to, words }) => (
           <li key={to}>
             <NavLink

@@ -33,7 +33,8 @@ function dayTaken(farm: Farm, day: ProcessingDay): DayTaken | undefined {
   const { startedAt, lastBirdAt, done } = runProgress(file.run.events(day.id), day.birdCount, 0);
   if (startedAt === undefined || lastBirdAt === undefined || done === 0) return undefined;
   const tookMinutes = (lastBirdAt - startedAt) / 60_000;
-  const key = JSON.stringify([farm, day, done, tookMinutes]);
+  const helpers = file.people.people().map(helperOf);
+  const key = JSON.stringify([farm, day, helpers, done, tookMinutes]);
   const standing = known.get(key);
   if (standing) return standing;
   const batch = file.batch(day.batchId)!;
@@ -42,7 +43,7 @@ function dayTaken(farm: Farm, day: ProcessingDay): DayTaken | undefined {
       standingBirds: done,
       flock: flockOf(farm, batch, file.story(batch.id)),
       means: farmMeans(farm),
-      helpers: file.people.people().map(helperOf),
+      helpers,
       pens: [],
       iceBagsInStock: undefined,
       place: placeOf(farm),

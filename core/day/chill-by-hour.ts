@@ -6,6 +6,9 @@ import type { LinePlan } from "#core/day/line-plan.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
 import { SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
 
+/** A flock of very mixed size still has no bird lighter than this share of its mean. */
+const LEAST_OF_MEAN = 0.2;
+
 /** An hour of the tanks on an ordinary morning, from when they are filled until the last bird is cold. */
 export interface ChillHour {
   /** When the hour begins, minutes after the first bird. */
@@ -77,7 +80,7 @@ export function chillByHour(
   const room = chill.tank.birdsThatFit.value;
   const slowest = line.answer.longestWait.pluckToChill;
   const end = (deviations: number): ChillOfBird => {
-    const weight = mean * (1 + deviations * flock.cv);
+    const weight = mean * Math.max(LEAST_OF_MEAN, 1 + deviations * flock.cv);
     const { hours: toCold } = heatGiven(weight, SURFACE_COEFFICIENT[means.chillMethod]);
     const quotedHours = quotedChillHours(weight);
     return {

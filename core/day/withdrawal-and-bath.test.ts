@@ -54,6 +54,18 @@ describe("pulling the feed", () => {
     );
   });
 
+  test("into unlit pens is walked at dusk or at first light, never between", () => {
+    const { visits, withdrawal } = day({}, { arePensLit: false });
+    // Dusk of the evening before and dawn of the day, civil, at the farm: 19:17 and 06:01.
+    const [dusk, dawn] = [-11.7, -0.95].map((hours) => (start.exists ? start.at : 0) + hours * 3_600_000);
+    for (const { feedOffAtByPen, tooShort, tooLong } of visits) {
+      for (const at of feedOffAtByPen) expect(at < dusk! + 120_000 || at > dawn!).toBe(true);
+      expect(tooShort + tooLong).toBeLessThanOrEqual(24);
+    }
+    // One walk is the plan's own, but for what is kept in hand against an early start.
+    expect(Math.abs(visits[0]!.feedOffAtByPen[0]! - withdrawal.feedOffAt.value)).toBeLessThan(31 * 60_000);
+  });
+
   test("follows the farm's own pens where all of the birds stand in them", () => {
     const penned = [
       { name: "east", birds: 10 },

@@ -1,6 +1,6 @@
 import type { LinePlan } from "#core/day/line-plan.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
-import { feedOffBy, killHours, TOO_FULL_WEIGHT } from "#core/day/withdrawal-plan.ts";
+import { aroundTheDark, darkOf, feedOffBy, killHours, TOO_FULL_WEIGHT } from "#core/day/withdrawal-plan.ts";
 import type { FeedShare } from "#core/withdrawal/feed-share.ts";
 import { penVisits } from "#core/withdrawal/pen-visits.ts";
 import {
@@ -60,7 +60,7 @@ export interface VisitOutcome {
 
 /**
  * The best feed-off of each pen with one walk out, two or three. Pens are caught in their order, so the first bird of
- * one is killed after the last of the one before. Fewer outcomes where more visits gain nothing.
+ * one is killed after the last of the one before; night and dusk are counted. Fewer outcomes where more visits gain nothing.
  *
  * @param pens their birds add up to the day's
  */
@@ -68,6 +68,8 @@ export function visitsCompared(plan: PlanInput, line: LinePlan, pens: readonly P
   const { choices } = plan;
   const kills = killHours(line, "p50", choices.birds);
   let first = 0;
+  const rule = WITHDRAWAL[choices.withdrawalSchool];
+  const dark = darkOf(plan);
   const killHoursByPen = pens.map(({ birds }) => {
     const own = kills.slice(first, first + birds);
     first += birds;
@@ -76,19 +78,25 @@ export function visitsCompared(plan: PlanInput, line: LinePlan, pens: readonly P
   const outcomes = [1, 2, 3]
     .filter((visits) => visits <= pens.length)
     .map((visits) => {
-      const { feedOffHoursByPen, tooShort, tooLong, meanShrinkPercent } = penVisits({
-        rule: WITHDRAWAL[choices.withdrawalSchool],
+      const { feedOffHoursByPen } = penVisits({
+        rule,
         shrinkBreakHours: SHRINK_BREAK_HOURS,
         shortWeight: TOO_FULL_WEIGHT,
         killHoursByPen,
         mostVisits: visits,
       });
+      const byPen = killHoursByPen.map((own, pen) => aroundTheDark(rule, own, feedOffHoursByPen[pen]!, dark));
+      const sum = (of: (pen: (typeof byPen)[number], birds: number) => number) =>
+        byPen.reduce((running, pen, index) => running + of(pen, pens[index]!.birds), 0);
       return {
-        visits: new Set(feedOffHoursByPen).size,
-        feedOffAtByPen: feedOffHoursByPen.map((hours) => choices.startAt + hours * MILLISECONDS_PER_HOUR),
-        tooShort,
-        tooLong,
-        shrinkKilograms: (plan.flock.live.value * choices.birds * meanShrinkPercent) / 100,
+        visits: new Set(byPen.map(({ feedOffHours }) => feedOffHours)).size,
+        feedOffAtByPen: byPen.map(
+          ({ feedOffHours }) => choices.startAt + feedOffHours * MILLISECONDS_PER_HOUR,
+        ),
+        tooShort: sum(({ share }) => share.tooShort),
+        tooLong: sum(({ share }) => share.tooLong),
+        shrinkKilograms:
+          (plan.flock.live.value * sum(({ share }, birds) => share.meanShrinkPercent * birds)) / 100,
       };
     });
   return outcomes.filter((one, index) => index === 0 || one.visits > outcomes[index - 1]!.visits);

@@ -2,7 +2,7 @@ import type { LinePlan } from "#core/day/line-plan.ts";
 import type { PlanInput } from "#core/day/plan-input.ts";
 import { mostWithin } from "#core/quantity/most-within.ts";
 import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
-import { type FeedShare, feedShare } from "#core/withdrawal/feed-share.ts";
+import { type FeedShare, type FeedShareInput, feedShare } from "#core/withdrawal/feed-share.ts";
 import { penVisits } from "#core/withdrawal/pen-visits.ts";
 import {
   FEED_OFF_BUFFER_HOURS,
@@ -42,29 +42,40 @@ export interface FeedOff {
   readonly isDuskBound: boolean;
 }
 
-/** The best single feed-off by a school over the simulated mornings; night and dusk are counted. */
-export function feedOffBy(school: WithdrawalSchool, plan: PlanInput, line: LinePlan): FeedOff {
-  const { choices, means, night } = plan;
-  const rule = WITHDRAWAL[school];
-  const kills = killHours(line, "p50", choices.birds);
-  const best = bestForSpread(rule, line, choices.birds);
+type Dark = FeedShareInput["dark"];
+
+/** Hours of the night before in which unlit birds don't eat, from the first bird's time; undefined where a lamp burns. */
+export function darkOf({ choices, means, night }: PlanInput): Dark {
   const hoursFromStart = (at: number) => (at - choices.startAt) / MILLISECONDS_PER_HOUR;
-  const dark =
-    night && !means.arePensLit
-      ? { fromHours: hoursFromStart(night.duskAt), toHours: hoursFromStart(night.dawnAt) }
-      : undefined;
+  return night && !means.arePensLit
+    ? { fromHours: hoursFromStart(night.duskAt), toHours: hoursFromStart(night.dawnAt) }
+    : undefined;
+}
+
+/** A feed-off that would fall in the dark is at dusk, or after half an hour of feed at first light: whichever is better. */
+export function aroundTheDark(rule: WithdrawalRule, kills: readonly number[], best: number, dark: Dark) {
   const isInDark = dark !== undefined && best > dark.fromHours && best < dark.toHours;
   const candidates = isInDark ? [dark.fromHours, dark.toHours + MORNING_FEED_HOURS] : [best];
   const [chosen] = candidates
     .map((feedOffHours) => ({ feedOffHours, share: feedShare({ rule, kills, feedOffHours, dark }) }))
     .toSorted((one, other) => score(one.share) - score(other.share));
-  const { feedOffHours, share } = chosen!;
+  return { ...chosen!, isInDark };
+}
+
+/** The best single feed-off by a school over the simulated mornings; night and dusk are counted. */
+export function feedOffBy(school: WithdrawalSchool, plan: PlanInput, line: LinePlan): FeedOff {
+  const { choices } = plan;
+  const rule = WITHDRAWAL[school];
+  const kills = killHours(line, "p50", choices.birds);
+  const best = bestForSpread(rule, line, choices.birds);
+  const dark = darkOf(plan);
+  const { feedOffHours, share, isInDark } = aroundTheDark(rule, kills, best, dark);
   return {
     feedOffHours,
     share,
     lateShare: feedShare({ rule, kills: killHours(line, "p90", choices.birds), feedOffHours, dark }),
     isInDark,
-    isDuskBound: isInDark && feedOffHours === dark.fromHours,
+    isDuskBound: isInDark && feedOffHours === dark?.fromHours,
   };
 }
 

@@ -32,7 +32,7 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
   await picture("needs", "/days/3/needs", DESK);
   await picture("tasks-phone", "/days/3/tasks", PHONE);
   await picture("beside", "/days/3/beside", DESK, async (page) => {
-    await page.getByRole("link", { name: "The day after" }).click();
+    await page.getByRole("button", { name: "The day after" }).click();
     await page.getByRole("cell", { name: "Sunday 20 September" }).waitFor();
   });
   await picture("run-sheet", "/days/3/sheet", DESK);

@@ -52,7 +52,7 @@ describe("a supply", () => {
     ).toEqual(["counted", "counted"]);
   });
 
-  test("is taken when a day settles, all in one, and put back when the day is opened again", () => {
+  test("is taken when a day settles, all in one", () => {
     const id = tiesOf(30);
     const dayId = packedDay();
     const closing = entry();
@@ -63,12 +63,32 @@ describe("a supply", () => {
     // Sent again it is taken once.
     file().settling.settle(closing, dayId, hours, used);
     expect(stock()).toBe(21);
-    expect(file().supplying.usedOn(dayId)).toEqual([{ supplyId: id, amount: 9 }]);
+    expect(file().supplying.usedOn(dayId)).toMatchObject([
+      { supplyId: id, amount: 9, name: "Ties", packCents: 480 },
+    ]);
+    // What is no longer kept is still part of what the day cost.
+    const [ties] = file().supplying.supplies();
+    expect(file().takeBackFact(ties!.entryId, 2_500)).toBe("taken-back");
+    expect(file().supplying.supplies()).toEqual([]);
+    expect(file().supplying.usedOn(dayId)).toHaveLength(1);
     // A settlement's part can't be taken back alone.
     expect(file().takeBackFact(closing.entryId, 3_000)).toBe("not-a-fact");
     file().settling.reopen(dayId, 3_000);
-    expect(stock()).toBe(30);
     expect(file().supplying.usedOn(dayId)).toEqual([]);
+  });
+
+  test("is put back when the day is opened again, and a count made since the day has seen its use already", () => {
+    const id = tiesOf(30);
+    const dayId = packedDay();
+    const hours = { workMinutes: null, liveMeanMilligrams: null };
+    const used = { movedOn: "2026-09-20", used: [{ supplyId: id, amount: 9 }] };
+    file().settling.settle(entry(), dayId, hours, used);
+    expect(stock()).toBe(21);
+    file().settling.reopen(dayId, 3_000);
+    expect(stock()).toBe(30);
+    file().supplying.move(entry(), id, { movedOn: "2026-09-21", kind: "counted", amount: 20 });
+    file().settling.settle(entry(), dayId, hours, used);
+    expect(stock()).toBe(20);
   });
 
   test("is not touched where the settling fails", () => {

@@ -15,6 +15,9 @@ test("what is short for the day is bought, and is enough then", async ({ page, f
   await walk.fill({ "How much": "5" });
   await walk.press("Write it down");
   await expect(page.getByText("7 bags in stock")).toBeVisible();
+  // What was there at first belongs to the supply; what was bought can be taken back alone.
+  await expect(page.getByRole("button", { name: "Take back: counted 2" })).toHaveCount(0);
+  await expect(page.getByRole("button", { name: "Take back: bought 5" })).toBeVisible();
   await page.goto(`${farm.url}/days/3/needs`);
   await expect(ice).toContainText("enough, there are 7");
   // What the farm kept no count of is taken into stock from here.

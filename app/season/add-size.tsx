@@ -37,14 +37,14 @@ export default function AddSize({ loaderData: { entryId, unitSystem }, actionDat
                 <TextField
                   field={fields.least}
                   label="Lightest"
-                  hint="Empty: any"
+                  hint="Left empty, no limit"
                   unit={unit}
                   inputMode="decimal"
                 />
                 <TextField
                   field={fields.most}
                   label="Heaviest"
-                  hint="Empty: any"
+                  hint="Left empty, no limit"
                   unit={unit}
                   inputMode="decimal"
                 />

@@ -134,9 +134,7 @@ export function settlementOf(farm: Farm, batch: Batch, day: ProcessingDay): DayS
             dayCosts: file.settling
               .costs(day.id)
               .map(({ what, amountCents }) => ({ what, cents: amountCents }))
-              .concat(
-                usedOn(day.id).map(({ supply, cents }) => ({ what: `${supply.name}, from stock`, cents })),
-              ),
+              .concat(usedOn(day.id).map(({ name, cents }) => ({ what: `${name}, from stock`, cents }))),
             kit: file.kit().map(kitItemOf),
             birdsAYear: birdsAYear(farm),
             workMinutes,

@@ -17,14 +17,7 @@ export const suppliesInStock = (): Supply[] =>
     }));
 
 /** Supplies that a settled day took, and what they cost at what a pack cost. */
-export function usedOn(dayId: number) {
-  const supplies = suppliesInStock();
-  return farmFile()
+export const usedOn = (dayId: number) =>
+  farmFile()
     .supplying.usedOn(dayId)
-    .flatMap(({ supplyId, amount }) => {
-      const supply = supplies.find(({ id }) => id === supplyId);
-      return supply
-        ? [{ supply, amount, cents: Math.round((amount * supply.packCents) / supply.packAmount) }]
-        : [];
-    });
-}
+    .map((used) => ({ ...used, cents: Math.round((used.amount * used.packCents) / used.packAmount) }));

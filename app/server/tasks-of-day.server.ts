@@ -55,7 +55,12 @@ function peopleAround(day: ProcessingDay): TaskPerson[] {
     name: person.name,
     rules: rulesOf(helperOf(person), year),
     station: day.crew.find(({ personId }) => personId === person.id)?.stations[0],
-    canCome: (on: string) => comes(person, said, on).canCome,
+    isThere: (on: string, minute: number) =>
+      // Who stands in the day's crew comes, whatever their weekdays say.
+      (comes(person, said, on).canCome ||
+        (on === day.processedOn && day.crew.some(({ personId }) => personId === person.id))) &&
+      minute >= (person.fromMinute ?? 0) &&
+      minute < (person.toMinute ?? Number.POSITIVE_INFINITY),
   }));
   const others = day.crew
     .filter(({ personId }) => personId === null)
@@ -63,7 +68,7 @@ function peopleAround(day: ProcessingDay): TaskPerson[] {
       name,
       rules: NO_RULES,
       station: stations[0],
-      canCome: () => false,
+      isThere: (on: string) => on === day.processedOn,
     }));
   return [...known, ...others];
 }

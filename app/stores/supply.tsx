@@ -95,12 +95,16 @@ export default function Supply({
                   {show.dayWithYear(move.movedOn)}: {move.kind}{" "}
                   <b className="font-mono">{show.count(move.amount)}</b> {counted}
                 </span>
-                {move.kind !== "used" && (
+                {move.kind !== "used" && move.entryId !== supply.entryId && (
                   <TakeBack entryId={move.entryId} back={here} what={`${move.kind} ${move.amount}`} />
                 )}
               </li>
             ))}
           </ul>
+          <div className="flex items-baseline gap-2 pt-3 text-sm">
+            <span>No longer kept?</span>
+            <TakeBack entryId={supply.entryId} back="/stores/supplies" what={supply.name} />
+          </div>
         </Sheet>
       </div>
     </Page>

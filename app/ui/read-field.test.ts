@@ -7,6 +7,7 @@ import {
   localDay,
   money,
   optional,
+  percent,
   temperature,
   volume,
   weight,
@@ -163,6 +164,17 @@ test.each([
   ["7", "Enter a time between 00:00 and 23:59, such as 07:00"],
 ])("the time %j is %j", (text, expected) => {
   expect(read(clockTime, text)).toBe(expected);
+});
+
+test.each([
+  ["1.2", 12],
+  ["1,5 %", 15],
+  ["0", "It must lie between 0.1 and 5 %"],
+  ["5.1", "It must lie between 0.1 and 5 %"],
+  ["1.25", "Use at most one digit after the point, such as 1.2"],
+  ["a pinch", "Enter a percentage, such as 1.2"],
+])("%j salt is %j thousandths", (text, expected) => {
+  expect(read(percent({ least: 0.1, most: 5, ask: "" }), text)).toBe(expected);
 });
 
 test.each([

@@ -200,9 +200,11 @@ export function percent({ least, most, ask }: { least: number; most: number; ask
     if (text === "") return { problem: ask };
     const value = readNumber(text.replace(/\s*%$/, ""), { commaGroups: false });
     if (value === undefined) return { problem: "Enter a percentage, such as 1.2" };
-    return value < least || value > most
-      ? { problem: `It must lie between ${least} and ${most} %` }
-      : { value: Math.round(value * 10) };
+    if (value < least || value > most) return { problem: `It must lie between ${least} and ${most} %` };
+    const tenths = Math.round(value * 10);
+    return Math.abs(tenths - value * 10) > 1e-9
+      ? { problem: "Use at most one digit after the point, such as 1.2" }
+      : { value: tenths };
   });
 }
 

@@ -87,6 +87,8 @@ describe("what a day uses up", () => {
           supply(4, { kind: "tie", inStock: second, packAmount: 7 }),
         ]).filter(({ kind }) => kind === "tie");
         expect(ties.reduce((sum, { amount }) => sum + amount, 0)).toBe(birds);
+        // Each row's sum says what is taken of its own stock.
+        for (const { amount, working } of ties) expect(working.value).toBe(amount);
         const short = ties.reduce((sum, need) => sum + (need.short ?? 0), 0);
         expect(short).toBe(Math.max(0, birds - first - second));
         const bought = ties.reduce((sum, { packs }) => sum + packs * 7, 0);

@@ -71,7 +71,7 @@ export function plannedUse(
   };
 }
 
-/** All that a day uses up, against the stock. Bags first, by size; a thing that is not needed has no row. */
+/** All that a day uses up, against the stock: ice, bags by size, then the rest; a thing that is not needed has no row. */
 export function dayNeeds(use: DayUse, supplies: readonly Supply[]): Need[] {
   const bags = bagNeeds(use, supplies);
   const others = SUPPLY_KINDS.filter((kind) => kind !== "bag").flatMap((kind) => {
@@ -137,9 +137,19 @@ function needsOf(kind: SupplyKind, amount: number, working: Reckoning, supplies:
     if (part === 0) return [];
     const short = supply.inStock === undefined ? undefined : Math.max(0, part - supply.inStock);
     const packs = Math.ceil((short ?? 0) / supply.packAmount);
-    return [{ kind, supply, amount: part, working, short, packs, cents: packs * supply.packCents }];
+    const own = part === amount ? working : partOf(working, part);
+    return [{ kind, supply, amount: part, working: own, short, packs, cents: packs * supply.packCents }];
   });
 }
+
+/** Where a thing lies in two stocks, each has a part of the sum. */
+const partOf = (working: Reckoning, part: number): Reckoning =>
+  reckoning({
+    ...working,
+    value: part,
+    inputs: [...working.inputs, input("in all", working.value, working.unit, "worked out")],
+    rule: `${working.rule} What another stock of the same has is taken from there.`,
+  });
 
 function workingOf(kind: Exclude<SupplyKind, "bag">, use: DayUse): Reckoning {
   const whole = use.wholeKilograms.length;

@@ -115,22 +115,28 @@ describe("what follows from a set day", () => {
       name,
       rules: NO_RULES,
       station: undefined,
-      canCome: () => true,
+      isThere: () => true,
       ...change,
     });
     const people = [
       person("Child", { rules: { ...NO_RULES, age: 12 }, station: "pins" }),
       person("Scalder", { station: "scald" }),
       person("Weak", { rules: { ...NO_RULES, lifts: false }, station: "pack" }),
-      person("Away", { canCome: () => false }),
+      person("Away", { isThere: () => false }),
+      person("Afternoons", { station: "pack", isThere: (_, minute) => minute >= 13 * 60 }),
     ];
     const who = (key: string) => dayTasks({ ...DAY, people }).find((task) => task.key === key)!.who;
     expect(who("burner")).toBe("Scalder");
     expect(who("pens")).toBe("Scalder");
     expect(who("sharpen")).not.toBe("Child");
+    // At half past two; Weak packs too, and was named first.
     expect(who("probe")).toBe("Weak");
+    expect(who("set-up")).toBe("Scalder");
+    expect(who("break")).toBe("Weak");
     const asked = dayTasks({ ...DAY, people }).map((task) => task.who);
     expect(asked).not.toContain("Away");
+    const early = dayTasks({ ...DAY, people }).filter(({ at: moment }) => localClock(moment, ZONE) < "13:00");
+    expect(early.map((task) => task.who)).not.toContain("Afternoons");
     expect(dayTasks(DAY).every((task) => task.who === undefined)).toBe(true);
   });
 });

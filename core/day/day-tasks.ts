@@ -1,7 +1,8 @@
-import { instantOf, localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
+import { instantOf, localClock, localDayOf, minuteOfClock, startOfDay } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
 import type { DayPlan } from "#core/day/day-plan.ts";
 import type { DayChoices } from "#core/day/plan-input.ts";
+import { CLEAN_UP_MINUTES, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import { type PersonRules, ruleAgainst } from "#core/safety/person-rules.ts";
 
@@ -49,7 +50,8 @@ export interface TaskPerson {
   readonly rules: PersonRules;
   /** Where they stand on the day, first of all; undefined where they don't work on it. */
   readonly station: Station | undefined;
-  readonly canCome: (day: LocalDay) => boolean;
+  /** On a day, at a minute of it by the farm's clock. */
+  readonly isThere: (day: LocalDay, minute: number) => boolean;
 }
 
 export interface TaskInput {
@@ -86,7 +88,7 @@ export function dayTasks(task: TaskInput): DayTask[] {
     .toSorted((one, other) => one.at - other.at);
   const askedOften = new Map<string, number>();
   return sorted.map(({ like, isOnTheLine = false, ...draft }) => {
-    const who = whoFor(task, like, localDayOf(draft.at, task.timeZone), askedOften);
+    const who = whoFor(task, like, draft.at, askedOften);
     if (who !== undefined) askedOften.set(who, (askedOften.get(who) ?? 0) + 1);
     return { ...draft, isOnTheLine, who };
   });
@@ -94,14 +96,18 @@ export function dayTasks(task: TaskInput): DayTask[] {
 
 /** Who stands at the station on the day; else whoever is there, may, and was asked least. */
 function whoFor(
-  { people, processedOn }: TaskInput,
+  { people, processedOn, timeZone }: TaskInput,
   like: Station,
-  day: LocalDay,
+  at: number,
   askedOften: ReadonlyMap<string, number>,
 ): string | undefined {
+  const day = localDayOf(at, timeZone);
+  const minute = minuteOfClock(localClock(at, timeZone));
   const able = people.filter(
-    ({ rules, canCome, station }) =>
-      ruleAgainst(rules, like) === undefined && (day === processedOn ? station !== undefined : canCome(day)),
+    ({ rules, isThere, station }) =>
+      ruleAgainst(rules, like) === undefined &&
+      isThere(day, minute) &&
+      (day !== processedOn || station !== undefined),
   );
   const expert = able.find(({ station }) => station === like);
   const least = able.toSorted(
@@ -170,7 +176,8 @@ function before(task: TaskInput): Draft[] {
       why: "dirt eats chlorine: scrub first. Never bleach with acid or ammonia",
       at: on(1, "13:30"),
       minutes: 75,
-      like: "rinse",
+      // Bleach is no child's work, as the giblets' knives are not.
+      like: "giblets",
     },
     {
       key: "try-machines",
@@ -225,7 +232,7 @@ function onTheDay({ choices, batchName, plan }: TaskInput): Draft[] {
       title: "Set up tables, cones and hoses; fill the tanks, water and ice",
       why: "birds go one way, dirty to clean",
       at: line.setUpAt,
-      minutes: 60,
+      minutes: SET_UP_MINUTES,
       isOnTheLine: true,
       like: "pluck",
     },
@@ -268,7 +275,7 @@ function onTheDay({ choices, batchName, plan }: TaskInput): Draft[] {
     },
     tanks.fullMinute !== undefined && {
       key: "second-fill",
-      title: `The tanks are full: move the cold birds on, fill again`,
+      title: "The tanks are full: move the cold birds on, fill again",
       why: `they hold ${chill.tank.birdsThatFit.value}`,
       at: at(tanks.fullMinute),
       minutes: 20,
@@ -277,10 +284,10 @@ function onTheDay({ choices, batchName, plan }: TaskInput): Draft[] {
     },
     {
       key: "clean",
-      title: "Clean up: element off before draining",
+      title: "Clean up: heat off before draining",
       why: "while it is wet; dry blood takes twice as long",
-      at: line.evenChanceAt.value,
-      minutes: 60,
+      at: line.cleanAt.value - CLEAN_UP_MINUTES * MINUTE,
+      minutes: CLEAN_UP_MINUTES,
       isOnTheLine: true,
       like: "scald",
     },

@@ -63,7 +63,7 @@ export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
     pluckBy: choices.pluckBy,
     giblets: choices.keepsGiblets,
     packSameDay: choices.packsSameDay,
-    cutUp: choices.packsSameDay ? choices.cutUp : 0,
+    cutUp: choices.cutUp,
     restMinutes: chillMinutes(plan),
     breaks: hasBreak ? [{ fromMinute: breakFrom, minutes: choices.breakMinutes }] : [],
     setUpMinutes: 0,

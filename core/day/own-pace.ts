@@ -27,8 +27,7 @@ export const OUR_PACE: OwnPace = { factor: 1, daySdLn: DAY_SD_LN, factorSdLn: un
 
 /**
  * What a farm's own days say of its pace: our guess and each day, weighed by how sure they are (normal, in logarithms),
- * and the spread of its days from ours and theirs, with as many days behind ours as it is worth. The plan's own spread
- * holds both: how days scatter, and how little the factor is known yet. See docs/sources.md#own-days.
+ * and the spread of its days from ours and theirs, with as many days behind ours as it is worth. See docs/sources.md#own-days.
  */
 export function ownPace(taken: readonly DayTaken[]): OwnPace {
   if (taken.length === 0) return OUR_PACE;
@@ -39,7 +38,7 @@ export function ownPace(taken: readonly DayTaken[]): OwnPace {
   const scatter = (SPREAD_WORTH_DAYS * DAY_SD_LN ** 2 + squares) / (SPREAD_WORTH_DAYS + ratios.length);
   return {
     factor: Math.exp(mean),
-    daySdLn: Math.sqrt(scatter + 1 / precision),
+    daySdLn: Math.sqrt(scatter),
     factorSdLn: Math.sqrt(1 / precision),
     days: ratios.length,
   };

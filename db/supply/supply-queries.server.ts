@@ -26,6 +26,12 @@ export interface StockedSupply extends SupplyRow {
   readonly inStock: number | null;
 }
 
+/** So much of a supply that a settled day used. */
+export interface UsedSupply extends Pick<SupplyRow, "name" | "kind" | "packAmount" | "packCents"> {
+  readonly supplyId: number;
+  readonly amount: number;
+}
+
 /** Prepares every statement of supplies once; call it once per connection. */
 export function supplyQueries(database: Database) {
   const entries = entryQueries(database);
@@ -37,9 +43,10 @@ export function supplyQueries(database: Database) {
   const selectMoves = database.prepare<[number], SupplyMoveRow>(`
     SELECT entry_id AS entryId, supply_id AS supplyId, moved_on AS movedOn, kind, amount, day_id AS dayId
       FROM supply_move WHERE supply_id = ? AND ${standing} ORDER BY moved_on, id`);
-  const selectUsed = database.prepare<[number], { supplyId: number; amount: number }>(`
-    SELECT supply_id AS supplyId, amount FROM supply_move
-     WHERE day_id = ? AND ${standing} ORDER BY supply_id`);
+  const selectUsed = database.prepare<[number], UsedSupply>(`
+    SELECT supply_id AS supplyId, amount, name, supply.kind, pack_amount AS packAmount, pack_cents AS packCents
+      FROM supply_move JOIN supply ON supply.id = supply_id
+     WHERE day_id = ? AND supply_move.${standing} ORDER BY supply_id`);
   const insertSupply = database.prepare<Omit<SupplyRow, "id">>(`
     INSERT INTO supply (entry_id, name, kind, most_milligrams, pack_amount, pack_cents)
     VALUES (@entryId, @name, @kind, @mostMilligrams, @packAmount, @packCents)`);
@@ -54,7 +61,7 @@ export function supplyQueries(database: Database) {
     supply: (id: number): StockedSupply | undefined => supplies().find((one) => one.id === id),
     /** In the order of their days. */
     moves: (supplyId: number): SupplyMoveRow[] => selectMoves.all(supplyId),
-    /** What a settled day used. */
+    /** What a settled day used, of what is no longer kept too. */
     usedOn: (dayId: number) => selectUsed.all(dayId),
 
     /** Adds a thing with what there is of it on a day; null where nobody has counted yet. */

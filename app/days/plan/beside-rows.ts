@@ -2,7 +2,7 @@ import { plural, type Show } from "#app/ui/show.ts";
 import { STATION_WORDS } from "#app/ui/words.ts";
 import type { PlanForDate } from "#core/day/plan-for-date.ts";
 import type { WeatherOnDay } from "#core/day/weather-on-day.ts";
-import { busiestStation } from "#core/processing-line/line-tally.ts";
+import type { Station } from "#core/processing-line/line-station.ts";
 
 /** One of two plans that are held beside each other. */
 export interface Side {
@@ -10,6 +10,8 @@ export interface Side {
   readonly planned: PlanForDate;
   readonly weather: WeatherOnDay | undefined;
   readonly toBuyCents: number;
+  /** Undefined where no station holds the line. */
+  readonly bottleneck: Station | undefined;
   /** Of those who are to come, who has said that they can't, and what else speaks against the day. */
   readonly against: readonly string[];
 }
@@ -35,10 +37,7 @@ export function besideRows(one: Side, other: Side, show: Show): BesideRow[] {
     row("Last bird in the chill", ({ planned }) => show.time(planned.plan.line.evenChanceAt.value)),
     row("Nine times in ten by", ({ planned }) => show.time(planned.plan.line.nineInTenAt.value)),
     row("Clean by", ({ planned }) => show.time(planned.plan.line.cleanAt.value)),
-    row("Holds the line", ({ planned }) => {
-      const station = busiestStation(planned.plan.line.answer);
-      return station ? STATION_WORDS[station] : "none";
-    }),
+    row("Holds the line", ({ bottleneck }) => (bottleneck ? STATION_WORDS[bottleneck] : "none")),
     row("Feed off", ({ planned }) => show.dayTime(planned.plan.withdrawal.feedOffAt.value)),
     row("Off feed when killed", ({ planned: { plan } }) =>
       [plan.withdrawal.firstBirdHours, plan.withdrawal.lastBirdHours]

@@ -1,4 +1,4 @@
-import { Form, Link } from "react-router";
+import { Form } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { besideRows } from "#app/days/plan/beside-rows.ts";
 import { sideOf } from "#app/days/plan/beside-side.server.ts";
@@ -10,7 +10,6 @@ import { farmFile } from "#app/server/farm-file.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { Button, Page, Sheet } from "#app/ui/sheet.tsx";
 import { plural, showFor } from "#app/ui/show.ts";
-import { addDays } from "#core/calendar/local-day.ts";
 import type { Route } from "./+types/beside.ts";
 
 export const meta = () => [{ title: "Beside another · Pale Morning" }];
@@ -24,8 +23,8 @@ export function loader({ params, request }: Route.LoaderArgs) {
   };
   const basis = planBasis(farm, batch, day.id);
   const beside = readBeside(day, new URL(request.url).searchParams, setting, basis.helpers);
-  const standing = sideOf(farm, basis, day);
-  const other = beside.choices ? sideOf(farm, basis, beside.choices) : standing;
+  const standing = sideOf(farm, basis, day.id, day);
+  const other = beside.choices ? sideOf(farm, basis, day.id, beside.choices) : standing;
   return {
     day,
     line: `${plural(day.birdCount, "bird")} of ${batch.name}`,
@@ -110,27 +109,15 @@ const FIELDS = [
   { name: "tablePlaceCount", label: "Gut table places", type: "text" },
 ] as const;
 
+const BOX =
+  "min-h-12 w-full rounded-sheet border border-soft bg-white px-3 aria-invalid:border-2 aria-invalid:border-barn";
+
 function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & { dayId: number }) {
   const { fields, who, helpers, faults } = beside;
+  const whoFault = faults.helpers ?? faults.peopleCount ?? faults.crew;
   const here = `/days/${dayId}/beside`;
-  const query = (change: Record<string, string>) => {
-    const params = new URLSearchParams(FIELDS.map(({ name }) => [name, fields[name] ?? ""]));
-    for (const id of who) params.append("who", String(id));
-    params.set("helpers", String(helpers));
-    for (const [name, value] of Object.entries(change)) params.set(name, value);
-    return `${here}?${params}`;
-  };
-  const day = fields.processedOn ?? "";
-  const isDay = faults.processedOn === undefined;
   return (
     <Form method="get" action={here} className="grid gap-4">
-      {Object.entries(faults)
-        .filter(([name]) => !FIELDS.some((field) => field.name === name))
-        .map(([name, fault]) => (
-          <p key={name} role="alert" className="rounded-sheet border-l-4 border-barn bg-blush px-3 py-2">
-            {fault}
-          </p>
-        ))}
       <div className="grid grid-cols-2 gap-3">
         {FIELDS.map(({ name, label, type }) => (
           <div key={name} className="grid min-w-0 content-start gap-1">
@@ -145,7 +132,7 @@ function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & 
               defaultValue={fields[name]}
               aria-invalid={faults[name] !== undefined}
               aria-describedby={faults[name] ? `${name}-fault` : undefined}
-              className="min-h-12 w-full rounded-sheet border border-soft bg-white px-3 aria-invalid:border-2 aria-invalid:border-barn"
+              className={BOX}
             />
             {faults[name] && (
               <span id={`${name}-fault`} className="text-sm font-semibold text-barn">
@@ -155,22 +142,6 @@ function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & 
           </div>
         ))}
       </div>
-      {isDay && (
-        <p className="flex flex-wrap gap-x-4">
-          <Link
-            to={query({ processedOn: addDays(day, -1) })}
-            className="inline-flex min-h-12 items-center underline"
-          >
-            The day before
-          </Link>
-          <Link
-            to={query({ processedOn: addDays(day, 1) })}
-            className="inline-flex min-h-12 items-center underline"
-          >
-            The day after
-          </Link>
-        </p>
-      )}
       <fieldset className="grid gap-1">
         <legend className="pb-1 text-sm font-semibold">Who comes</legend>
         {people.map(({ id, name }) => (
@@ -185,17 +156,33 @@ function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & 
             {name}
           </label>
         ))}
-        <label className="grid gap-1 pt-1">
-          <span className="text-sm font-semibold">Helpers without a name</span>
-          <input
-            name="helpers"
-            inputMode="numeric"
-            defaultValue={helpers}
-            className="min-h-12 w-full rounded-sheet border border-soft bg-white px-3"
-          />
+        <label htmlFor="helpers" className="pt-1 text-sm font-semibold">
+          Helpers without a name
         </label>
+        <input
+          id="helpers"
+          name="helpers"
+          inputMode="numeric"
+          defaultValue={helpers}
+          aria-invalid={whoFault !== undefined}
+          aria-describedby={whoFault ? "helpers-fault" : undefined}
+          className={BOX}
+        />
+        {whoFault && (
+          <span id="helpers-fault" className="text-sm font-semibold text-barn">
+            {whoFault}
+          </span>
+        )}
       </fieldset>
       <Button>Hold it beside</Button>
+      <div className="grid grid-cols-2 gap-3">
+        <Button kind="plain" name="shift" value="-1">
+          The day before
+        </Button>
+        <Button kind="plain" name="shift" value="1">
+          The day after
+        </Button>
+      </div>
     </Form>
   );
 }

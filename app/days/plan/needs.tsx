@@ -122,6 +122,8 @@ function NeedRow({ need }: { need: Need }) {
   const show = useShow();
   const { counted } = SUPPLY_WORDS[need.kind];
   const { supply, short } = need;
+  const inWords = (amount: number) =>
+    need.working.unit === "count" ? show.count(amount) : `${show.count(amount)} ${counted}`;
   return (
     <li className="grid items-center gap-x-4 border-b border-rule last:border-b-0 sm:grid-cols-2 [&>div]:border-b-0">
       <Figure label={nameOf(need)} reckoning={need.working} size="small">
@@ -145,8 +147,8 @@ function NeedRow({ need }: { need: Need }) {
               {short === undefined
                 ? "not counted"
                 : short > 0
-                  ? `${show.count(short)} short, there are ${show.count(supply.inStock!)}`
-                  : `enough, there are ${show.count(supply.inStock!)}`}
+                  ? `${inWords(short)} short, there are ${inWords(supply.inStock!)}`
+                  : `enough, there are ${inWords(supply.inStock!)}`}
             </span>
             <Link
               to={`/stores/supplies/${supply.id}`}

@@ -1,25 +1,20 @@
 import { type DayFormSetting, dayFields, dayForm, isSent, seatsAsText } from "#app/days/plan/day-form.ts";
+import { addDays, isLocalDay } from "#core/calendar/local-day.ts";
 import { type CrewSeat, crewOf, type Helper, rulesOf, stationsToJoin } from "#core/day/crew.ts";
+import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
 import { NO_RULES } from "#core/safety/person-rules.ts";
 import type { DayChoiceRow, ProcessingDay } from "#db/day/day-queries.server.ts";
 
 /** Fields in which the other plan may differ, by the names that the plan's own form gives them. */
-const CHANGED = [
-  "processedOn",
-  "startTime",
-  "birdCount",
-  "cutUpCount",
-  "coneCount",
-  "tablePlaceCount",
-] as const;
+const CHANGED = ["startTime", "birdCount", "cutUpCount", "coneCount", "tablePlaceCount"] as const;
 
 export interface BesidePlan {
   /** As it was typed, to be shown again and to be kept as the plan. */
   readonly fields: Readonly<Record<string, string>>;
   /** Who comes: the farm's people by their ids, and helpers without a name. */
   readonly who: readonly number[];
-  readonly helpers: number;
+  readonly helpers: string;
   /** Undefined where it can't be read; then what is wrong stands by the name of its field. */
   readonly choices: DayChoiceRow | undefined;
   readonly faults: Readonly<Record<string, string>>;
@@ -38,11 +33,10 @@ export function readBeside(
   const seats = crewOf(named, day.peopleCount, { helpers, year });
   const standingWho = seats.flatMap(({ personId }) => personId ?? []);
   const who = isAsked ? asked.getAll("who").map(Number) : standingWho;
-  const typed = Number(asked.get("helpers") ?? "");
-  const unnamed =
-    isAsked && Number.isInteger(typed) && typed >= 0 && typed <= 24
-      ? typed
-      : Math.max(0, day.peopleCount - standingWho.length);
+  const nameless = String(Math.max(0, day.peopleCount - standingWho.length));
+  const typed = isAsked ? (asked.get("helpers") ?? "0").trim() || "0" : nameless;
+  const isCount = /^\d{1,2}$/.test(typed) && Number(typed) <= MOST_PEOPLE;
+  const unnamed = Number(isCount ? typed : nameless);
   const crew = crewWith(seats, who, unnamed, helpers, year);
   const fields = {
     ...dayFields(day, setting.timeZone),
@@ -52,6 +46,7 @@ export function readBeside(
         return value === null ? [] : [[name, value.trim()]];
       }),
     ),
+    processedOn: shifted(asked.get("processedOn")?.trim() ?? day.processedOn, asked.get("shift")),
     peopleCount: String(crew.length),
     crew: seatsAsText(crew),
   };
@@ -59,9 +54,15 @@ export function readBeside(
   const faults: Record<string, string> = read.success
     ? {}
     : Object.fromEntries(read.error.issues.map(({ path, message }) => [String(path[0] ?? ""), message]));
+  if (!isCount) faults.helpers = `Say how many, a whole number up to ${MOST_PEOPLE}; 0 for none`;
   if (crew.length === 0) faults.peopleCount = "Somebody has to come. Tick a name, or say how many helpers";
-  return { fields, who, helpers: unnamed, choices: read.data, faults };
+  const isRead = Object.keys(faults).length === 0;
+  return { fields, who, helpers: typed, choices: isRead ? read.data : undefined, faults };
 }
+
+/** A day before or after, as a button asks for; a day that can't be read stays as it was typed. */
+const shifted = (day: string, by: string | null): string =>
+  isLocalDay(day) && (by === "-1" || by === "1") ? addDays(day, Number(by)) : day;
 
 /** Those who stay keep their stations; whoever comes new goes where nobody stands, or where people usually go. */
 function crewWith(

@@ -2,11 +2,13 @@ import { planOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { suppliesInStock } from "#app/server/supplies.server.ts";
 import { dayNeeds, plannedUse, type Supply } from "#core/day/day-needs.ts";
-import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** What will be in stock for a day: what there is, less what the set days before it take. */
-export function stockForDay(farm: Farm, day: ProcessingDay): { supplies: Supply[]; daysBefore: number } {
+export function stockForDay(
+  farm: Farm,
+  day: { readonly id: number; readonly startAt: number },
+): { supplies: Supply[]; daysBefore: number } {
   const earlier = farmFile()
     .openDays()
     .filter(({ id, startAt }) => id !== day.id && startAt < day.startAt);

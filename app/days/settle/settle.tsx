@@ -4,7 +4,6 @@ import { DayHead } from "#app/days/leaves.tsx";
 import { CostTable } from "#app/days/settle/cost-table.tsx";
 import { likelyUse } from "#app/days/settle/likely-use.server.ts";
 import { settleForm, usedField } from "#app/days/settle/settle-form.ts";
-import { now } from "#app/server/clock.server.ts";
 import { requireDay, settlementOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
@@ -17,7 +16,6 @@ import { plural } from "#app/ui/show.ts";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { SUPPLY_WORDS } from "#app/ui/words.ts";
-import { localDayOf } from "#core/calendar/farm-time.ts";
 import type { Route } from "./+types/settle.ts";
 
 export const meta = () => [{ title: "Settle · Pale Morning" }];
@@ -53,7 +51,8 @@ export async function action({ request, params }: Route.ActionArgs) {
       workMinutes: workHours === null ? null : Math.round(workHours * 60),
       liveMeanMilligrams: liveMean,
     },
-    { movedOn: localDayOf(now(), farm.timeZone), used },
+    // On the day itself: a count made since has seen it already.
+    { movedOn: day.processedOn, used },
   );
   const faults = faultsOf(outcome, {
     "day-settled": { "": "This day is settled already. Load the page again to see it" },
@@ -250,12 +249,12 @@ function DayCosts({ day, costs, used }: Pick<Loaded, "day" | "costs" | "used">) 
             </span>
           </li>
         ))}
-        {used.map(({ supply, amount, cents }) => (
-          <li key={supply.id} className="flex items-baseline justify-between gap-3 border-b border-rule py-2">
+        {used.map(({ supplyId, name, kind, amount, cents }) => (
+          <li key={supplyId} className="flex items-baseline justify-between gap-3 border-b border-rule py-2">
             <span>
-              {supply.name}{" "}
+              {name}{" "}
               <span className="text-sm text-soft">
-                {show.count(amount)} {SUPPLY_WORDS[supply.kind].counted} from stock
+                {show.count(amount)} {SUPPLY_WORDS[kind].counted} from stock
               </span>
             </span>
             <span className="font-mono">{show.money(cents)}</span>

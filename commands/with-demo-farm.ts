@@ -16,8 +16,8 @@ export async function withDemoFarm(at: string, clock: string, work: () => Promis
     env: { ...process.env, PORT: new URL(at).port, PALE_MORNING_CLOCK: clock, PALE_MORNING_LOG: "warn" },
   });
   try {
-    for (let attempt = 0; attempt < ATTEMPTS; attempt += 1) {
-      if (await fetch(`${at}/icon.svg`).catch(() => undefined)) break;
+    for (let attempt = 0; !(await fetch(`${at}/icon.svg`).catch(() => undefined)); attempt += 1) {
+      if (attempt === ATTEMPTS) throw new Error(`the demo farm was not served at ${at}`);
       await new Promise((resolve) => setTimeout(resolve, BETWEEN_MILLISECONDS));
     }
     await work();

@@ -9,12 +9,11 @@ const [MONDAY, TUESDAY, WEDNESDAY, THURSDAY, FRIDAY, SATURDAY, SUNDAY] = [1, 2, 
 const centsPerKilogram = (centsPerPound: number) => Math.round(centsPerPound / 0.45359237);
 
 const ANY = { usesKnives: 1, scalds: 1, lifts: 1, bornYear: null, fromMinute: null, toMinute: null } as const;
-const POUND = 453_592;
 /** Kept in stock: kind, name, pack, its price in cents, what there is, and for bags the heaviest bird. Short of ice and of bags. */
 const SUPPLIES = [
   ["ice", "Ice, 20 lb bags", 1, 450, 2, null],
-  ["bag", "Poultry bags, small", 50, 1150, 14, Math.round(4.25 * POUND)],
-  ["bag", "Poultry bags, large", 50, 1400, 22, Math.round(6.5 * POUND)],
+  ["bag", "Poultry bags, small", 50, 1150, 14, milligramsFromPounds(4.25)],
+  ["bag", "Poultry bags, large", 50, 1400, 22, milligramsFromPounds(6.5)],
   ["tie", "Clip ties", 100, 480, 140, null],
   ["tube", "Vent tubes", 6, 300, 6, null],
   ["label", "Labels", 250, 1900, 180, null],

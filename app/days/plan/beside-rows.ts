@@ -33,6 +33,7 @@ export function besideRows(one: Side, other: Side, show: Show): BesideRow[] {
     row("Day", ({ processedOn }) => show.longDay(processedOn)),
     row("Birds", ({ planned }) => `${planned.choices.birds}, ${planned.choices.cutUp} cut up`),
     row("Who", ({ planned }) => planned.plan.line.setup.day.people.map(({ name }) => name).join(", ")),
+    row("Against it", ({ against }) => (against.length === 0 ? "nothing known" : against.join("; "))),
     row("First bird", ({ planned }) => show.time(planned.choices.startAt)),
     row("Last bird in the chill", ({ planned }) => show.time(planned.plan.line.evenChanceAt.value)),
     row("Nine times in ten by", ({ planned }) => show.time(planned.plan.line.nineInTenAt.value)),
@@ -64,6 +65,5 @@ export function besideRows(one: Side, other: Side, show: Show): BesideRow[] {
           ? "none, it is dark"
           : show.minutes(weather.lightLeftMinutes),
     ),
-    row("Against it", ({ against }) => (against.length === 0 ? "nothing known" : against.join("; "))),
   ];
 }

@@ -120,7 +120,10 @@ function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & 
     <Form method="get" action={here} className="grid gap-4">
       <div className="grid grid-cols-2 gap-3">
         {FIELDS.map(({ name, label, type }) => (
-          <div key={name} className="grid min-w-0 content-start gap-1">
+          <div
+            key={name}
+            className={`grid min-w-0 content-start gap-1 ${type === "text" ? "" : "col-span-2"}`}
+          >
             <label htmlFor={name} className="text-sm font-semibold">
               {label}
             </label>

@@ -229,9 +229,10 @@ function DayCosts({ day, costs, used }: Pick<Loaded, "day" | "costs" | "used">) 
   const show = useShow();
   return (
     <Sheet heading="What the day itself cost">
-      {costs.length === 0 && (
-        <p className="pb-3">
-          Hire, power, what was bought for this day alone. What comes from stock is counted when you settle.
+      {!day.settledEntryId && (
+        <p className="pb-3 text-sm">
+          Hire, power, what was bought for this day alone. What comes from stock is counted when you settle:
+          don't write it here too.
         </p>
       )}
       <ul>

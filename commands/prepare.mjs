@@ -8,9 +8,9 @@ import { fileURLToPath } from "node:url";
 export const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 
 /** Runs a program in the repository and ends this process if it fails. */
-export function run(program, args, environment = {}) {
+export function run(program, args, environment = {}, folder = root) {
   const { status, error } = spawnSync(program, args, {
-    cwd: root,
+    cwd: folder,
     stdio: "inherit",
     env: { ...process.env, ...environment },
   });
@@ -23,16 +23,21 @@ export function run(program, args, environment = {}) {
 /** A program that the packages bring. */
 export const bin = (name) => join(root, "node_modules", ".bin", name);
 
-/** Installs the packages of the lock file if they are not there yet. */
-export function ensureInstalled() {
-  const stamp = join(root, "node_modules", ".installed-lock");
+/** Installs the packages of a folder's lock file if they are not there yet. */
+export function ensureInstalled(folder = "") {
+  const at = join(root, folder);
+  const stamp = join(at, "node_modules", ".installed-lock");
   const lock = createHash("sha256")
-    .update(readFileSync(join(root, "package-lock.json")))
+    .update(readFileSync(join(at, "package-lock.json")))
     .digest("hex");
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === lock) return;
-  console.log("Installing packages. SQLite is compiled on the way, so this takes two to three minutes.");
+  console.log(
+    folder
+      ? `Installing the packages of ${folder}.`
+      : "Installing packages. SQLite is compiled on the way, so this takes two to three minutes.",
+  );
   // Not `npm ci`: it refuses a lock file that lacks other machines' optional binaries. Versions are pinned all the same.
-  run("npm", ["install", "--no-save", "--no-audit", "--no-fund"]);
+  run("npm", ["install", "--no-save", "--no-audit", "--no-fund"], {}, at);
   writeFileSync(stamp, lock);
 }
 

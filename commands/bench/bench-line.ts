@@ -1,5 +1,6 @@
 import { median } from "d3-array";
-import { lineInPackage } from "#commands/bench/line-in-package.ts";
+import { lineByProcesses } from "#commands/bench/line-by-processes.ts";
+import { lineByTimers } from "#commands/bench/line-by-timers.ts";
 import { bestCrew } from "#core/processing-line/best-crew.ts";
 import { EVENTS, LAST_WORK, lineContext } from "#core/processing-line/line-context.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
@@ -25,34 +26,58 @@ const dayOf = (birds: number): LineDay => ({
   breaks: [{ fromMinute: 300, minutes: 40 }],
 });
 
-/** The line against its readable telling and against a simulation package, by birds, and the search for a crew. */
+/** The line against slower tellings of the same model, by birds, and the search for a crew. */
 export async function benchLine(): Promise<void> {
+  await benchTellings();
+  await benchBirds();
+  benchCrew(58);
+  benchCrew(120);
+}
+
+/** Against the readable telling and two simulation packages, one of processes and one of timers, round by round. */
+async function benchTellings(): Promise<void> {
   const day = dayOf(120);
   const context = lineContext(day, 1);
-  const inPackage = await lineInPackage();
-  const fast = timed(4000, (morning) => void playMorning(context, morning));
-  const readable = timed(30, (morning) => void readableMorning(day, 1, morning));
-  const general = timed(30, (morning) => void inPackage(day, 1, morning));
-  playMorning(context, 3);
-  const differs = Math.abs(context.state.clock[LAST_WORK]! - inPackage(day, 1, 3));
+  const processes = lineByProcesses();
+  const timers = lineByTimers();
+  const tellings: Record<string, (morning: number) => number | Promise<number>> = {
+    readable: (morning) => readableMorning(day, 1, morning).happenings.at(-1)!.minute,
+    "package of processes": (morning) => processes(day, 1, morning),
+    "package of timers": (morning) => timers(day, 1, morning),
+  };
+  const times: Record<string, number[]> = { fast: [] };
+  for (let round = 0; round < ROUNDS; round += 1) {
+    times.fast!.push(await milliseconds(4000, (morning) => void playMorning(context, morning)));
+    for (const [name, telling] of Object.entries(tellings)) {
+      times[name] ??= [];
+      times[name].push(await milliseconds(30, telling));
+    }
+  }
+  const fast = median(times.fast!)!;
   console.log(`\nThe line: a day of 120 birds and 5 people, mornings a second, median of ${ROUNDS} rounds`);
   console.log(`fast ${perSecond(fast)} (${fast.toFixed(3)} ms, ${context.state.counts[EVENTS]} events)`);
-  console.log(`readable ${perSecond(readable)}, the fast one ${(readable / fast).toFixed(1)} times as many`);
-  console.log(
-    `simulation package ${perSecond(general)}, the fast one ${(general / fast).toFixed(1)} times as many; they end ${differs.toFixed(3)} min apart`,
-  );
+  for (const [name, telling] of Object.entries(tellings)) {
+    const one = median(times[name]!)!;
+    playMorning(context, 3);
+    const apart = Math.abs(context.state.clock[LAST_WORK]! - (await telling(3)));
+    console.log(
+      `${name} ${perSecond(one)} (${one.toFixed(2)} ms), the fast one ${(one / fast).toFixed(1)} times as many; they end ${apart.toFixed(3)} min apart`,
+    );
+  }
+}
+
+async function benchBirds(): Promise<void> {
   console.log("\nBy birds: milliseconds a morning, and a bird against the day of 30");
   let first: number | undefined;
   for (const birds of [30, 60, 120, 240, 480]) {
     const laid = lineContext(dayOf(birds), 1);
-    const eachBird = timed(Math.round(120_000 / birds), (morning) => void playMorning(laid, morning)) / birds;
+    const eachBird =
+      (await timed(Math.round(120_000 / birds), (morning) => void playMorning(laid, morning))) / birds;
     first ??= eachBird;
     console.log(
       `${String(birds).padStart(4)} birds ${(eachBird * birds).toFixed(3)} ms   x${(eachBird / first).toFixed(2)}`,
     );
   }
-  benchCrew(58);
-  benchCrew(120);
 }
 
 function benchCrew(birds: number): void {
@@ -79,14 +104,20 @@ function benchCrew(birds: number): void {
   }
 }
 
-/** Milliseconds of one, from rounds of so many. */
-function timed(count: number, work: (index: number) => void): number {
-  const rounds = Array.from({ length: ROUNDS }, () => {
-    const startedAt = performance.now();
-    for (let index = 0; index < count; index += 1) work(index);
-    return (performance.now() - startedAt) / count;
-  });
+/** Milliseconds of one, median of rounds of so many. */
+async function timed(count: number, work: (index: number) => unknown): Promise<number> {
+  const rounds: number[] = [];
+  for (let round = 0; round < ROUNDS; round += 1) rounds.push(await milliseconds(count, work));
   return median(rounds)!;
 }
 
-const perSecond = (milliseconds: number) => Math.round(1000 / milliseconds).toLocaleString("en-US");
+async function milliseconds(count: number, work: (index: number) => unknown): Promise<number> {
+  const startedAt = performance.now();
+  for (let index = 0; index < count; index += 1) {
+    const doing = work(index);
+    if (doing instanceof Promise) await doing;
+  }
+  return (performance.now() - startedAt) / count;
+}
+
+const perSecond = (time: number) => Math.round(1000 / time).toLocaleString("en-US");

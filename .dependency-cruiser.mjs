@@ -1,6 +1,6 @@
 /** Arrows only point down: app -> db -> core. See docs/architecture.md. */
 const rule = (name, from, to) => ({ name, severity: "error", from, to });
-const test = "(\\.test|-of-tests)\\.ts$";
+const test = "(\\.test|-of-tests)\\.tsx?$";
 /** Small, pure packages that core may use, each only where it is named: docs/decisions/0002-packages-in-core.md. */
 const corePackages = "^node_modules/(temporal-polyfill|suncalc|@types/suncalc)/";
 

@@ -1,11 +1,10 @@
 import {
-  BIRDS_IN_LINE_EACH,
   CHANGE_MINUTES,
   DRAIN_MINUTES,
   SLOW_START,
   TIREDNESS,
 } from "#core/processing-line/line-constants.ts";
-import type { LineDay, LinePerson } from "#core/processing-line/line-day.ts";
+import { type LineDay, type LinePerson, mostInLine } from "#core/processing-line/line-day.ts";
 import {
   BLEED_STREAM,
   DAY_STREAM,
@@ -15,7 +14,7 @@ import {
   PERSON_STREAM,
   TABLE_BITS,
 } from "#core/processing-line/line-luck.ts";
-import { isBeforeChill, STATIONS, type Station, workOrder } from "#core/processing-line/line-station.ts";
+import { STATIONS, type Station, workOrder } from "#core/processing-line/line-station.ts";
 
 /** Stations up to the chill and beside it: the tellings in packages know no packing. */
 export type EarlyStation = Exclude<Station, "pack" | "cut" | "seal">;
@@ -68,8 +67,7 @@ export class LineRules {
         last: undefined,
       }))
       .toSorted((one, other) => one.order.length - other.order.length);
-    this.#mostInLine =
-      BIRDS_IN_LINE_EACH * day.people.filter(({ stations }) => stations.some(isBeforeChill)).length;
+    this.#mostInLine = mostInLine(day.people);
   }
 
   /** Minutes at which somebody may find work without anything having ended. */

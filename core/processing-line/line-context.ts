@@ -1,12 +1,11 @@
-import { BIRDS_IN_LINE_EACH, DRAIN_MINUTES } from "#core/processing-line/line-constants.ts";
-import { isCutUp, type LineDay } from "#core/processing-line/line-day.ts";
+import { DRAIN_MINUTES } from "#core/processing-line/line-constants.ts";
+import { isCutUp, type LineDay, mostInLine } from "#core/processing-line/line-day.ts";
 import { luckTables } from "#core/processing-line/line-luck.ts";
 import {
   CONES,
   CUT,
   GIBLETS,
   GUT,
-  isBeforeChill,
   PACK,
   PINS,
   PLUCK,
@@ -192,7 +191,7 @@ export function lineContext(day: LineDay, seed: number): LineContext {
     packsSameDay: day.packSameDay,
     tankBirds: kit.tankBirds,
     doesRestMatter: day.packSameDay || kit.tankBirds < day.birds,
-    mostInLine: BIRDS_IN_LINE_EACH * people.filter(({ stations }) => stations.some(isBeforeChill)).length,
+    mostInLine: mostInLine(people),
     scaldedRoom: pluckers + kit.scaldAtOnce,
     changeEvery: day.waterChange?.everyBirds ?? UNLIMITED,
     hasBath: day.bath !== undefined,

@@ -1,5 +1,5 @@
-import { STATION_MINUTES } from "#core/processing-line/line-constants.ts";
-import type { Station } from "#core/processing-line/line-station.ts";
+import { BIRDS_IN_LINE_EACH, STATION_MINUTES } from "#core/processing-line/line-constants.ts";
+import { isBeforeChill, type Station } from "#core/processing-line/line-station.ts";
 
 /** Somebody on the line. Times are minutes after the day's start. */
 export interface LinePerson {
@@ -97,6 +97,10 @@ export function neededStations(day: Pick<LineDay, "giblets" | "packSameDay" | "c
     ...(day.packSameDay && day.cutUp > 0 ? (["cut", "seal"] as const) : []),
   ];
 }
+
+/** Birds that may be killed and not yet chilled: so many for each of those who work before the chill. */
+export const mostInLine = (people: LineDay["people"]): number =>
+  BIRDS_IN_LINE_EACH * people.filter(({ stations }) => stations.some(isBeforeChill)).length;
 
 /** Whether the bird of this number is cut up: they are spread evenly over the day. */
 export function isCutUp(bird: number, { birds, cutUp }: Pick<LineDay, "birds" | "cutUp">): boolean {

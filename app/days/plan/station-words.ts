@@ -2,7 +2,8 @@ import { plural, type Show } from "#app/ui/show.ts";
 import { STATION_WORDS } from "#app/ui/words.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
 import type { PlanForDate } from "#core/day/plan-for-date.ts";
-import { neededStations } from "#core/processing-line/line-day.ts";
+import { DRAIN_MINUTES } from "#core/processing-line/line-constants.ts";
+import { mostInLine, neededStations } from "#core/processing-line/line-day.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 
 /** A page to be taped where the work is. */
@@ -38,13 +39,15 @@ export function stationPages(planned: PlanForDate, show: Show): StationPage[] {
 /** What somebody at a station must know, with this day's numbers. */
 function stationWords({ plan, choices }: PlanForDate, show: Show): Record<Station | "chill", string[]> {
   const { scald, chill, line, tanks } = plan;
+  const { day } = line.setup;
+  const hasBreak = day.breaks.length > 0;
   const [from, to] = scald.secondsRange.map((seconds) => show.value(seconds, "seconds"));
   const clock = (minute: number) => show.time(choices.startAt + minute * 60_000);
   return {
     cones: [
       `${plural(choices.cones, "cone")}. Hold the bird until it calms; cut close to the jaw.`,
       "Bleed until it is dead and still: at least 90 s. Never scald a bird that moves.",
-      `No kill in the 5 min before the break. At most ${3 * line.setup.day.people.length} birds between cone and chill.`,
+      `${hasBreak ? `No kill in the ${DRAIN_MINUTES.kill} min before the break. ` : ""}At most ${mostInLine(day.people)} birds between cone and chill.`,
       "Very sharp knife: cut away from your hand.",
     ],
     scald: [

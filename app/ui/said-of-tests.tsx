@@ -1,0 +1,28 @@
+import type { ReactNode } from "react";
+import { renderToStaticMarkup } from "react-dom/server";
+import { createMemoryRouter, RouterProvider } from "react-router";
+import type { Reading } from "#app/ui/show.ts";
+import { ShowProvider } from "#app/ui/use-show.tsx";
+
+export const IN_POUNDS: Reading = { unitSystem: "us", currency: "USD", timeZone: "America/New_York" };
+export const IN_KILOGRAMS: Reading = { unitSystem: "metric", currency: "EUR", timeZone: "America/New_York" };
+
+const SIGNS: Readonly<Record<string, string>> = {
+  "&#x27;": "'",
+  "&quot;": '"',
+  "&lt;": "<",
+  "&gt;": ">",
+  "&amp;": "&",
+};
+
+/** What a part of a page says to a reader of it, charts by their titles, without its markup. */
+export function said(part: ReactNode, reading: Reading = IN_POUNDS): string {
+  const page = <ShowProvider reading={reading}>{part}</ShowProvider>;
+  const router = createMemoryRouter([{ path: "*", element: page }]);
+  return renderToStaticMarkup(<RouterProvider router={router} />)
+    .replace(/<\/(?:p|li|ul|td|th|tr|h\d|title|text|dt|dd|summary|caption|div)>/g, " ")
+    .replace(/<[^>]+>/g, "")
+    .replace(/&(?:#x27|quot|lt|gt|amp);/g, (sign) => SIGNS[sign]!)
+    .replace(/\s+/g, " ")
+    .trim();
+}

@@ -35,7 +35,7 @@ function answerOf(day: LineDay, { seed, replications }: LineFile) {
     finishMinutes: answer.finish ? rounded(answer.finish) : null,
     lastInChillMinutes: answer.lastInChill ? rounded(answer.lastInChill) : null,
     stuckMornings: answer.stuckMornings,
-    bottleneck: bottleneck(day, seed, Math.min(replications, COMPARED_MORNINGS)) ?? null,
+    bottleneck: bottleneck(day, seed, Math.min(replications, COMPARED_MORNINGS))?.station ?? null,
     stations: Object.fromEntries(
       Object.entries(answer.stations).map(([station, share]) => [station, rounded(share)]),
     ),

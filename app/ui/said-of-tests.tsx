@@ -20,7 +20,7 @@ export function said(part: ReactNode, reading: Reading = IN_POUNDS): string {
   const page = <ShowProvider reading={reading}>{part}</ShowProvider>;
   const router = createMemoryRouter([{ path: "*", element: page }]);
   return renderToStaticMarkup(<RouterProvider router={router} />)
-    .replace(/<\/(?:p|li|ul|td|th|tr|h\d|title|text|dt|dd|summary|caption|div)>/g, " ")
+    .replace(/<\/(?:p|li|ul|td|th|tr|h\d|title|text|dt|dd|summary|caption|div|span(?=><))>/g, " ")
     .replace(/<[^>]+>/g, "")
     .replace(/&(?:#x27|quot|lt|gt|amp);/g, (sign) => SIGNS[sign]!)
     .replace(/\s+/g, " ")

@@ -125,7 +125,7 @@ test("one pair of hands at a slow table holds the line there, and another helps 
       person("Oskar", ["pins", "rinse", "giblets"]),
     ],
   };
-  expect(bottleneck(day, 1, 60)).toBe("gut");
+  expect(bottleneck(day, 1, 60)).toMatchObject({ station: "gut" });
   const effects = last(whatHelps(day, 1, 60));
   expect(effects[0]!.lever.what).toBe("one more person");
   const saved = (what: string) => effects.find(({ lever }) => lever.what === what)!.savedMinutes;

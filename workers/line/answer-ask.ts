@@ -43,7 +43,7 @@ export function* answerAsk(ask: LineAsk, now: () => number): Generator<number, L
         yield 1 - (until - now()) / ask.mostMilliseconds;
       }
       const holds = bottleneck(withCrew(ask.day, best.crew), ask.seed, BOTTLENECK_MORNINGS);
-      return { ...crewProposal(ask, best), bottleneck: holds };
+      return { ...crewProposal(ask, best), bottleneck: holds?.station };
     }
   }
 }

@@ -2,6 +2,7 @@ import type { Allowed, CrewProposal } from "#core/processing-line/best-crew.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import type { LineAnswer } from "#core/processing-line/line-tally.ts";
+import type { Bottleneck } from "#core/processing-line/line-whatif.ts";
 import type { LeverEffect } from "#core/processing-line/what-helps.ts";
 
 /** What can be asked of the line's worker, and what it then answers. */
@@ -19,7 +20,7 @@ export type LineAsk =
 
 export interface RefinedAnswer {
   readonly answer: LineAnswer;
-  readonly bottleneck: Station | undefined;
+  readonly bottleneck: Bottleneck | undefined;
 }
 
 export interface ProposedCrew extends CrewProposal {

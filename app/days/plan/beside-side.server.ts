@@ -25,7 +25,7 @@ export function sideOf(farm: Farm, basis: PlanBasis, dayId: number, choices: Day
   return {
     processedOn: choices.processedOn,
     planned,
-    bottleneck: bottleneck(planned.plan.line.setup.day, LINE_SEED, BOTTLENECK_MORNINGS),
+    bottleneck: bottleneck(planned.plan.line.setup.day, LINE_SEED, BOTTLENECK_MORNINGS)?.station,
     toBuyCents: needs.reduce((sum, { cents }) => sum + cents, 0),
     weather: forecast && weatherOf(planned, forecast),
     against: speaksAgainst(farm, choices),

@@ -2,7 +2,7 @@ import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } f
 import { useId, useState } from "react";
 import { CrewFoot } from "#app/days/plan/crew-foot.tsx";
 import type { Grip } from "#app/days/plan/grip.ts";
-import { StationColumn } from "#app/days/plan/station-column.tsx";
+import { BusyLegend, percent, StationColumn } from "#app/days/plan/station-column.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -23,8 +23,8 @@ interface LineSheetProps {
   means: FarmMeans;
   dipSeconds: number;
   year: number;
-  /** Undefined while it is not known, or where none holds it. */
-  bottleneck: Station | undefined;
+  /** Undefined where no station holds the line; its minutes, while they are not known. */
+  holding: { readonly station: Station; readonly savedMinutes: number | undefined } | undefined;
   onCrew: (seats: readonly CrewSeat[]) => void;
 }
 
@@ -36,7 +36,7 @@ const isPacking = (station: Station) => station === "pack" || station === "cut" 
  * and then a station, or by the arrow keys.
  */
 export function LineSheet(props: LineSheetProps) {
-  const { line, crew, choices, means, bottleneck, onCrew, dipSeconds } = props;
+  const { line, crew, choices, means, holding, onCrew, dipSeconds } = props;
   const show = useShow();
   const [grip, setGrip] = useState<Grip>();
   const [said, setSaid] = useState("");
@@ -89,7 +89,7 @@ export function LineSheet(props: LineSheetProps) {
       kit={kit[station] ?? ""}
       crew={crew}
       share={line.answer.stations[station]}
-      holds={station === bottleneck}
+      holds={station === holding?.station}
       grip={grip}
       onGrip={setGrip}
       onMove={move}
@@ -114,6 +114,20 @@ export function LineSheet(props: LineSheetProps) {
       <p role="status" className="text-sm empty:hidden">
         {said}
       </p>
+      <div className="grid gap-1 border-t border-rule py-2 text-sm">
+        {holding?.savedMinutes !== undefined && (
+          <p>
+            <b>{STATION_WORDS[holding.station]} holds the line:</b> a tenth quicker there, and the day ends{" "}
+            {show.minutes(Math.max(1, Math.round(holding.savedMinutes)))} sooner.
+          </p>
+        )}
+        <p>
+          Of the line's time at work:{" "}
+          {day.people.map(({ name }, person) => `${name} ${percent(line.answer.people[person]!)}`).join(", ")}
+          .
+        </p>
+        <BusyLegend />
+      </div>
       <CrewFoot {...props} grip={grip} onGrip={setGrip} stations={stations} />
     </Sheet>
   );

@@ -75,6 +75,7 @@ export function PlanPage({
     [basis, shown.processedOn, choices, refined, first],
   );
   const { line } = planned.plan;
+  const guessed = busiestStation(line.answer);
   // The hour is what a move asks for; what follows from it further down may come a moment later.
   const later = useDeferredValue(planned);
   const [asSaved] = useState(() => seatsAsText(seats));
@@ -98,7 +99,7 @@ export function PlanPage({
             means={basis.means}
             year={Number(shown.processedOn.slice(0, 4))}
             dipSeconds={planned.plan.scald.seconds.value}
-            bottleneck={refined ? refined.bottleneck : busiestStation(line.answer)}
+            holding={refined ? refined.bottleneck : guessed && { station: guessed, savedMinutes: undefined }}
             onCrew={setSeats}
           />
           {isMoved && (

@@ -98,16 +98,33 @@ function NameTag({
   );
 }
 
+/** What a station's places did, in the order of the bar. */
+const PARTS = [
+  { part: "busy", words: "worked", className: "fill-pine" },
+  { part: "unmanned", words: "nobody free", className: "fill-barn" },
+  { part: "blocked", words: "no room after it", className: "fill-dawn" },
+  { part: "starved", words: "nothing to do", className: "fill-rule" },
+] as const;
+
 function Busy({ share }: { share: StationShare }) {
-  const percent = Math.round(100 * share.busy);
   return (
     <div className="mt-auto grid gap-0.5 pt-1">
-      <svg aria-hidden="true" viewBox="0 0 100 8" preserveAspectRatio="none" className="h-2 w-full">
-        <rect width="100" height="8" className="fill-rule" />
-        <rect width={percent} height="8" className="fill-pine" />
+      <svg aria-hidden="true" viewBox="0 0 1 0.08" preserveAspectRatio="none" className="h-2 w-full">
+        {PARTS.map(({ part, className }, index) => (
+          <rect
+            key={part}
+            x={PARTS.slice(0, index).reduce((sum, before) => sum + share[before.part], 0)}
+            width={share[part]}
+            height="0.08"
+            className={className}
+          />
+        ))}
       </svg>
       <p className="font-mono">
-        {percent} %<span className="sr-only"> busy</span>
+        <span aria-hidden="true">{percent(share.busy)}</span>
+        <span className="sr-only">
+          {PARTS.map(({ part, words }) => `${percent(share[part])} ${words}`).join(", ")}
+        </span>
         <span className="block text-soft">
           {share.peakQueue >= 1 && `${Math.round(share.peakQueue)} wait`}&nbsp;
         </span>
@@ -115,3 +132,21 @@ function Busy({ share }: { share: StationShare }) {
     </div>
   );
 }
+
+/** What the bars below the stations are made of. */
+export function BusyLegend() {
+  return (
+    <ul aria-label="The bars, from the left" className="flex flex-wrap gap-x-4 text-soft">
+      {PARTS.map(({ part, words, className }) => (
+        <li key={part} className="flex items-center gap-1">
+          <svg aria-hidden="true" viewBox="0 0 10 10" className="size-2.5">
+            <rect width="10" height="10" className={className} />
+          </svg>
+          {words}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+export const percent = (share: number) => `${Math.round(100 * share)} %`;

@@ -5,6 +5,7 @@ import { loadFactPage } from "#app/batches/fact-page.server.ts";
 import { GrowthChart } from "#app/batches/growth-chart.tsx";
 import { storyLineForm } from "#app/batches/story-line.ts";
 import { StorySheet } from "#app/batches/story-sheet.tsx";
+import { slipInWords, storySlips } from "#app/batches/story-slips.ts";
 import { TakeSome, type TakeSomeView } from "#app/batches/take-some.tsx";
 import { Recommended, WhenTable } from "#app/batches/when-sheet.tsx";
 import { writeLine } from "#app/batches/write-line.server.ts";
@@ -105,6 +106,7 @@ export default function BatchPage({ loaderData, actionData }: Route.ComponentPro
           </ButtonLink>
         )}
       </PageHead>
+      <Slips batch={batch} story={loaderData.story} />
       <div className="grid items-start gap-4 lg:grid-cols-3">
         <Sheet
           heading="Growth"
@@ -127,6 +129,19 @@ export default function BatchPage({ loaderData, actionData }: Route.ComponentPro
         </div>
       </div>
     </Page>
+  );
+}
+
+/** What can't be, and where to put it right. */
+function Slips({ batch, story }: Pick<Loaded, "batch" | "story">) {
+  const show = useShow();
+  const slips = storySlips(batch, story);
+  if (slips.length === 0) return null;
+  return (
+    <Notice>
+      <b>The story does not add up.</b> {slips.map((slip) => slipInWords(slip, show)).join(" ")} Something was
+      taken back that a later line rests on: write it down again, or take the later line back too.
+    </Notice>
   );
 }
 

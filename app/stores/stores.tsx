@@ -2,7 +2,7 @@ import { group } from "d3-array";
 import { Form, Link } from "react-router";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
-import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { ButtonLink, EmptyPlace, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -64,6 +64,12 @@ export default function Stores({
           Feed in stock: {show.bulk(feed.milligrams)}, {show.money(feed.cents)}, in no batch’s name. A batch
           takes of it with a line in its story: “from stock 2 bags”.
         </p>
+      )}
+      {feed.milligrams < 0 && (
+        <Notice>
+          <b>{show.bulk(-feed.milligrams)} of feed more came out of stock than went into it.</b> A line that
+          brought it was taken back: write it down again in its batch, or take back what came out.
+        </Notice>
       )}
       <div className="grid items-start gap-5 lg:grid-cols-2">
         {places.map((place) => (

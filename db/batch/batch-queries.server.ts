@@ -207,12 +207,11 @@ export function batchQueries(database: Database) {
       move: Omit<PenMove, "entryId">,
     ): Recorded<"more-than-in-pen"> =>
       entries.once(entry, ["pen-move", batchId, move], () => {
-        const pens = growing.pens(batchId);
-        const penned = pens.reduce((sum, pen) => sum + pen.birdCount, 0);
+        const pens = growing.birdsByPen(batchId);
+        // A pen that is short counts as such: else a move that was taken back could not be written down again.
+        const penned = [...pens.values()].reduce((sum, birds) => sum + birds, 0);
         const there =
-          move.fromPen === ""
-            ? (batch(batchId)?.aliveCount ?? 0) - penned
-            : (pens.find(({ pen }) => pen === move.fromPen)?.birdCount ?? 0);
+          move.fromPen === "" ? (batch(batchId)?.aliveCount ?? 0) - penned : (pens.get(move.fromPen) ?? 0);
         if (move.birdCount > there) return "more-than-in-pen";
         return growing.insertPenMove(entry.entryId, batchId, move);
       }),

@@ -1,4 +1,5 @@
 import type { Database } from "better-sqlite3";
+import { birdsByPen } from "#core/growth/birds-by-pen.ts";
 
 interface Fact {
   readonly entryId: string;
@@ -98,17 +99,12 @@ export function growingQueries(database: Database) {
     feedMoved,
     stock: () => selectStock.get()!,
 
-    /** Pens with birds in them, by the moves alone: the dead and the dressed are not told apart by pen. */
-    pens: (batchId: number): { pen: string; birdCount: number }[] => {
-      const counts = new Map<string, number>();
-      for (const { fromPen, toPen, birdCount } of selectPenMoves.all(batchId)) {
-        counts.set(toPen, (counts.get(toPen) ?? 0) + birdCount);
-        if (fromPen !== "") counts.set(fromPen, (counts.get(fromPen) ?? 0) - birdCount);
-      }
-      return [...counts]
+    birdsByPen: (batchId: number) => birdsByPen(selectPenMoves.all(batchId)),
+    /** Pens with birds in them. */
+    pens: (batchId: number): { pen: string; birdCount: number }[] =>
+      [...birdsByPen(selectPenMoves.all(batchId))]
         .map(([pen, birdCount]) => ({ pen, birdCount }))
-        .filter(({ birdCount }) => birdCount > 0);
-    },
+        .filter(({ birdCount }) => birdCount > 0),
 
     insertArrival: (entryId: string, batchId: number, arrival: Omit<Arrival, "entryId">) =>
       written(insertArrival, { entryId, batchId, ...arrival }),

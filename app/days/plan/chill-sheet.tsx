@@ -54,7 +54,9 @@ export function ChillSheet({ planned, basis, around, processedOn }: ChillSheetPr
         <li>
           {tanks.fullMinute === undefined
             ? `The tanks hold ${chill.tank.birdsThatFit.value}, so all ${birds} fit at once.`
-            : `The tanks hold ${chill.tank.birdsThatFit.value} and are full about ${time(tanks.fullMinute)}. The first bird is cold about ${time(tanks.firstColdMinute)}: from then on move the cold ones to rest, and fill again.`}
+            : chill.tank.birdsThatFit.value < 1
+              ? "The tanks are too small for a single bird."
+              : `The tanks hold ${chill.tank.birdsThatFit.value} and are full about ${time(tanks.fullMinute)}. The first bird is cold about ${time(tanks.firstColdMinute)}: from then on move the cold ones to rest, and fill again.`}
         </li>
         <EndBird which="lightest" bird={tanks.lightest} />
         <EndBird which="heaviest" bird={tanks.heaviest} />

@@ -79,7 +79,7 @@ export function PlanCautions({ planned, choices, at }: PlanCautionsProps) {
             : `One feed-off time can serve ${withdrawal.mostBirdsInOneWindow}. Go quicker, take fewer, or pull the feed in two visits.`}
         </Notice>
       )}
-      {chill.tank.fillsNeeded > 1 && (
+      {chill.tank.birdsThatFit.value >= 1 && chill.tank.fillsNeeded > 1 && (
         <Notice>
           <b>The tanks hold {chill.tank.birdsThatFit.value}.</b> Move the cold ones on and fill them{" "}
           {chill.tank.fillsNeeded} times, or find another cooler.

@@ -88,7 +88,7 @@ function stationWords({ plan, choices }: PlanForDate, show: Show): Record<Statio
     seal: ["One layer; wipe the rim; look at each seal."],
     chill: [
       `${plural(chill.bags.value, "bag")} of ice. Room for ${plural(chill.tank.birdsThatFit.value, "bird")}.`,
-      ...(tanks.fullMinute === undefined
+      ...(tanks.fullMinute === undefined || chill.tank.birdsThatFit.value < 1
         ? []
         : [
             `Full about ${clock(tanks.fullMinute)}; the first bird is cold about ${clock(tanks.firstColdMinute)}. Move the cold ones on.`,

@@ -1,0 +1,149 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { ChillSheet } from "#app/days/plan/chill-sheet.tsx";
+import { PlanAnswer, PlanDetail } from "#app/days/plan/plan-answer.tsx";
+import { PlanCautions } from "#app/days/plan/plan-cautions.tsx";
+import { ScaldSheet } from "#app/days/plan/scald-sheet.tsx";
+import { stationPages } from "#app/days/plan/station-words.ts";
+import { WeatherSheet } from "#app/days/plan/weather-sheet.tsx";
+import { WithdrawalSheet } from "#app/days/plan/withdrawal-sheet.tsx";
+import { IN_KILOGRAMS, IN_POUNDS, said } from "#app/ui/said-of-tests.tsx";
+import { showFor } from "#app/ui/show.ts";
+import { clockOfMinute, instantOf } from "#core/calendar/farm-time.ts";
+import { addDays, dayNumber } from "#core/calendar/local-day.ts";
+import { BASIS, CHOICES, helper, MEANS, own } from "#core/day/days-of-tests.ts";
+import { type PlanBasis, planForDate } from "#core/day/plan-for-date.ts";
+import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
+import { STATIONS } from "#core/processing-line/line-station.ts";
+import { SCALD_SCHOOLS } from "#core/scald/scald-constants.ts";
+import { WITHDRAWAL_SCHOOLS } from "#core/withdrawal/withdrawal-constants.ts";
+
+/*
+ * Whatever a farm has and somebody chooses, the plan answers, and no page says a number that is none. Days lie on both
+ * sides of the clock's changes, 8 March and 1 November.
+ */
+
+const whole = (min: number, max: number) => fc.integer({ min, max });
+const setting = (min: number, max: number) => fc.double({ min, max, noNaN: true }).map(own);
+
+const anyBasis: fc.Arbitrary<PlanBasis> = fc
+  .record({
+    kind: fc.constantFrom(...BIRD_KINDS),
+    ageDays: whole(20, 220),
+    day: fc.constantFrom("2026-03-08", "2026-06-20", "2026-11-01", "2026-12-21"),
+    latitude: fc.constantFrom(0, 43.9, -36.8, 69.6),
+    scalder: fc.record({
+      waterLiters: setting(5, 400),
+      powerWatts: setting(200, 12_000),
+      heat: fc.constantFrom("electric" as const, "propane" as const),
+      isLidded: fc.boolean(),
+      isInsulated: fc.boolean(),
+      fillCelsius: setting(0, 40),
+      scaldAtOnce: whole(1, 4),
+      circuit: fc.option(fc.constant({ volts: 120, breakerAmps: 15 }), { nil: undefined }),
+    }),
+    pluckAtOnce: whole(1, 4),
+    ambientCelsius: setting(-20, 45),
+    tapCelsius: setting(1, 30),
+    tankLiters: setting(1, 1500),
+    ownIce: fc.record({ jugKilograms: whole(0, 60), madeKilograms: whole(0, 30) }),
+    arePensLit: fc.boolean(),
+    iceBagsInStock: fc.option(whole(0, 40), { nil: undefined }),
+    pens: fc.constantFrom([], [{ name: "east", birds: 3 }], [{ name: "east", birds: 90 }]),
+  })
+  .map(({ kind, ageDays, day, latitude, iceBagsInStock, pens, ...means }) => ({
+    ...BASIS,
+    standingBirds: 90,
+    flock: { kind, maleShare: 0.5, hatchedOn: addDays(day, -ageDays), weighings: [] },
+    helpers: [
+      helper(1, { bornYear: 2014 }),
+      helper(2, { usesKnives: false, fromMinute: 540, toMinute: 660 }),
+    ],
+    place: { latitude, longitude: -71.6 },
+    means: { ...MEANS, ...means },
+    iceBagsInStock,
+    pens,
+    day,
+  }));
+
+const anyChoices = fc.record({
+  startMinute: whole(0, 1439),
+  birds: whole(1, 70),
+  cutUpShare: fc.constantFrom(0, 0.4, 1),
+  people: whole(1, 6),
+  cones: whole(1, 8),
+  tablePlaces: whole(1, 4),
+  pinPlaces: whole(1, 3),
+  breakMinutes: fc.constantFrom(0, 30, 500),
+  breakAtMinute: whole(0, 1439),
+  scaldSchool: fc.constantFrom(...SCALD_SCHOOLS),
+  withdrawalSchool: fc.constantFrom(...WITHDRAWAL_SCHOOLS),
+  whichBirds: fc.constantFrom("as-they-come" as const, "biggest" as const),
+  keepsGiblets: fc.boolean(),
+  keepsFeet: fc.boolean(),
+  packsSameDay: fc.boolean(),
+  isRainExpected: fc.boolean(),
+  pluckBy: fc.constantFrom("drum" as const, "hand" as const),
+  changeWaterBirds: fc.option(whole(1, 60), { nil: undefined }),
+  brineFraction: fc.option(fc.constantFrom(0.01, 0.06, 0.3), { nil: undefined }),
+  crew: fc.array(
+    fc.record({
+      personId: fc.constantFrom(undefined, 1, 2, 99),
+      name: fc.constant("Somebody"),
+      stations: fc.shuffledSubarray([...STATIONS], { minLength: 1 }),
+    }),
+    { maxLength: 3 },
+  ),
+});
+
+test("every plan answers, counts each of its birds once, and says no number that is none", () => {
+  fc.assert(
+    fc.property(anyBasis, anyChoices, fc.boolean(), (basis, { startMinute, cutUpShare, ...chosen }, isUs) => {
+      const { day } = basis as PlanBasis & { day: string };
+      const start = instantOf(day, clockOfMinute(startMinute), basis.timeZone);
+      const startAt = start.exists
+        ? start.at
+        : (instantOf(day, start.next, basis.timeZone) as { at: number }).at;
+      const choices = { ...CHOICES, ...chosen, startAt, cutUp: Math.round(cutUpShare * chosen.birds) };
+      const planned = planForDate(basis, day, choices);
+      const { plan } = planned;
+
+      const { tooShort, tooLong, inside } = plan.withdrawal.share;
+      expect(tooShort + tooLong + inside).toBe(choices.birds);
+      expect(plan.catching.reduce((sum, { birds }) => sum + birds, 0)).toBe(choices.birds);
+      expect(plan.pens.reduce((sum, { birds }) => sum + birds, 0)).toBe(choices.birds);
+      expect(plan.line.evenChanceAt.value).toBeGreaterThan(startAt);
+      expect(plan.line.nineInTenAt.value).toBeGreaterThanOrEqual(plan.line.evenChanceAt.value);
+      expect(plan.line.cleanAt.value).toBeGreaterThanOrEqual(plan.line.evenChanceAt.value);
+      expect(plan.line.answer.stuckMornings).toBe(0);
+      expect(plan.tanks.hours.at(-1)).toMatchObject({ birdsIn: choices.birds, coldBirds: choices.birds });
+
+      const around = {
+        places: [{ name: "Barn", capacity: 30, stored: 2, canFreeze: true }],
+        others: [{ day, birds: 8, restDays: 2 }],
+        restDays: 2,
+        weather: [
+          { dayNumber: dayNumber(day), lowCelsius: -4, highCelsius: 35, meanCelsius: 15, spell: undefined },
+        ],
+        centsPerKilogram: 900,
+        at: startAt - 40 * 3_600_000,
+      };
+      const reading = isUs ? IN_POUNDS : IN_KILOGRAMS;
+      const words = [
+        <PlanCautions key="1" planned={planned} choices={choices} at={startAt - 3_600_000} />,
+        <PlanAnswer key="2" planned={planned} />,
+        <PlanDetail key="3" planned={planned} ownPace={basis.means.ownPace} />,
+        <WithdrawalSheet key="4" planned={planned} startAt={startAt} centsPerKilogram={900} />,
+        <ScaldSheet key="5" planned={planned} scalder={basis.means.scalder} />,
+        <ChillSheet key="6" planned={planned} basis={basis} around={around} processedOn={day} />,
+        <WeatherSheet key="7" planned={planned} around={around} processedOn={day} />,
+      ].map((sheet) => said(sheet, reading));
+      words.push(JSON.stringify(stationPages(planned, showFor(reading))));
+      for (const one of words)
+        expect(
+          one.match(/.{0,60}(?:NaN|Infinity|undefined|∞|\[object|Invalid Date).{0,40}/)?.[0],
+        ).toBeUndefined();
+    }),
+    { numRuns: 60 },
+  );
+});

@@ -162,13 +162,10 @@ export function batchCostOf(batch: Batch, story: BatchStory) {
     // What went on to others or into stock took its money with it.
     ...moved(false).map((lot) => ({ ...lot, bags: -1 })),
   ];
-  const boughtKilograms = Math.max(
-    0,
-    bought.reduce((sum, lot) => sum + lot.bags * lot.bagKilograms, 0),
-  );
+  const boughtKilograms = bought.reduce((sum, lot) => sum + lot.bags * lot.bagKilograms, 0);
   const left = kilogramsFromMilligrams(story.feedLeft.at(-1)?.leftMilligrams ?? 0);
-  // A lot that was taken back after the count may leave less bought than was counted.
-  const feed = feedUsed(bought, Math.min(left, boughtKilograms));
+  // A lot that was taken back may leave less than was counted, or than went on: the page says so, and nothing was eaten.
+  const feed = boughtKilograms > 0 ? feedUsed(bought, Math.min(left, boughtKilograms)) : feedUsed([], 0);
   const other = story.costs.reduce((sum, cost) => sum + cost.amountCents, 0);
   // Likewise what went on to others may have taken more money with it than is left.
   const feedCents = cents(Math.max(0, feed.cents));

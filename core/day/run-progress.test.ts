@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { expect, test } from "vitest";
 import { type RunEvent, runProgress } from "#core/day/run-progress.ts";
 
@@ -50,4 +51,33 @@ test("a bird more than planned is one more done, not minus one to go", () => {
     done: 4,
     toGo: 0,
   });
+});
+
+test("whatever is tapped, birds are counted, no pause is longer than the day, and the end is never behind the clock", () => {
+  const kinds = ["start", "bird", "bird", "bird", "pause", "resume", "note", "finish"] as const;
+  const anyEvent = fc.record({
+    kind: fc.constantFrom(...kinds),
+    at: fc.integer({ min: 0, max: minute(600) }),
+  });
+  const later = minute(90);
+  fc.assert(
+    fc.property(fc.array(anyEvent, { maxLength: 40 }), fc.integer({ min: 1, max: 30 }), (events, planned) => {
+      const now = minute(600);
+      const progress = runProgress(events, planned, now);
+      const birds = events.filter(({ kind }) => kind === "bird").length;
+      expect(progress).toMatchObject({ done: birds, toGo: Math.max(0, planned - birds) });
+      expect(progress.pausedMinutes).toBeGreaterThanOrEqual(0);
+      expect(progress.pausedMinutes).toBeLessThanOrEqual(600);
+      if (progress.doneAt) expect(progress.doneAt.value).toBeGreaterThanOrEqual(now);
+      // The same day an hour and a half later, and told in another order, says the same so much later.
+      const moved = events.map(({ kind, at }) => ({ kind, at: at + later }));
+      const again = runProgress(moved, planned, now + later);
+      expect(again.state).toBe(progress.state);
+      expect(again.pausedMinutes).toBeCloseTo(progress.pausedMinutes, 9);
+      if (progress.doneAt) expect(again.doneAt!.value - progress.doneAt.value).toBeCloseTo(later, 3);
+      const times = new Set(events.map(({ at }) => at));
+      if (times.size === events.length)
+        expect(runProgress(events.toReversed(), planned, now)).toEqual(progress);
+    }),
+  );
 });

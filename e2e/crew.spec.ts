@@ -13,6 +13,9 @@ test("people are moved by keys alone, the answer moves with them, and what was m
   const walk = new FarmWalk(page, farm.url);
   await page.goto(`${farm.url}/days/3/plan`);
   await expect(page.getByText(refined)).toBeVisible();
+  await expect(
+    page.getByText(/holds the line: a tenth quicker there, and the day ends .+ sooner/),
+  ).toBeVisible();
   const before = await walk.figure("Last bird in the chill").textContent();
   await page.getByRole("button", { name: "Juno at Pin, feet, head" }).focus();
   await page.keyboard.press("ArrowLeft");

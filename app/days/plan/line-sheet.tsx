@@ -28,6 +28,9 @@ interface LineSheetProps {
   onCrew: (seats: readonly CrewSeat[]) => void;
 }
 
+/** A number and its unit stay on one line. */
+const NO_BREAK = "\u00a0";
+
 /** What is done with birds that are cold. */
 const isPacking = (station: Station) => station === "pack" || station === "cut" || station === "seal";
 
@@ -72,7 +75,7 @@ export function LineSheet(props: LineSheetProps) {
   };
   const kit: Partial<Record<Station, string>> = {
     cones: plural(choices.cones, "cone"),
-    scald: `${means.scalder.scaldAtOnce} at once, ${show.value(dipSeconds, "seconds")}`,
+    scald: `${means.scalder.scaldAtOnce} at once, ${show.value(dipSeconds, "seconds").replace(" ", NO_BREAK)}`,
     pluck: choices.pluckBy === "hand" ? "by hand" : `${means.pluckAtOnce} at once`,
     pins: plural(choices.pinPlaces, "place"),
     gut: plural(choices.tablePlaces, "place"),

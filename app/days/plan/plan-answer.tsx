@@ -56,7 +56,7 @@ export function PlanAnswer({ planned }: { planned: PlanForDate }) {
       <Figure
         label={`A heavy bird under ${show.temperature(CHILL.targetCelsius)}`}
         reckoning={chill.hours}
-        beside={`often quoted: ${chill.quotedHours} h`}
+        beside={`quoted: ${chill.quotedHours} h`}
       />
     </Sheet>
   );

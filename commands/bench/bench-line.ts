@@ -66,18 +66,24 @@ async function benchTellings(): Promise<void> {
   }
 }
 
+/** Rounds take turns, so that a machine busy for a while slows all sizes alike. */
 async function benchBirds(): Promise<void> {
   console.log("\nBy birds: milliseconds a morning, and a bird against the day of 30");
-  let first: number | undefined;
-  for (const birds of [30, 60, 120, 240, 480]) {
-    const laid = lineContext(dayOf(birds), 1);
-    const eachBird =
-      (await timed(Math.round(120_000 / birds), (morning) => void playMorning(laid, morning))) / birds;
-    first ??= eachBird;
+  const sizes = [30, 60, 120, 240, 480].map((birds) => ({
+    birds,
+    laid: lineContext(dayOf(birds), 1),
+    times: [] as number[],
+  }));
+  for (let round = 0; round < ROUNDS; round += 1)
+    for (const { birds, laid, times } of sizes)
+      times.push(
+        await milliseconds(Math.round(120_000 / birds), (morning) => void playMorning(laid, morning)),
+      );
+  const eachBird = ({ birds, times }: (typeof sizes)[number]) => median(times)! / birds;
+  for (const size of sizes)
     console.log(
-      `${String(birds).padStart(4)} birds ${(eachBird * birds).toFixed(3)} ms   x${(eachBird / first).toFixed(2)}`,
+      `${String(size.birds).padStart(4)} birds ${median(size.times)!.toFixed(3)} ms   x${(eachBird(size) / eachBird(sizes[0]!)).toFixed(2)}`,
     );
-  }
 }
 
 function benchCrew(birds: number): void {
@@ -104,13 +110,7 @@ function benchCrew(birds: number): void {
   }
 }
 
-/** Milliseconds of one, median of rounds of so many. */
-async function timed(count: number, work: (index: number) => unknown): Promise<number> {
-  const rounds: number[] = [];
-  for (let round = 0; round < ROUNDS; round += 1) rounds.push(await milliseconds(count, work));
-  return median(rounds)!;
-}
-
+/** Milliseconds of one, from so many. */
 async function milliseconds(count: number, work: (index: number) => unknown): Promise<number> {
   const startedAt = performance.now();
   for (let index = 0; index < count; index += 1) {

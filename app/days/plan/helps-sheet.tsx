@@ -41,7 +41,9 @@ export function HelpsSheet({ helps, startAt, doneAt, sunrise, cutUp }: HelpsShee
                 className="flex items-baseline justify-between gap-3 border-b border-rule py-1.5 last:border-b-0"
               >
                 <span>{words(effect)}</span>
-                <b className="shrink-0 font-mono text-pine">−{show.minutes(effect.savedMinutes)}</b>
+                <b className="shrink-0 font-mono text-pine">
+                  −{show.minutes(Math.round(effect.savedMinutes))}
+                </b>
               </li>
             ))}
             {saving.length === 0 && <li>No single change of these would end the day sooner.</li>}

@@ -157,6 +157,13 @@ describe("after the day", () => {
     expect(page).toContain("No kit is written down in the Yard");
   });
 
+  test("a live mean below what they dressed is asked about, and closes nothing", async () => {
+    expect(await send(settle.action, { workHours: "12", liveMean: "4 8" }, DAY)).toMatchObject({
+      faults: { liveMean: [expect.stringContaining("They dressed 4 lb 8 oz each")] },
+    });
+    expect(farmFile().settling.settlement(1)).toBeUndefined();
+  });
+
   test("a settled day stands: nothing is weighed, tapped or paid until it is opened again", async () => {
     expect(await send(settle.action, { workHours: "12", liveMean: "6 0" }, DAY)).toMatchObject({
       status: 303,

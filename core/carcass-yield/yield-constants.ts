@@ -4,6 +4,9 @@ import type { BirdKind } from "#core/growth/bird-kind.ts";
 /** Dressed weight, warm, without giblets, neck and feet, over live weight at the kill. See docs/sources.md#yield. */
 export const DRESSED_FRACTION: Readonly<Record<BirdKind, number>> = { fast: 0.72, slow: 0.69, mature: 0.65 };
 
+/** Past this share of the live weight no chicken dresses: something else was typed. Choice. See docs/sources.md#yield. */
+export const MOST_DRESSED_FRACTION = 0.8;
+
 /** Shares of each kind, in line with extension figures; breast within 0.03 either way. See docs/sources.md#yield. */
 export const CUT_SHARES: Readonly<Record<BirdKind, CutShares>> = {
   fast: {

@@ -35,6 +35,15 @@ describe("a farm's own pace", () => {
     );
   });
 
+  test("leaves out a day whose taps can't be how it went: all at once, or forgotten until the evening", () => {
+    for (const took of [0, 2, 49, 801, Number.POSITIVE_INFINITY, Number.NaN]) {
+      expect(ownPace([day(took)])).toBe(OUR_PACE);
+      expect(ownPace([day(took), day(300)])).toEqual(ownPace([day(300)]));
+    }
+    expect(ownPace([day(60)]).days).toBe(1);
+    expect(ownPace([day(10, 0)])).toBe(OUR_PACE);
+  });
+
   test("narrows the spread of days where they are alike, and widens it where they are not", () => {
     const alike = ownPace(Array.from({ length: 6 }, () => day(200)));
     const unlike = ownPace([100, 400, 120, 350, 90, 420].map((took) => day(took)));

@@ -6,6 +6,9 @@ const FARM_SD_LN = 0.25;
 /** Our spread of days counts for so many of the farm's own: choice. See docs/sources.md#own-days. */
 const SPREAD_WORTH_DAYS = 4;
 
+/** A day this many times quicker or slower than ours would have been was not tapped as it happened: choice. See docs/sources.md#own-days. */
+const MOST_TIMES_OURS = 4;
+
 /** A day that was run: how long its line took, and how long ours would have said with the same birds and crew. */
 export interface DayTaken {
   readonly tookMinutes: number;
@@ -27,11 +30,14 @@ export const OUR_PACE: OwnPace = { factor: 1, daySdLn: DAY_SD_LN, factorSdLn: un
 
 /**
  * What a farm's own days say of its pace: our guess and each day, weighed by how sure they are (normal, in logarithms),
- * and the spread of its days from ours and theirs, with as many days behind ours as it is worth. See docs/sources.md#own-days.
+ * and the spread of its days from ours and theirs, with as many days behind ours as it is worth. Days whose taps can't be
+ * how they went, such as all of them within a minute, are left out. See docs/sources.md#own-days.
  */
 export function ownPace(taken: readonly DayTaken[]): OwnPace {
-  if (taken.length === 0) return OUR_PACE;
-  const ratios = taken.map(({ tookMinutes, foretoldMinutes }) => Math.log(tookMinutes / foretoldMinutes));
+  const ratios = taken
+    .map(({ tookMinutes, foretoldMinutes }) => Math.log(tookMinutes / foretoldMinutes))
+    .filter((ratio) => Math.abs(ratio) <= Math.log(MOST_TIMES_OURS));
+  if (ratios.length === 0) return OUR_PACE;
   const precision = 1 / FARM_SD_LN ** 2 + ratios.length / DAY_SD_LN ** 2;
   const mean = ratios.reduce((sum, ratio) => sum + ratio, 0) / DAY_SD_LN ** 2 / precision;
   const squares = ratios.reduce((sum, ratio) => sum + (ratio - mean) ** 2, 0);

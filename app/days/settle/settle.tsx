@@ -12,10 +12,12 @@ import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
 import { Figure } from "#app/ui/figure.tsx";
 import { Button, ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
+import { plural, showFor } from "#app/ui/show.ts";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { SUPPLY_WORDS } from "#app/ui/words.ts";
+import { MOST_DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
+import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Route } from "./+types/settle.ts";
 
 export const meta = () => [{ title: "Settle · Pale Morning" }];
@@ -37,13 +39,20 @@ export function loader({ params }: Route.LoaderArgs) {
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
-  const { farm, day } = requireDay(params.dayId);
+  const { farm, day, batch } = requireDay(params.dayId);
   const supplyIds = farmFile()
     .supplying.supplies()
     .map(({ id }) => id);
   const sent = await submitted(request, settleForm(farm.unitSystem, supplyIds));
   if (!sent.ok) return sent.refusal;
   const { workHours, liveMean, used } = sent.value;
+  const dressed = settlementOf(farm, batch, day).settlement?.dressedMean;
+  if (liveMean !== null && dressed && kilogramsFromMilligrams(liveMean) <= dressed.value) {
+    const words = showFor(farm).value(dressed.value, "carcass kg");
+    return sent.refuse({
+      liveMean: `They dressed ${words} each, so they weighed more than that alive. Look at the weight again, or leave it empty`,
+    });
+  }
   const outcome = farmFile().settling.settle(
     sent.entry,
     day.id,
@@ -125,7 +134,17 @@ export default function Settle({ loaderData, actionData }: Route.ComponentProps)
           <Sheet heading="What they yielded">
             <Figure label="Dressed, mean, as packed" reckoning={settlement.dressedMean} />
             <Figure label="Live, mean" reckoning={live} />
-            <Figure label="Dressed of live" reckoning={settlement.dressedYield} />
+            <Figure
+              label="Dressed of live"
+              reckoning={settlement.dressedYield}
+              note={
+                settlement.dressedYield.value > MOST_DRESSED_FRACTION && (
+                  <p className="text-barn">
+                    More than any bird can: look at the weights again, or say what they weighed alive.
+                  </p>
+                )
+              }
+            />
             {settlement.feedPerKilogramDressed ? (
               <Figure
                 label={`Feed for a ${show.isUs ? "pound" : "kilogram"} dressed`}

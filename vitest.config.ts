@@ -5,6 +5,6 @@ export default defineConfig({
     include: ["{core,db,app,commands,demo,workers,devices}/**/*.test.{ts,tsx}"],
     environment: "node",
     // No test is about time; on a busy machine the longest take ten times as long as alone.
-    testTimeout: 30_000,
+    testTimeout: 120_000,
   },
 });

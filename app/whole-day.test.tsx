@@ -1,9 +1,8 @@
 import Papa from "papaparse";
-import { createElement, type FunctionComponent } from "react";
 import { beforeAll, describe, expect, test } from "vitest";
 import { callRoute, post, type RouteOutcome } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
-import { said } from "#app/ui/said-of-tests.tsx";
+import { opened } from "#app/ui/said-of-tests.tsx";
 
 /*
  * A batch of ten from its story to the books, as the pages say it, with sums done by hand beside them. The clock stands
@@ -28,18 +27,8 @@ const takeOut = await import("#app/stores/take-out.ts");
 const takeBack = await import("#app/home/take-back.ts");
 const books = await import("#app/books/books.tsx");
 
-interface PageModule {
-  readonly loader: (args: never) => unknown;
-  readonly default: (props: never) => unknown;
-}
-
-/** What a page says to whoever opens it. */
-function open(page: PageModule, params: Readonly<Record<string, string>> = {}): string {
-  const args = { params, request: new Request("http://farm/x"), context: {} };
-  const loaderData = page.loader(args as never);
-  const part = page.default as unknown as FunctionComponent<{ loaderData: unknown }>;
-  return said(createElement(part, { loaderData }));
-}
+const open = (page: Parameters<typeof opened>[0], params: Readonly<Record<string, string>> = {}) =>
+  opened(page, { params });
 
 let number = 0;
 const send = (

@@ -1,4 +1,4 @@
-import type { ReactNode } from "react";
+import { createElement, type FunctionComponent, type ReactNode } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
 import { createMemoryRouter, RouterProvider } from "react-router";
 import type { Reading } from "#app/ui/show.ts";
@@ -26,3 +26,25 @@ export function said(part: ReactNode, reading: Reading = IN_POUNDS): string {
     .replace(/\s+/g, " ")
     .trim();
 }
+
+/** As much of a route as a page is made from. */
+interface PageModule {
+  readonly loader: (args: never) => unknown;
+  readonly default: (props: never) => unknown;
+}
+
+/** What a page says to whoever opens it. */
+export function opened(
+  page: PageModule,
+  { params = {}, query = "" }: { params?: Readonly<Record<string, string>>; query?: string } = {},
+  reading: Reading = IN_POUNDS,
+): string {
+  const request = new Request(`http://farm/x${query}`);
+  const loaderData = page.loader({ params, request, context: {} } as never);
+  const part = page.default as unknown as FunctionComponent<{ loaderData: unknown }>;
+  return said(createElement(part, { loaderData }), reading);
+}
+
+/** The first thing among words that no reader could make sense of, with what stands about it. */
+export const nonsenseIn = (words: string): string | undefined =>
+  words.match(/.{0,60}(?:NaN|Infinity|undefined|∞|\[object|Invalid Date).{0,40}/)?.[0];

@@ -5,7 +5,7 @@ import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 import { IN_KILOGRAMS, IN_POUNDS, nonsenseIn, opened } from "#app/ui/said-of-tests.tsx";
 import { CARCASS_USES } from "#core/packing/pack-tally.ts";
-import { CHOICES } from "#db/file-of-tests.ts";
+import { CHOICES, TIES } from "#db/file-of-tests.ts";
 
 /*
  * Whatever is tapped, weighed, paid and settled on a day, its pages say numbers, its birds go out as they were typed, and
@@ -35,14 +35,7 @@ const dayJson = await import("#app/days/settle/day-json.ts");
 
 beforeAll(() => {
   makeFarmOfTests(farmFile());
-  const supply = {
-    name: "Ties",
-    kind: "tie",
-    mostMilligrams: null,
-    packAmount: 100,
-    packCents: 480,
-  } as const;
-  farmFile().supplying.addSupply({ entryId: "ties-of-tests", at: 0 }, supply, "2026-09-01", 4000);
+  farmFile().supplying.addSupply({ entryId: "ties-of-tests", at: 0 }, TIES, "2026-09-01", 4000);
 });
 
 const anyBird = fc.record({

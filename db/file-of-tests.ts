@@ -52,3 +52,12 @@ export const CARCASS = {
   reason: "",
   placeId: null,
 } as const;
+
+/** A hundred for 4.80. */
+export const TIES = {
+  name: "Ties",
+  kind: "tie",
+  mostMilligrams: null,
+  packAmount: 100,
+  packCents: 480,
+} as const;

@@ -1,15 +1,7 @@
 import { describe, expect, test } from "vitest";
-import { BATCH, CARCASS, CHOICES, entry, fileForEachTest } from "#db/file-of-tests.ts";
+import { BATCH, CARCASS, CHOICES, entry, fileForEachTest, TIES } from "#db/file-of-tests.ts";
 
 const file = fileForEachTest();
-
-const TIES = {
-  name: "Ties",
-  kind: "tie",
-  mostMilligrams: null,
-  packAmount: 100,
-  packCents: 480,
-} as const;
 
 function tiesOf(inStock: number | null): number {
   file().supplying.addSupply(entry(), TIES, "2026-09-01", inStock);

@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
+import { TIES } from "#db/file-of-tests.ts";
 
 /** The plan's routes on a farm in memory; the clock stands at Thursday 17 September 2026, 06:12 at the farm. */
 process.env.PALE_MORNING_DATA = ":memory:";
@@ -39,14 +40,7 @@ beforeAll(() => {
   makeFarmOfTests(farmFile());
   person("Wren");
   person("Finch", { weekdayMask: 31 });
-  const supply = {
-    name: "Ties",
-    kind: "tie",
-    mostMilligrams: null,
-    packAmount: 100,
-    packCents: 480,
-  } as const;
-  farmFile().supplying.addSupply({ entryId: "ties-of-tests", at: 0 }, supply, "2026-09-01", 4);
+  farmFile().supplying.addSupply({ entryId: "ties-of-tests", at: 0 }, TIES, "2026-09-01", 4);
 });
 
 describe("what a day takes", () => {

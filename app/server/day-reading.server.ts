@@ -48,8 +48,13 @@ export function requireDay(text: string | undefined): { farm: Farm; day: Process
   return { farm, day, batch };
 }
 
-/** What the batch, the farm and its place say, whatever is chosen. */
-export function planBasis(farm: Farm, batch: Batch, dayId = 0): PlanBasis {
+/**
+ * What the batch, the farm and its place say, whatever is chosen.
+ *
+ * @param dayId the day whose own birds are free for it; 0 for one that is not set yet
+ * @param iceBagsInStock bags that the day will find, where that matters: it takes the plans of the days before
+ */
+export function planBasis(farm: Farm, batch: Batch, dayId = 0, iceBagsInStock?: number): PlanBasis {
   return {
     standingBirds: farmFile().freeForDay(batch.id, dayId),
     flock: flockOf(farm, batch, farmFile().story(batch.id)),
@@ -57,23 +62,16 @@ export function planBasis(farm: Farm, batch: Batch, dayId = 0): PlanBasis {
     pens: farmFile()
       .pens(batch.id)
       .map(({ pen, birdCount }) => ({ name: pen, birds: birdCount })),
-    iceBagsInStock: iceBagsInStock(),
+    iceBagsInStock,
     helpers: farmFile().people.people().map(helperOf),
     place: placeOf(farm),
     timeZone: farm.timeZone,
   };
 }
 
-/** Bags of ice in stock; undefined where nobody keeps count of them. */
-function iceBagsInStock(): number | undefined {
-  const counts = farmFile()
-    .supplying.supplies()
-    .flatMap(({ kind, inStock }) => (kind === "ice" && inStock !== null ? [inStock] : []));
-  return counts.length === 0 ? undefined : counts.reduce((sum, bags) => sum + bags, 0);
-}
-
-export function planOf(farm: Farm, batch: Batch, day: ProcessingDay): PlanForDate {
-  return planForDate(planBasis(farm, batch, day.id), day.processedOn, choicesOf(day), playedLine);
+export function planOf(farm: Farm, batch: Batch, day: ProcessingDay, iceBagsInStock?: number): PlanForDate {
+  const basis = planBasis(farm, batch, day.id, iceBagsInStock);
+  return planForDate(basis, day.processedOn, choicesOf(day), playedLine);
 }
 
 /** The same to be sent to a page, without each morning's end, which only a curve asks for. */

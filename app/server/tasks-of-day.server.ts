@@ -2,6 +2,7 @@ import { now } from "#app/server/clock.server.ts";
 import { planOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { helperOf } from "#app/server/farm-means.server.ts";
+import { iceBagsLeft } from "#app/server/ice-left.server.ts";
 import { seasonTerms } from "#app/server/season-reading.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays } from "#core/calendar/local-day.ts";
@@ -30,7 +31,7 @@ export function tasksOfDay(farm: Farm, batch: Batch, day: ProcessingDay): DayTas
         fromOn <= day.processedOn &&
         day.processedOn <= toOn,
     );
-  const planned = planOf(farm, batch, day);
+  const planned = planOf(farm, batch, day, iceBagsLeft(farm, day));
   return dayTasks({
     processedOn: day.processedOn,
     choices: planned.choices,

@@ -41,8 +41,9 @@ export function ChillSheet({ planned, basis, around, processedOn }: ChillSheetPr
               ? "Ice is short."
               : `The ice runs out about ${time(tanks.iceOutMinute)}.`}
           </b>{" "}
-          There are {plural(bought, "bag")}; it takes {chill.bags.value}. Buy{" "}
-          {plural(chill.bags.value - bought, "bag")} more, or freeze more jugs in the days before.
+          There {bought === 1 ? "is" : "are"} {plural(bought, "bag")} for this day; it takes{" "}
+          {chill.bags.value}. Buy {plural(chill.bags.value - bought, "bag")} more, or freeze more jugs in the
+          days before.
         </Notice>
       )}
       <ul className="grid gap-1 py-2 text-sm">

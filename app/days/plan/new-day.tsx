@@ -5,6 +5,7 @@ import { proposedChoices } from "#app/days/plan/proposed-choices.server.ts";
 import { aroundDay } from "#app/server/around-day.server.ts";
 import { planBasis, requireBatch } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { iceBagsLeft } from "#app/server/ice-left.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
@@ -36,7 +37,7 @@ export function loader({ request }: Route.LoaderArgs) {
     batch,
     setting,
     standing,
-    basis: planBasis(farm, batch),
+    basis: planBasis(farm, batch, 0, iceBagsLeft(farm, { id: 0, startAt: standing.startAt })),
     around: aroundDay(farm, batch, standing.processedOn),
     entryId: newEntryId(),
   };

@@ -73,6 +73,20 @@ describe("two set days", () => {
     expect(later.needs.find(({ kind }) => kind === "tie")).toMatchObject({ amount: 3, short: 3 });
     expect(needs.loader(args()).daysBefore).toBe(0);
   });
+
+  test("do not melt the same ice twice, and each has its own birds to choose the biggest from", () => {
+    const basisOf = (dayId: string) =>
+      plan.loader({ params: { dayId }, request: at(), context: {} } as never).basis;
+    expect(basisOf("1").iceBagsInStock).toBeUndefined();
+    const ice = { name: "Ice", kind: "ice", mostMilligrams: null, packAmount: 1, packCents: 250 } as const;
+    farmFile().supplying.addSupply({ entryId: "ice-of-tests", at: 0 }, ice, "2026-09-01", 9);
+    const bags = needs.loader(args()).needs.find(({ kind }) => kind === "ice")!.amount;
+    expect(bags).toBeGreaterThan(0);
+    expect(basisOf("1").iceBagsInStock).toBe(9);
+    expect(basisOf("2").iceBagsInStock).toBe(Math.max(0, 9 - bags));
+    // Of fifteen birds ten stand in the first day, two in the second.
+    expect([basisOf("1").standingBirds, basisOf("2").standingBirds]).toEqual([13, 5]);
+  });
 });
 
 describe("what is to be done", () => {

@@ -6,6 +6,7 @@ import { PlanPage } from "#app/days/plan/plan-page.tsx";
 import { aroundDay } from "#app/server/around-day.server.ts";
 import { planBasis, progressOf, requireDay } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
+import { iceBagsLeft } from "#app/server/ice-left.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { Notice } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
@@ -27,7 +28,7 @@ export function loader({ params, request }: Route.LoaderArgs) {
     wasSaved: saved === day.revision,
     batchName: batch.name,
     setting,
-    basis: planBasis(farm, batch),
+    basis: planBasis(farm, batch, day.id, iceBagsLeft(farm, day)),
     around: aroundDay(farm, batch, day.processedOn, day.id),
     entryId: newEntryId(),
     kept: farmFile().keptPlan(day.id),

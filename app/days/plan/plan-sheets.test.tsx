@@ -202,7 +202,7 @@ describe("the sheet of the chill", () => {
   test("says how many bags are short and about when the ice runs out", () => {
     const { bags } = planned().planned.plan.chill;
     const short = planned({}, {}, { iceBagsInStock: bags.value - 2 });
-    expect(sheet(short)).toMatch(/The ice runs out about \d\d:\d\d\. There are/);
+    expect(sheet(short)).toMatch(/The ice runs out about \d\d:\d\d\. There is 1 bag for this day;/);
     expect(sheet(short)).toContain(`it takes ${bags.value}. Buy 2 bags more`);
     expect(sheet(planned({}, {}, { iceBagsInStock: bags.value }))).not.toContain("runs out");
     expect(sheet(planned())).not.toContain("runs out");

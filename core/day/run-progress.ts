@@ -39,13 +39,14 @@ export function runProgress(events: readonly RunEvent[], plannedBirds: number, n
     inOrder.findLast((event) => event.kind === "pause" || event.kind === "resume")?.kind === "pause";
   const toGo = Math.max(0, plannedBirds - birds.length);
   return {
-    state: finishedAt
-      ? "finished"
-      : startedAt === undefined
-        ? "not started"
-        : isPaused
-          ? "paused"
-          : "running",
+    state:
+      finishedAt !== undefined
+        ? "finished"
+        : startedAt === undefined
+          ? "not started"
+          : isPaused
+            ? "paused"
+            : "running",
     startedAt,
     finishedAt,
     firstBirdAt: birds[0],

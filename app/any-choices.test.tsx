@@ -17,17 +17,17 @@ process.env.PALE_MORNING_DATA = ":memory:";
 process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
 const { farmFile } = await import("#app/server/farm-file.server.ts");
 const plan = await import("#app/days/plan/plan.tsx");
-const planJson = await import("#app/days/plan/plan-json.ts");
-const pdf = await import("#app/days/plan/run-sheet-pdf.ts");
-const seasonIcs = await import("#app/season/season-ics.ts");
+const planJson = await import("#app/days/plan/file/plan-json.ts");
+const pdf = await import("#app/days/plan/print/run-sheet-pdf.ts");
+const seasonIcs = await import("#app/season/calendar/season-ics.ts");
 const pages = {
   plan,
-  needs: await import("#app/days/plan/needs.tsx"),
-  tasks: await import("#app/days/plan/tasks.tsx"),
-  beside: await import("#app/days/plan/beside.tsx"),
-  paper: await import("#app/days/plan/paper.tsx"),
-  "run sheet": await import("#app/days/plan/run-sheet.tsx"),
-  stations: await import("#app/days/plan/station-sheets.tsx"),
+  needs: await import("#app/days/plan/supplies/needs.tsx"),
+  tasks: await import("#app/days/plan/tasks/tasks.tsx"),
+  beside: await import("#app/days/plan/compare/beside.tsx"),
+  paper: await import("#app/days/plan/print/paper.tsx"),
+  "run sheet": await import("#app/days/plan/print/run-sheet.tsx"),
+  stations: await import("#app/days/plan/print/station-sheets.tsx"),
   days: await import("#app/days/days.tsx"),
 };
 

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { beforeAll, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
-import { rulesFields, rulesForm } from "#app/season/rules-form.ts";
+import { rulesFields, rulesForm } from "#app/season/rules/rules-form.ts";
 import { nonsenseIn, opened } from "#app/ui/said-of-tests.tsx";
 
 /*
@@ -12,19 +12,19 @@ import { nonsenseIn, opened } from "#app/ui/said-of-tests.tsx";
 process.env.PALE_MORNING_DATA = ":memory:";
 process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
 const { farmFile } = await import("#app/server/farm-file.server.ts");
-const rules = await import("#app/season/rules.tsx");
-const addSize = await import("#app/season/add-size.tsx");
-const addPerson = await import("#app/season/people.tsx");
-const weather = await import("#app/season/say-weather.tsx");
-const booking = await import("#app/season/add-booking.tsx");
-const mark = await import("#app/season/add-mark.tsx");
+const rules = await import("#app/season/rules/rules.tsx");
+const addSize = await import("#app/season/rules/add-size.tsx");
+const addPerson = await import("#app/season/people/people.tsx");
+const weather = await import("#app/season/dates/say-weather.tsx");
+const booking = await import("#app/season/dates/add-booking.tsx");
+const mark = await import("#app/season/dates/add-mark.tsx");
 const pages = {
   batch: await import("#app/batches/batch.tsx"),
-  season: await import("#app/season/season.tsx"),
+  season: await import("#app/season/calendar/season.tsx"),
   rules,
-  dates: await import("#app/season/dates.tsx"),
+  dates: await import("#app/season/dates/dates.tsx"),
   people: addPerson,
-  chicks: await import("#app/season/chicks.tsx"),
+  chicks: await import("#app/season/chicks/chicks.tsx"),
   days: await import("#app/days/days.tsx"),
 };
 

@@ -13,7 +13,7 @@ const undo = await import("#app/days/run/undo.ts");
 const csv = await import("#app/days/settle/day-csv.ts");
 const home = await import("#app/home/home.tsx");
 const takeBack = await import("#app/home/take-back.ts");
-const loss = await import("#app/batches/record-loss.tsx");
+const loss = await import("#app/batches/record/record-loss.tsx");
 
 type Fields = Readonly<Record<string, string>>;
 const call = callRoute;

@@ -1,8 +1,8 @@
 import { expect, test } from "vitest";
 import { farmMeans, helperOf, placeOf } from "#app/server/farm-means.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
-import { planForDate } from "#core/day/plan-for-date.ts";
-import { runProgress } from "#core/day/run-progress.ts";
+import { planForDate } from "#core/day/plan/plan-for-date.ts";
+import { runProgress } from "#core/day/run/run-progress.ts";
 import { openFarmFile } from "#db/farm-file.server.ts";
 import { makeDemoFarm } from "#demo/make-demo-farm.ts";
 

@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { type LineFile, readLineFile } from "#app/days/plan/line-file.ts";
+import { type LineFile, readLineFile } from "#app/days/plan/file/line-file.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { LineTally, type Moment, type Spread } from "#core/processing-line/line-tally.ts";
 import { bottleneck } from "#core/processing-line/line-whatif.ts";

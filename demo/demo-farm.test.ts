@@ -1,5 +1,5 @@
 import { afterAll, expect, test } from "vitest";
-import { runProgress } from "#core/day/run-progress.ts";
+import { runProgress } from "#core/day/run/run-progress.ts";
 import { openFarmFile } from "#db/farm-file.server.ts";
 import { makeDemoFarm } from "#demo/make-demo-farm.ts";
 

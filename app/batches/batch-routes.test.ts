@@ -8,7 +8,7 @@ process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
 const { farmFile } = await import("#app/server/farm-file.server.ts");
 const batch = await import("#app/batches/batch.tsx");
 const batches = await import("#app/batches/batches.tsx");
-const weighIn = await import("#app/batches/record-weigh-in.tsx");
+const weighIn = await import("#app/batches/record/record-weigh-in.tsx");
 const newBatch = await import("#app/batches/new-batch.tsx");
 
 let number = 0;

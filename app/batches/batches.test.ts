@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { feedLeftForm, lossForm, newBatchForm, weighInForm } from "#app/batches/batch-forms.ts";
-import { storyLines } from "#app/batches/story-lines.ts";
+import { storyLines } from "#app/batches/history/story-lines.ts";
 import { showFor } from "#app/ui/show.ts";
 
 const SETTING = { unitSystem: "us", today: "2026-09-17", hatchedOn: "2026-06-27" } as const;

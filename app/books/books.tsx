@@ -5,7 +5,7 @@ import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { KIND_WORDS } from "#app/ui/words.ts";
-import { bookOfBatch, bookOfPast } from "#core/day/batch-book.ts";
+import { bookOfBatch, bookOfPast } from "#core/day/settle/batch-book.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Route } from "./+types/books.ts";
 

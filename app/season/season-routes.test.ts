@@ -1,27 +1,27 @@
 import { beforeAll, describe, expect, test, vi } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
-import type { SeasonView } from "#app/season/season-view.server.ts";
+import type { SeasonView } from "#app/season/calendar/season-view.server.ts";
 
 /** The season's routes on a farm in memory; the clock stands at Thursday 17 September 2026, 06:12 at the farm. */
 process.env.PALE_MORNING_DATA = ":memory:";
 process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
 const { farmFile } = await import("#app/server/farm-file.server.ts");
-const season = await import("#app/season/season.tsx");
-const setSeason = await import("#app/season/set-season.ts");
-const stopSeason = await import("#app/season/stop-season.ts");
-const pinBirds = await import("#app/season/pin-birds.ts");
-const people = await import("#app/season/people.tsx");
-const person = await import("#app/season/person.tsx");
-const personIcs = await import("#app/season/person-ics.ts");
-const seasonIcs = await import("#app/season/season-ics.ts");
-const readFile = await import("#app/season/read-person-calendar.tsx");
-const rules = await import("#app/season/rules.tsx");
-const booking = await import("#app/season/add-booking.tsx");
-const mark = await import("#app/season/add-mark.tsx");
-const weather = await import("#app/season/say-weather.tsx");
-const size = await import("#app/season/add-size.tsx");
-const chicks = await import("#app/season/chicks.tsx");
+const season = await import("#app/season/calendar/season.tsx");
+const setSeason = await import("#app/season/calendar/set-season.ts");
+const stopSeason = await import("#app/season/calendar/stop-season.ts");
+const pinBirds = await import("#app/season/calendar/pin-birds.ts");
+const people = await import("#app/season/people/people.tsx");
+const person = await import("#app/season/people/person.tsx");
+const personIcs = await import("#app/season/people/person-ics.ts");
+const seasonIcs = await import("#app/season/calendar/season-ics.ts");
+const readFile = await import("#app/season/people/read-person-calendar.tsx");
+const rules = await import("#app/season/rules/rules.tsx");
+const booking = await import("#app/season/dates/add-booking.tsx");
+const mark = await import("#app/season/dates/add-mark.tsx");
+const weather = await import("#app/season/dates/say-weather.tsx");
+const size = await import("#app/season/rules/add-size.tsx");
+const chicks = await import("#app/season/chicks/chicks.tsx");
 
 vi.setConfig({ testTimeout: 30_000 });
 let number = 0;

@@ -4,7 +4,7 @@ import { seasonTerms } from "#app/server/season-reading.server.ts";
 import { forecastDays } from "#app/server/weather.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
-import type { OtherRest, RestPlace } from "#core/day/rest-room.ts";
+import type { OtherRest, RestPlace } from "#core/day/plan/rest-room.ts";
 import { REST_DAYS } from "#core/season/season-constants.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";

@@ -1,6 +1,6 @@
-import type { Helper } from "#core/day/crew.ts";
-import { OUR_PACE } from "#core/day/own-pace.ts";
-import type { FarmMeans } from "#core/day/plan-input.ts";
+import type { Helper } from "#core/day/crew/crew.ts";
+import { OUR_PACE } from "#core/day/crew/own-pace.ts";
+import type { FarmMeans } from "#core/day/plan/plan-input.ts";
 import { kilogramsFromMilligrams, milligramsFromPounds } from "#core/quantity/conversion.ts";
 import { type Setting, settingOr } from "#core/reckoning/setting.ts";
 import type { Place } from "#core/sky/sun.ts";

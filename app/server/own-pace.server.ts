@@ -3,9 +3,9 @@ import { farmMeans, helperOf, placeOf } from "#app/server/farm-means.server.ts";
 import { flockOf } from "#app/server/flock-of.server.ts";
 import { playedLine } from "#app/server/played-line.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
-import { type DayTaken, OUR_PACE, type OwnPace, ownPace } from "#core/day/own-pace.ts";
-import { planForDate } from "#core/day/plan-for-date.ts";
-import { runProgress } from "#core/day/run-progress.ts";
+import { type DayTaken, OUR_PACE, type OwnPace, ownPace } from "#core/day/crew/own-pace.ts";
+import { planForDate } from "#core/day/plan/plan-for-date.ts";
+import { runProgress } from "#core/day/run/run-progress.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 

@@ -6,7 +6,7 @@ import { farmPace } from "#app/server/own-pace.server.ts";
 import { forecastDays } from "#app/server/weather.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
-import type { HeldDay, LotFacts, SeasonFacts, SeasonTerms } from "#core/day/season-facts.ts";
+import type { HeldDay, LotFacts, SeasonFacts, SeasonTerms } from "#core/day/season/season-facts.ts";
 import { MILLIGRAMS_PER_KILOGRAM } from "#core/quantity/conversion.ts";
 import { type Setting, settingOr } from "#core/reckoning/setting.ts";
 import { SEASON_DEFAULTS as OURS, REST_DAYS } from "#core/season/season-constants.ts";

@@ -1,5 +1,5 @@
 import { farmFile } from "#app/server/farm-file.server.ts";
-import type { Supply } from "#core/day/day-needs.ts";
+import type { Supply } from "#core/day/supplies/day-needs.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 
 /** What the farm keeps in stock, as core reckons with it. */

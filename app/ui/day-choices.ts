@@ -1,4 +1,4 @@
-import type { DayChoices } from "#core/day/plan-input.ts";
+import type { DayChoices } from "#core/day/plan/plan-input.ts";
 import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
 
 /** What was chosen for a day, as core reckons with it. */

@@ -1,5 +1,5 @@
 import type { Database } from "better-sqlite3";
-import type { RunEventKind } from "#core/day/run-progress.ts";
+import type { RunEventKind } from "#core/day/run/run-progress.ts";
 import type { KeptPlan } from "#db/day/day-queries.server.ts";
 import { settledCheck } from "#db/day/settled.server.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";

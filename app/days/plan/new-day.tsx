@@ -1,7 +1,7 @@
 import { redirect } from "react-router";
-import { dayForm, tooManyBirds } from "#app/days/plan/day-form.ts";
+import { dayForm, tooManyBirds } from "#app/days/plan/choices/day-form.ts";
+import { proposedChoices } from "#app/days/plan/choices/proposed-choices.server.ts";
 import { PlanPage } from "#app/days/plan/plan-page.tsx";
-import { proposedChoices } from "#app/days/plan/proposed-choices.server.ts";
 import { aroundDay } from "#app/server/around-day.server.ts";
 import { planBasis, requireBatch } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";

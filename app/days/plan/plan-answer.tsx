@@ -5,8 +5,8 @@ import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { CUT_WORDS } from "#app/ui/words.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
-import { type OwnPace, paceReckoning } from "#core/day/own-pace.ts";
-import type { PlanForDate } from "#core/day/plan-for-date.ts";
+import { type OwnPace, paceReckoning } from "#core/day/crew/own-pace.ts";
+import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 
 /** What follows from the choices, each figure with its working. */
 export function PlanAnswer({ planned }: { planned: PlanForDate }) {

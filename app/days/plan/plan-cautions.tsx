@@ -2,9 +2,9 @@ import { Notice } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { STATION_WORDS } from "#app/ui/words.ts";
-import type { LineFault } from "#core/day/line-setup.ts";
-import type { PlanForDate } from "#core/day/plan-for-date.ts";
-import type { DayChoices } from "#core/day/plan-input.ts";
+import type { LineFault } from "#core/day/plan/line-setup.ts";
+import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
+import type { DayChoices } from "#core/day/plan/plan-input.ts";
 
 interface PlanCautionsProps {
   planned: PlanForDate;

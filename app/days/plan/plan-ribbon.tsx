@@ -1,7 +1,7 @@
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { startOfDay } from "#core/calendar/farm-time.ts";
-import type { PlanForDate } from "#core/day/plan-for-date.ts";
+import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
 import type { Place } from "#core/sky/sun.ts";
 

@@ -1,19 +1,19 @@
 import { describe, expect, test } from "vitest";
-import { ChillSheet } from "#app/days/plan/chill-sheet.tsx";
+import { ChillSheet } from "#app/days/plan/chill/chill-sheet.tsx";
+import { stationPages } from "#app/days/plan/line/station-words.ts";
 import { PlanAnswer } from "#app/days/plan/plan-answer.tsx";
 import { PlanCautions } from "#app/days/plan/plan-cautions.tsx";
-import { ScaldSheet } from "#app/days/plan/scald-sheet.tsx";
-import { stationPages } from "#app/days/plan/station-words.ts";
-import { WeatherSheet } from "#app/days/plan/weather-sheet.tsx";
-import { WithdrawalSheet } from "#app/days/plan/withdrawal-sheet.tsx";
+import { ScaldSheet } from "#app/days/plan/scald/scald-sheet.tsx";
+import { WeatherSheet } from "#app/days/plan/weather/weather-sheet.tsx";
+import { WithdrawalSheet } from "#app/days/plan/withdrawal/withdrawal-sheet.tsx";
 import type { AroundDay } from "#app/server/around-day.server.ts";
 import { IN_KILOGRAMS, IN_POUNDS, said } from "#app/ui/said-of-tests.tsx";
 import { showFor } from "#app/ui/show.ts";
 import { instantOf } from "#core/calendar/farm-time.ts";
 import { dayNumber } from "#core/calendar/local-day.ts";
-import { BASIS, CHOICES, helper, MEANS, own } from "#core/day/days-of-tests.ts";
-import { type PlanBasis, planForDate } from "#core/day/plan-for-date.ts";
-import type { DayChoices, FarmMeans } from "#core/day/plan-input.ts";
+import { BASIS, CHOICES, helper, MEANS, own } from "#core/day/plan/days-of-tests.ts";
+import { type PlanBasis, planForDate } from "#core/day/plan/plan-for-date.ts";
+import type { DayChoices, FarmMeans } from "#core/day/plan/plan-input.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 
 const DAY = "2026-09-19";

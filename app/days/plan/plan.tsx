@@ -1,6 +1,6 @@
 import { redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
-import { dayForm, tooManyBirds } from "#app/days/plan/day-form.ts";
+import { dayForm, tooManyBirds } from "#app/days/plan/choices/day-form.ts";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { PlanPage } from "#app/days/plan/plan-page.tsx";
 import { aroundDay } from "#app/server/around-day.server.ts";

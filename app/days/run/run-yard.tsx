@@ -2,7 +2,7 @@ import { Form } from "react-router";
 import type { Tap, TapKind } from "#app/days/run/use-taps.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import type { RunProgress } from "#core/day/run-progress.ts";
+import type { RunProgress } from "#core/day/run/run-progress.ts";
 
 interface TapButtonProps {
   dayId: number;

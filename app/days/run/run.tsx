@@ -10,7 +10,7 @@ import { newEntryId } from "#app/server/submitted.server.ts";
 import { plural } from "#app/ui/show.ts";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { runProgress } from "#core/day/run-progress.ts";
+import { runProgress } from "#core/day/run/run-progress.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
 import type { Route } from "./+types/run.ts";
 

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { z } from "zod";
-import type { RunEventKind } from "#core/day/run-progress.ts";
+import type { RunEventKind } from "#core/day/run/run-progress.ts";
 
 export type TapKind = RunEventKind;
 

@@ -1,7 +1,7 @@
 import { Figure } from "#app/ui/figure.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import type { Settlement } from "#core/day/settlement.ts";
+import type { Settlement } from "#core/day/settle/settlement.ts";
 
 /** What a bird cost, in three schools side by side: all three are right for somebody. */
 export function CostTable({ settlement, hasKit }: { settlement: Settlement; hasKit: boolean }) {

@@ -1,6 +1,6 @@
 import { planOf, requireDay, settlementOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
-import type { DayPlan } from "#core/day/day-plan.ts";
+import type { DayPlan } from "#core/day/plan/day-plan.ts";
 import type { Route } from "./+types/day-json.ts";
 
 /** A plan without what each of its mornings came to, which is long and can be played again. */

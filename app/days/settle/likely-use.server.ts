@@ -1,7 +1,7 @@
 import { planOf, progressOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { suppliesInStock } from "#app/server/supplies.server.ts";
-import { dayNeeds, plannedUse, type Supply } from "#core/day/day-needs.ts";
+import { dayNeeds, plannedUse, type Supply } from "#core/day/supplies/day-needs.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";

@@ -1,0 +1,46 @@
+import { redirect } from "react-router";
+import { costForm } from "#app/batches/batch-forms.ts";
+import { loadFactPage } from "#app/batches/record/fact-page.server.ts";
+import { FactPage } from "#app/batches/record/fact-page.tsx";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { faultsOf, submitted } from "#app/server/submitted.server.ts";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { TextField } from "#app/ui/field.tsx";
+import type { Route } from "./+types/record-cost.ts";
+
+export const meta = () => [{ title: "Another cost · Pale Morning" }];
+
+export const loader = ({ params }: Route.LoaderArgs) => loadFactPage(params.batchId);
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const { batch, setting } = loadFactPage(params.batchId);
+  const sent = await submitted(request, costForm(setting));
+  if (!sent.ok) return sent.refusal;
+  const { spentOn, what, amount } = sent.value;
+  const outcome = farmFile().recordCost(sent.entry, batch.id, { spentOn, what, amountCents: amount });
+  const faults = faultsOf(outcome, {});
+  return faults ? sent.refuse(faults) : redirect(`/batches/${batch.id}`, 303);
+}
+
+export default function RecordCost({ loaderData, actionData }: Route.ComponentProps) {
+  const { batch, setting, entryId } = loaderData;
+  return (
+    <FactPage title="Another cost" batchName={batch.name}>
+      <FarmForm
+        schema={costForm(setting)}
+        refusal={actionData}
+        entryId={entryId}
+        defaults={{ spentOn: setting.today }}
+        submit="Write it down"
+      >
+        {(fields) => (
+          <>
+            <TextField field={fields.what} label="What for" hint="Bedding, vaccine, power for the brooder" />
+            <TextField field={fields.amount} label="How much" inputMode="decimal" />
+            <TextField field={fields.spentOn} label="On" type="date" />
+          </>
+        )}
+      </FarmForm>
+    </FactPage>
+  );
+}

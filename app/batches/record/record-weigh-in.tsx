@@ -1,0 +1,75 @@
+import { useState } from "react";
+import { redirect } from "react-router";
+import { weighInForm } from "#app/batches/batch-forms.ts";
+import { farWeights } from "#app/batches/growth/far-weights.server.ts";
+import { loadFactPage } from "#app/batches/record/fact-page.server.ts";
+import { FactPage } from "#app/batches/record/fact-page.tsx";
+import { WeighInTally } from "#app/batches/record/weigh-in-tally.tsx";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { flockOf } from "#app/server/flock-of.server.ts";
+import { faultsOf, submitted } from "#app/server/submitted.server.ts";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { LinesField, TextField, TickField } from "#app/ui/field.tsx";
+import { flockPath } from "#core/growth/flock-path.ts";
+import type { Route } from "./+types/record-weigh-in.ts";
+
+export const meta = () => [{ title: "Live weights · Pale Morning" }];
+
+export function loader({ params }: Route.LoaderArgs) {
+  const loaded = loadFactPage(params.batchId);
+  const { cv } = flockPath(flockOf(requireFarm(), loaded.batch, farmFile().story(loaded.batch.id)));
+  return { ...loaded, flock: { birds: Math.max(1, loaded.batch.aliveCount), cvUsual: cv } };
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const farm = requireFarm();
+  const { batch, setting } = loadFactPage(params.batchId);
+  const sent = await submitted(request, weighInForm(setting));
+  if (!sent.ok) return sent.refusal;
+  const { weighedOn, weights, isSure } = sent.value;
+  const milligrams = weights.map(({ weight }) => weight);
+  const far = isSure === 1 ? undefined : farWeights(farm, batch, weighedOn, milligrams);
+  if (far) return sent.refuse({ weights: `${far} Check it, or tick that it is right` });
+  const outcome = farmFile().recordWeighings(
+    sent.entry,
+    batch.id,
+    weights.map(({ weight, asTyped }) => ({ weighedOn, liveWeightMilligrams: weight, asTyped })),
+  );
+  const faults = faultsOf(outcome, {});
+  return faults ? sent.refuse(faults) : redirect(`/batches/${batch.id}`, 303);
+}
+
+export default function RecordWeighIn({ loaderData, actionData }: Route.ComponentProps) {
+  const { batch, setting, entryId, flock } = loaderData;
+  const [weighed, setWeighed] = useState<readonly number[]>([]);
+  return (
+    <FactPage title="Live weights" batchName={batch.name}>
+      <FarmForm
+        schema={weighInForm(setting)}
+        refusal={actionData}
+        entryId={entryId}
+        defaults={{ weighedOn: setting.today }}
+        submit="Keep these weights"
+        onRead={(read) => read && setWeighed(read.weights.map(({ weight }) => weight))}
+      >
+        {(fields) => (
+          <>
+            <LinesField
+              field={fields.weights}
+              label="Weights"
+              hint={
+                setting.unitSystem === "us"
+                  ? "A bird a line, as you say it: 6 4, 6lb4oz, 6.25. A scale that types for itself writes here too. Take them as they come, not the slow ones"
+                  : "A bird a line, as you say it: 2.84, 2840g, 2,84 kg. A scale that types for itself writes here too. Take them as they come, not the slow ones"
+              }
+              rows={8}
+            />
+            <WeighInTally milligrams={weighed} flock={flock} />
+            <TextField field={fields.weighedOn} label="Weighed on" type="date" />
+            {actionData && <TickField field={fields.isSure} label="These weights are right" />}
+          </>
+        )}
+      </FarmForm>
+    </FactPage>
+  );
+}

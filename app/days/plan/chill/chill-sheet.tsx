@@ -1,0 +1,247 @@
+import { scaleLinear } from "d3-scale";
+import { useId } from "react";
+import type { AroundDay } from "#app/server/around-day.server.ts";
+import { Notice, Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { CHILL } from "#core/chill/chill-constants.ts";
+import type { ChillByHour, ChillOfBird } from "#core/day/plan/chill-by-hour.ts";
+import type { BrinePlan } from "#core/day/plan/chill-plan.ts";
+import type { PlanBasis, PlanForDate } from "#core/day/plan/plan-for-date.ts";
+import { type RestRoom, restRoom } from "#core/day/plan/rest-room.ts";
+import { MILLIGRAMS_PER_KILOGRAM, MILLIGRAMS_PER_POUND } from "#core/quantity/conversion.ts";
+
+const MINUTE = 60_000;
+
+interface ChillSheetProps {
+  planned: PlanForDate;
+  basis: PlanBasis;
+  around: AroundDay;
+  processedOn: string;
+}
+
+/** The tanks by the hour: ice, room, how long to cold, brine, and where the birds rest. */
+export function ChillSheet({ planned, basis, around, processedOn }: ChillSheetProps) {
+  const show = useShow();
+  const { chill, tanks } = planned.plan;
+  const { startAt, birds } = planned.choices;
+  const time = (minute: number) => show.time(startAt + minute * MINUTE);
+  const bag = basis.means.bagKilograms.value;
+  const bought = basis.iceBagsInStock;
+  return (
+    <Sheet
+      heading="Chill"
+      beside={`${show.value(chill.ice.value, "kg")} of ice, ${plural(chill.bags.value, "bag")} to have`}
+    >
+      <HourChart planned={planned} atHandKilograms={(bought ?? 0) * bag + chill.ownKilograms} />
+      {bought !== undefined && chill.bags.value > bought && (
+        <Notice>
+          <b>
+            {tanks.iceOutMinute === undefined
+              ? "Ice is short."
+              : `The ice runs out about ${time(tanks.iceOutMinute)}.`}
+          </b>{" "}
+          There {bought === 1 ? "is" : "are"} {plural(bought, "bag")} for this day; it takes{" "}
+          {chill.bags.value}. Buy {plural(chill.bags.value - bought, "bag")} more, or freeze more jugs in the
+          days before.
+        </Notice>
+      )}
+      <ul className="grid gap-1 py-2 text-sm">
+        <li>
+          {chill.ownKilograms > 0
+            ? `Your own ice: ${show.value(chill.ownKilograms, "kg")}. The rest is bought: ${plural(chill.bags.value, "bag")} of ${show.value(bag, "kg")}.`
+            : `All of it bought: ${plural(chill.bags.value, "bag")} of ${show.value(bag, "kg")}. Jugs that you freeze yourself are told to the Yard.`}
+        </li>
+        <li>
+          {tanks.fullMinute === undefined
+            ? `The tanks hold ${chill.tank.birdsThatFit.value}, so all ${birds} fit at once.`
+            : chill.tank.birdsThatFit.value < 1
+              ? "The tanks are too small for a single bird."
+              : `The tanks hold ${chill.tank.birdsThatFit.value} and are full about ${time(tanks.fullMinute)}. The first bird is cold about ${time(tanks.firstColdMinute)}: from then on move the cold ones to rest, and fill again.`}
+        </li>
+        <EndBird which="lightest" bird={tanks.lightest} />
+        <EndBird which="heaviest" bird={tanks.heaviest} />
+      </ul>
+      <Rest room={restRoom(processedOn, birds, around)} birds={birds} />
+      {chill.brine && <Brine brine={chill.brine} />}
+      <p className="border-t border-rule pt-2 text-sm text-soft">
+        A probe in the thick of the breast decides, not the clock. The hours are those commonly quoted for the
+        weight; your local rule decides.
+      </p>
+    </Sheet>
+  );
+}
+
+function EndBird({ which, bird }: { which: "lightest" | "heaviest"; bird: ChillOfBird }) {
+  const show = useShow();
+  return (
+    <li className={bird.isWithinQuoted ? "" : "font-semibold text-barn"}>
+      The {which}, {show.value(bird.carcassKilograms, "carcass kg")}: under{" "}
+      {show.temperature(CHILL.targetCelsius)} after {show.value(bird.hours, "hours")} in the slush, at most{" "}
+      {show.minutes(bird.waitMinutes)} on the table before it. Often quoted: {bird.quotedHours} h.
+    </li>
+  );
+}
+
+function Rest({ room, birds }: { room: RestRoom | undefined; birds: number }) {
+  const show = useShow();
+  if (!room) {
+    return (
+      <p className="border-t border-rule py-2 text-sm">
+        No fridge is named under Stores, so nobody knows where they rest.
+      </p>
+    );
+  }
+  const places = room.places
+    .map(({ name, free, isFreezing }) => `${name} ${isFreezing ? "none, it is freezing" : free}`)
+    .join(", ");
+  return (
+    <div className="border-t border-rule py-2 text-sm">
+      <p>
+        They rest until {show.shortDay(room.until)}. Free then: {places}
+        {room.othersBirds > 0 && `, less ${plural(room.othersBirds, "bird")} of another day`}.
+      </p>
+      {!room.isEnough && (
+        <Notice>
+          <b>
+            {room.free === 0 ? "There is no room" : `There is room for ${room.free} of ${birds}`} to rest
+            them.
+          </b>{" "}
+          Empty the fridge before, rest the others in slush with fresh ice, or split the day.
+        </Notice>
+      )}
+    </div>
+  );
+}
+
+function Brine({ brine }: { brine: BrinePlan }) {
+  const show = useShow();
+  const percent = (share: number) => show.value(share, "fraction");
+  return (
+    <div className="grid gap-1 border-t border-rule py-2 text-sm">
+      <p>
+        <b>Brine:</b> <b className="font-mono">{show.value(brine.salt.value, "kg")}</b> of salt, weighed, in{" "}
+        <b className="font-mono">{show.volume(brine.waterLiters)}</b> of cold water: {percent(brine.strength)}{" "}
+        strong, {Math.round(brine.salinometerDegrees)}° on a salinometer. 6 to 24 h, kept under{" "}
+        {show.temperature(CHILL.targetCelsius)} with ice in closed jugs, so that it is not thinned. The birds
+        may take up {percent(brine.uptake)} of their weight; say on a label which weight was weighed.
+      </p>
+      {!brine.dissolves && (
+        <Notice tone="stop">
+          <b>So much salt does not dissolve.</b> Choose less, or more water.
+        </Notice>
+      )}
+    </div>
+  );
+}
+
+const WIDTH = 640;
+const HEIGHT = 190;
+const LEFT = 64;
+const RIGHT = 44;
+const TOP = 22;
+const BOTTOM = 26;
+
+/** Ice melted so far as steps, what is at hand as a line, and birds in the tanks. */
+function HourChart({
+  planned: { plan, choices },
+  atHandKilograms,
+}: {
+  planned: PlanForDate;
+  atHandKilograms: number;
+}) {
+  const show = useShow();
+  const id = useId();
+  const { hours }: ChillByHour = plan.tanks;
+  if (hours.length === 0) return null;
+  const most = Math.max(plan.chill.ice.value, atHandKilograms) * 1.05;
+  const x = scaleLinear([0, hours.length], [LEFT, WIDTH - RIGHT]);
+  const y = scaleLinear([0, most], [HEIGHT - BOTTOM, TOP]);
+  const perUnit = show.isUs ? MILLIGRAMS_PER_POUND / MILLIGRAMS_PER_KILOGRAM : 1;
+  const ticks = scaleLinear([0, most / perUnit], [0, 1]).ticks(3);
+  const yBirds = scaleLinear([0, choices.birds], [HEIGHT - BOTTOM, TOP]);
+  const clock = (minute: number) => show.time(choices.startAt + minute * MINUTE);
+  const words = hours
+    .map(
+      ({ fromMinute, meltedKilograms, birdsIn }) =>
+        `by ${clock(fromMinute + 60)} ${show.value(meltedKilograms, "kg")} melted, ${plural(birdsIn, "bird")} in`,
+    )
+    .join("; ");
+  const birdLine = hours.map(({ birdsIn }, index) => `${x(index + 1)},${yBirds(birdsIn)}`).join(" ");
+  const coldLine = hours.map(({ coldBirds }, index) => `${x(index + 1)},${yBirds(coldBirds)}`).join(" ");
+  const every = Math.ceil(hours.length / 8);
+  return (
+    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-labelledby={id} className="block w-full">
+      <title id={id}>{`Ice by the hour: ${words}`}</title>
+      {hours.map(({ fromMinute, meltedKilograms }, index) => (
+        <rect
+          key={fromMinute}
+          x={x(index) + 1.5}
+          width={x(1) - x(0) - 3}
+          y={y(meltedKilograms)}
+          height={HEIGHT - BOTTOM - y(meltedKilograms)}
+          className={
+            atHandKilograms > 0 && meltedKilograms > atHandKilograms
+              ? "fill-blush stroke-barn"
+              : "fill-mist stroke-pine"
+          }
+        />
+      ))}
+      {ticks.map((tick) => (
+        <text
+          key={tick}
+          x={LEFT - 6}
+          y={y(tick * perUnit) + 4}
+          textAnchor="end"
+          className="fill-soft font-mono text-sm"
+        >
+          {tick} {show.weightUnit}
+        </text>
+      ))}
+      {atHandKilograms > 0 && (
+        <g>
+          <line
+            x1={LEFT}
+            x2={WIDTH - RIGHT}
+            y1={y(atHandKilograms)}
+            y2={y(atHandKilograms)}
+            className="stroke-ink stroke-2"
+          />
+          <text x={LEFT + 4} y={y(atHandKilograms) - 5} className="fill-ink text-sm font-semibold">
+            at hand {show.value(atHandKilograms, "kg")}
+          </text>
+        </g>
+      )}
+      <polyline
+        points={`${x(0)},${yBirds(0)} ${birdLine}`}
+        className="fill-none stroke-dawn stroke-2"
+        strokeDasharray="6 3"
+      />
+      <polyline
+        points={`${x(0)},${yBirds(0)} ${coldLine}`}
+        className="fill-none stroke-ink"
+        strokeDasharray="2 3"
+      />
+      <text x={WIDTH - RIGHT + 4} y={yBirds(choices.birds) + 4} className="fill-soft text-sm">
+        {choices.birds}
+      </text>
+      <text x={WIDTH - RIGHT} y={TOP - 8} textAnchor="end" className="fill-soft text-sm">
+        bars: ice melted · dashes: birds in · dots: cold through
+      </text>
+      <line x1={LEFT} x2={WIDTH - RIGHT} y1={HEIGHT - BOTTOM} y2={HEIGHT - BOTTOM} className="stroke-ink" />
+      {hours
+        .filter((_, index) => index % every === 0)
+        .map(({ fromMinute }, index) => (
+          <text
+            key={fromMinute}
+            x={x(index * every)}
+            y={HEIGHT - 8}
+            textAnchor="middle"
+            className="fill-soft font-mono text-sm"
+          >
+            {clock(fromMinute)}
+          </text>
+        ))}
+    </svg>
+  );
+}

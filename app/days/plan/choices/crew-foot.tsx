@@ -1,0 +1,144 @@
+import type { Grip } from "#app/days/plan/choices/grip.ts";
+import { plural } from "#app/ui/show.ts";
+import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/ui/words.ts";
+import { type CrewMember, type CrewSeat, type Helper, rulesOf, stationsToJoin } from "#core/day/crew/crew.ts";
+import { helpAt, leaveStation, standFirst } from "#core/day/crew/crew-moves.ts";
+import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
+import type { Station } from "#core/processing-line/line-station.ts";
+import { NO_RULES, ruleAgainst } from "#core/safety/person-rules.ts";
+
+interface CrewFootProps {
+  crew: readonly CrewMember[];
+  helpers: readonly Helper[];
+  stations: readonly Station[];
+  /** Of the day, by which somebody is young. */
+  year: number;
+  grip: Grip | undefined;
+  onGrip: (grip: Grip | undefined) => void;
+  onCrew: (seats: readonly CrewSeat[]) => void;
+}
+
+const BUTTON = "min-h-12 rounded-sheet border border-soft bg-white px-3";
+
+/** Below the line: all of the stations of whoever is picked, or who else could come. */
+export function CrewFoot(props: CrewFootProps) {
+  const { crew, grip } = props;
+  const member = grip && crew[grip.seat];
+  return member ? <Picked {...props} member={member} seat={grip.seat} /> : <Others {...props} />;
+}
+
+function Picked({
+  crew,
+  stations,
+  onGrip,
+  onCrew,
+  member,
+  seat,
+}: CrewFootProps & { member: CrewMember; seat: number }) {
+  return (
+    <fieldset className="grid gap-2 border-t border-rule pt-2">
+      <legend className="sr-only">{`Stations of ${member.name}`}</legend>
+      <p>
+        <b>{member.name}</b> stands at {STATION_WORDS[member.stations[0]!].toLowerCase()}
+        {member.stations.length > 1 &&
+          ` and helps at ${member.stations
+            .slice(1)
+            .map((station) => STATION_WORDS[station].toLowerCase())
+            .join("; ")}`}
+        .
+      </p>
+      <div className="flex flex-wrap gap-2">
+        {stations.map((station) => {
+          const broken = ruleAgainst(member.rules, station);
+          const words = STATION_WORDS[station];
+          if (broken) {
+            return (
+              <span key={station} className="grid min-h-12 content-center px-2 text-sm text-soft">
+                {words}: {RULE_BROKEN_WORDS[broken]}
+              </span>
+            );
+          }
+          const isThere = member.stations.includes(station);
+          return (
+            <label
+              key={station}
+              className="flex min-h-12 cursor-pointer items-center gap-2 rounded-sheet border border-rule bg-white px-3"
+            >
+              <input
+                type="checkbox"
+                className="size-5 accent-pine"
+                checked={isThere}
+                disabled={isThere && member.stations.length === 1}
+                onChange={() =>
+                  onCrew(isThere ? leaveStation(crew, seat, station) : helpAt(crew, seat, station))
+                }
+              />
+              {words}
+              {isThere && station !== member.stations[0] && (
+                <button
+                  type="button"
+                  className="text-sm text-pine underline"
+                  onClick={(event) => {
+                    event.preventDefault();
+                    onCrew(standFirst(crew, seat, station));
+                  }}
+                >
+                  first<span className="sr-only"> at {words}</span>
+                </button>
+              )}
+            </label>
+          );
+        })}
+      </div>
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className={BUTTON} onClick={() => onGrip(undefined)}>
+          Done with {member.name}
+        </button>
+        {crew.length > 1 && (
+          <button
+            type="button"
+            className={BUTTON}
+            onClick={() => {
+              onGrip(undefined);
+              onCrew(crew.filter((_, index) => index !== seat));
+            }}
+          >
+            {member.name} does not come
+          </button>
+        )}
+      </div>
+    </fieldset>
+  );
+}
+
+function Others({ crew, helpers, stations, year, onCrew }: CrewFootProps) {
+  const others = helpers.filter(({ id }) => !crew.some(({ personId }) => personId === id));
+  const add = (helper: Helper | undefined) => {
+    const seat = crew.length;
+    const rules = helper ? rulesOf(helper, year) : NO_RULES;
+    onCrew([
+      ...crew,
+      {
+        personId: helper?.id,
+        name: helper?.name ?? `Helper ${seat + 1}`,
+        stations: stationsToJoin(crew, stations, rules),
+      },
+    ]);
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-2 border-t border-rule pt-2">
+      <span className="pr-2">{plural(crew.length, "person", "people")}. Add:</span>
+      {crew.length < MOST_PEOPLE &&
+        others.map((helper) => (
+          <button key={helper.id} type="button" className={BUTTON} onClick={() => add(helper)}>
+            {helper.name}
+          </button>
+        ))}
+      {crew.length < MOST_PEOPLE && (
+        <button type="button" className={BUTTON} onClick={() => add(undefined)}>
+          Another helper
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,76 @@
+import { expect, test } from "vitest";
+import { dayForm } from "#app/days/plan/choices/day-form.ts";
+
+const form = dayForm({ timeZone: "America/New_York", hatchedOn: "2026-06-27", freeCount: 58 });
+const TYPED = {
+  processedOn: "2026-09-19",
+  startTime: "07:00",
+  birdCount: "58",
+  cutUpCount: "12",
+  peopleCount: "5",
+  coneCount: "4",
+  tablePlaceCount: "3",
+  breakMinutes: "40",
+  scaldSchool: "middle",
+  withdrawalSchool: "short",
+  whichBirds: "as-they-come",
+  breakAt: "12:00",
+  pinPlaceCount: "2",
+  pluckBy: "drum",
+  changeWaterBirds: "",
+  crew: '[{"personId":3,"name":"Ines","stations":["gut","rinse"]}]',
+};
+
+/** Faults by field. */
+function faults(change: Partial<Record<keyof typeof TYPED, string>>): Record<string, string> {
+  const { error } = form.safeParse({ ...TYPED, ...change });
+  return Object.fromEntries((error?.issues ?? []).map(({ path, message }) => [path.join("."), message]));
+}
+
+test("what is typed reads into the choices of a day, with its first bird as an instant", () => {
+  expect(form.parse(TYPED)).toEqual({
+    processedOn: "2026-09-19",
+    startAt: Date.UTC(2026, 8, 19, 11),
+    birdCount: 58,
+    cutUpCount: 12,
+    peopleCount: 5,
+    coneCount: 4,
+    tablePlaceCount: 3,
+    breakMinutes: 40,
+    scaldSchool: "middle",
+    withdrawalSchool: "short",
+    whichBirds: "as-they-come",
+    breakAtMinute: 720,
+    pinPlaceCount: 2,
+    keepsGiblets: 0,
+    keepsFeet: 0,
+    packsSameDay: 0,
+    isRainExpected: 0,
+    pluckBy: "drum",
+    changeWaterBirds: null,
+    brinePermille: null,
+    crew: [{ personId: 3, name: "Ines", stations: ["gut", "rinse"] }],
+  });
+});
+
+test.each([
+  [{ birdCount: "59" }, { birdCount: "Only 58 are alive and not set for another day" }],
+  [{ birdCount: "10", cutUpCount: "11" }, { cutUpCount: "There are only 10 birds to cut up" }],
+  [{ processedOn: "2026-06-26" }, { processedOn: "They hatch on 2026-06-27; choose a day after that" }],
+  [
+    { processedOn: "2027-03-14", startTime: "02:30" },
+    { startTime: "The clocks change that night and 02:30 does not come. Choose 03:00 or later" },
+  ],
+  [{ scaldSchool: "boiling" }, { scaldSchool: "Choose how you scald" }],
+  [{ peopleCount: "0" }, { peopleCount: "It must be at least 1" }],
+])("%j is answered beside its field", (change, expected) => {
+  expect(faults(change)).toEqual(expected);
+});
+
+test("several faults are all said at once, each under its own field", () => {
+  expect(Object.keys(faults({ birdCount: "some", coneCount: "", startTime: "soon" }))).toEqual([
+    "startTime",
+    "birdCount",
+    "coneCount",
+  ]);
+});

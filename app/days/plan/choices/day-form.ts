@@ -1,0 +1,141 @@
+import { z } from "zod";
+import { choice, clockTime, localDay, optional, percent, tick, wholeNumber } from "#app/ui/read-field.ts";
+import { clockOfMinute, instantOf, localClock, minuteOfClock } from "#core/calendar/farm-time.ts";
+import type { CrewSeat } from "#core/day/crew/crew.ts";
+import { WHICH_BIRDS } from "#core/growth/flock.ts";
+import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
+import { STATIONS } from "#core/processing-line/line-station.ts";
+import { SCALD_SCHOOLS } from "#core/scald/scald-constants.ts";
+import { WITHDRAWAL_SCHOOLS } from "#core/withdrawal/withdrawal-constants.ts";
+import type { CrewSeatRow, DayChoiceRow } from "#db/day/day-queries.server.ts";
+
+/** Far past what a small farm dresses in a day (250), and short of what a slip of the key makes of it. */
+export const MOST_BIRDS_A_DAY = 2000;
+
+export interface DayFormSetting {
+  readonly timeZone: string;
+  readonly hatchedOn: string;
+  /** Birds alive that no other day has taken. */
+  readonly freeCount: number;
+}
+
+const Crew = z.array(
+  z.object({
+    personId: z.number().int().nullable(),
+    name: z.string().trim().min(1).max(60),
+    stations: z.array(z.enum(STATIONS)).min(1).max(STATIONS.length),
+  }),
+);
+
+/** Who stands where, as the line's sheet writes it. */
+const crew = z
+  .string()
+  .default("[]")
+  .transform((text, context): CrewSeatRow[] => {
+    try {
+      return Crew.parse(JSON.parse(text));
+    } catch {
+      context.addIssue({
+        code: "custom",
+        message: "Who stands where could not be read. Load the page again",
+      });
+      return z.NEVER;
+    }
+  });
+
+/** What is chosen for a day; reads into the choices with the first bird as an instant. */
+export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
+  return z
+    .object({
+      processedOn: localDay({
+        ask: "Say on which day",
+        from: { day: hatchedOn, problem: `They hatch on ${hatchedOn}; choose a day after that` },
+      }),
+      startTime: clockTime,
+      birdCount: wholeNumber({ least: 1, most: MOST_BIRDS_A_DAY, ask: "Say how many birds" }),
+      cutUpCount: wholeNumber({
+        most: MOST_BIRDS_A_DAY,
+        ask: "Say how many will be cut up; 0 if all stay whole",
+      }),
+      peopleCount: wholeNumber({ least: 1, most: MOST_PEOPLE, ask: "Say how many people work" }),
+      coneCount: wholeNumber({ least: 1, most: 100, ask: "Say how many cones" }),
+      tablePlaceCount: wholeNumber({ least: 1, most: 100, ask: "Say how many can stand at the gut table" }),
+      breakMinutes: wholeNumber({ most: 600, ask: "Say how long the breaks are in all; 0 for none" }),
+      scaldSchool: choice(SCALD_SCHOOLS, "Choose how you scald"),
+      withdrawalSchool: choice(WITHDRAWAL_SCHOOLS, "Choose how you pull the feed"),
+      whichBirds: choice(WHICH_BIRDS, "Choose which birds are taken"),
+      breakAt: clockTime,
+      pinPlaceCount: wholeNumber({ least: 1, most: 100, ask: "Say how many can stand at the pins" }),
+      keepsGiblets: tick,
+      keepsFeet: tick,
+      packsSameDay: tick,
+      isRainExpected: tick,
+      pluckBy: choice(["drum", "hand"], "Choose how you pluck"),
+      changeWaterBirds: optional(wholeNumber({ least: 1, most: MOST_BIRDS_A_DAY, ask: "" })),
+      brine: optional(percent({ least: 0.1, most: 5, ask: "" })),
+      crew,
+    })
+    .transform(({ startTime, breakAt, brine, ...rest }, context) => {
+      const choices = {
+        ...rest,
+        brinePermille: brine,
+        breakAtMinute: minuteOfClock(breakAt),
+        crew: rest.crew.slice(0, rest.peopleCount),
+      };
+      const fault = (field: string, message: string) =>
+        context.addIssue({ code: "custom", path: [field], message });
+      const start = instantOf(choices.processedOn, startTime, timeZone);
+      if (choices.birdCount > freeCount) fault("birdCount", tooManyBirds(freeCount));
+      if (choices.cutUpCount > choices.birdCount)
+        fault("cutUpCount", `There are only ${choices.birdCount} birds to cut up`);
+      if (!start.exists) {
+        fault(
+          "startTime",
+          `The clocks change that night and ${startTime} does not come. Choose ${start.next} or later`,
+        );
+        return z.NEVER;
+      }
+      return { ...choices, startAt: start.at };
+    });
+}
+
+export function tooManyBirds(freeCount: number): string {
+  return freeCount <= 0
+    ? "All birds of this batch are dressed, lost or set for another day"
+    : `Only ${freeCount} are alive and not set for another day`;
+}
+
+/** Who stands where, as the form sends it. */
+export function seatsAsText(seats: readonly CrewSeat[]): string {
+  return JSON.stringify(
+    seats.map(({ personId, name, stations }) => ({ personId: personId ?? null, name, stations })),
+  );
+}
+
+/** Boxes of the day's form; one that is not ticked is not sent at all. */
+export const DAY_TICKS = ["keepsGiblets", "keepsFeet", "packsSameDay", "isRainExpected"] as const;
+export const isSent = ([name, value]: readonly [string, string]): boolean =>
+  value !== "" || !DAY_TICKS.some((tickName) => tickName === name);
+
+/** A day's choices, as a person would type them; who stands where is left to the line's sheet. */
+export function dayFields(row: DayChoiceRow, timeZone: string): Record<string, string> {
+  return {
+    processedOn: row.processedOn,
+    startTime: localClock(row.startAt, timeZone),
+    birdCount: String(row.birdCount),
+    cutUpCount: String(row.cutUpCount),
+    peopleCount: String(row.peopleCount),
+    coneCount: String(row.coneCount),
+    tablePlaceCount: String(row.tablePlaceCount),
+    breakMinutes: String(row.breakMinutes),
+    breakAt: clockOfMinute(row.breakAtMinute),
+    scaldSchool: row.scaldSchool,
+    withdrawalSchool: row.withdrawalSchool,
+    whichBirds: row.whichBirds,
+    pinPlaceCount: String(row.pinPlaceCount),
+    ...Object.fromEntries(DAY_TICKS.map((name) => [name, row[name] === 1 ? "on" : ""])),
+    pluckBy: row.pluckBy,
+    changeWaterBirds: String(row.changeWaterBirds ?? ""),
+    brine: row.brinePermille === null ? "" : String(row.brinePermille / 10),
+  };
+}

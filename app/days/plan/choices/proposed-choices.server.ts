@@ -1,0 +1,67 @@
+import { MOST_BIRDS_A_DAY } from "#app/days/plan/choices/day-form.ts";
+import { choicesOfFile } from "#app/days/plan/file/start-from-file.server.ts";
+import { now } from "#app/server/clock.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { instantOf, localClock, localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
+import { addDays, isLocalDay } from "#core/calendar/local-day.ts";
+import { CHICKS } from "#core/season/season-constants.ts";
+import type { Batch } from "#db/batch/batch-queries.server.ts";
+import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
+import { USUAL_DAY } from "#db/day/usual-day.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+/** What a new day starts from: the farm's last day where there is one, ours where there is none. */
+export function proposedChoices(
+  farm: Farm,
+  batch: Batch,
+  freeCount: number,
+  asked: URLSearchParams,
+): DayChoiceRow {
+  const askedDay = asked.get("on");
+  const fromFile = choicesOfFile(asked.get("plan"));
+  const birdCount = Math.min(
+    freeCount,
+    MOST_BIRDS_A_DAY,
+    fromFile?.birdCount ?? countOf(asked.get("birds")) ?? freeCount,
+  );
+  const last = farmFile().days().at(-1);
+  const usual = addDays(batch.hatchedOn, CHICKS.usualAgeDays[batch.kind]);
+  const tomorrow = addDays(localDayOf(now(), farm.timeZone), 1);
+  const isAskedGood = askedDay !== null && isLocalDay(askedDay) && askedDay >= batch.hatchedOn;
+  const processedOn = isAskedGood ? askedDay : laterOf(usual, tomorrow);
+  const start = instantOf(
+    processedOn,
+    fromFile?.start ?? (last ? localClock(last.startAt, last.timeZone) : "07:00"),
+    farm.timeZone,
+  );
+  const usually: DayChoiceRow = {
+    processedOn,
+    startAt: start.exists ? start.at : startOfDay(processedOn, farm.timeZone),
+    birdCount,
+    cutUpCount: Math.min(birdCount, countOf(asked.get("cut")) ?? 0),
+    peopleCount: countOf(asked.get("people")) || (last?.peopleCount ?? 3),
+    coneCount: last?.coneCount ?? 3,
+    tablePlaceCount: last?.tablePlaceCount ?? 2,
+    breakMinutes: last?.breakMinutes ?? 30,
+    scaldSchool: last?.scaldSchool ?? "middle",
+    withdrawalSchool: last?.withdrawalSchool ?? "short",
+    whichBirds: "as-they-come",
+    breakAtMinute: last?.breakAtMinute ?? USUAL_DAY.breakAtMinute,
+    pinPlaceCount: last?.pinPlaceCount ?? USUAL_DAY.pinPlaceCount,
+    keepsFeet: last?.keepsFeet ?? USUAL_DAY.keepsFeet,
+    packsSameDay: last?.packsSameDay ?? USUAL_DAY.packsSameDay,
+    isRainExpected: USUAL_DAY.isRainExpected,
+    keepsGiblets: last?.keepsGiblets ?? USUAL_DAY.keepsGiblets,
+    pluckBy: last?.pluckBy ?? USUAL_DAY.pluckBy,
+    brinePermille: last?.brinePermille ?? USUAL_DAY.brinePermille,
+    changeWaterBirds: last?.changeWaterBirds ?? USUAL_DAY.changeWaterBirds,
+    crew: [],
+  };
+  if (!fromFile) return usually;
+  const { start: _start, cutUpCount, ...ofFile } = fromFile;
+  return { ...usually, ...ofFile, birdCount, cutUpCount: Math.min(birdCount, cutUpCount) };
+}
+
+const countOf = (text: string | null) => (/^[0-9]{1,5}$/.test(text ?? "") ? Number(text) : undefined);
+
+const laterOf = (one: string, other: string) => (one.localeCompare(other) < 0 ? other : one);

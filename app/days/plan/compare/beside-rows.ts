@@ -1,0 +1,69 @@
+import { plural, type Show } from "#app/ui/show.ts";
+import { STATION_WORDS } from "#app/ui/words.ts";
+import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
+import type { WeatherOnDay } from "#core/day/plan/weather-on-day.ts";
+import type { Station } from "#core/processing-line/line-station.ts";
+
+/** One of two plans that are held beside each other. */
+export interface Side {
+  readonly processedOn: string;
+  readonly planned: PlanForDate;
+  readonly weather: WeatherOnDay | undefined;
+  readonly toBuyCents: number;
+  /** Undefined where no station holds the line. */
+  readonly bottleneck: Station | undefined;
+  /** Of those who are to come, who has said that they can't, and what else speaks against the day. */
+  readonly against: readonly string[];
+}
+
+export interface BesideRow {
+  readonly name: string;
+  readonly one: string;
+  readonly other: string;
+  readonly differs: boolean;
+}
+
+/** What two plans come to, line by line, in the farm's own words. */
+export function besideRows(one: Side, other: Side, show: Show): BesideRow[] {
+  const row = (name: string, words: (side: Side) => string): BesideRow => {
+    const [first, second] = [words(one), words(other)];
+    return { name, one: first, other: second, differs: first !== second };
+  };
+  return [
+    row("Day", ({ processedOn }) => show.longDay(processedOn)),
+    row("Birds", ({ planned }) => `${planned.choices.birds}, ${planned.choices.cutUp} cut up`),
+    row("Who", ({ planned }) => planned.plan.line.setup.day.people.map(({ name }) => name).join(", ")),
+    row("Against it", ({ against }) => (against.length === 0 ? "nothing known" : against.join("; "))),
+    row("First bird", ({ planned }) => show.time(planned.choices.startAt)),
+    row("Last bird in the chill", ({ planned }) => show.time(planned.plan.line.evenChanceAt.value)),
+    row("Nine times in ten by", ({ planned }) => show.time(planned.plan.line.nineInTenAt.value)),
+    row("Clean by", ({ planned }) => show.time(planned.plan.line.cleanAt.value)),
+    row("Holds the line", ({ bottleneck }) => (bottleneck ? STATION_WORDS[bottleneck] : "none")),
+    row("Feed off", ({ planned }) => show.dayTime(planned.plan.withdrawal.feedOffAt.value)),
+    row("Off feed when killed", ({ planned: { plan } }) =>
+      [plan.withdrawal.firstBirdHours, plan.withdrawal.lastBirdHours]
+        .map(({ value }) => show.value(value, "hours"))
+        .join(" to "),
+    ),
+    row("Outside the window", ({ planned: { plan } }) =>
+      plural(plan.withdrawal.share.tooShort + plan.withdrawal.share.tooLong, "bird"),
+    ),
+    row("A bird, dressed", ({ planned }) => show.value(planned.forecast.dressed.value, "carcass kg")),
+    row("All of them, dressed", ({ planned: { forecast, choices } }) =>
+      show.value(forecast.dressed.value * choices.birds, "kg"),
+    ),
+    row("Ice to have", ({ planned }) => plural(planned.plan.chill.bags.value, "bag")),
+    row("The bath", ({ planned: { plan } }) =>
+      plan.bath.failsAtBird === undefined ? "keeps up" : `too cool from bird ${plan.bath.failsAtBird}`,
+    ),
+    row("To buy", ({ toBuyCents }) => show.money(toBuyCents)),
+    row("Warmth at the last bird", ({ weather }) => (weather ? show.air(weather.atEvenChance) : "not known")),
+    row("Light after a slow clean-up", ({ weather }) =>
+      weather?.lightLeftMinutes === undefined
+        ? "not known"
+        : weather.lightLeftMinutes < 0
+          ? "none, it is dark"
+          : show.minutes(weather.lightLeftMinutes),
+    ),
+  ];
+}

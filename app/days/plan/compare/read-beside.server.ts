@@ -1,0 +1,102 @@
+import {
+  type DayFormSetting,
+  dayFields,
+  dayForm,
+  isSent,
+  seatsAsText,
+} from "#app/days/plan/choices/day-form.ts";
+import { addDays, isLocalDay } from "#core/calendar/local-day.ts";
+import { type CrewSeat, crewOf, type Helper, rulesOf, stationsToJoin } from "#core/day/crew/crew.ts";
+import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
+import { STATIONS } from "#core/processing-line/line-station.ts";
+import { NO_RULES } from "#core/safety/person-rules.ts";
+import type { DayChoiceRow, ProcessingDay } from "#db/day/day-queries.server.ts";
+
+/** Fields in which the other plan may differ, by the names that the plan's own form gives them. */
+const CHANGED = ["startTime", "birdCount", "cutUpCount", "coneCount", "tablePlaceCount"] as const;
+
+export interface BesidePlan {
+  /** As it was typed, to be shown again and to be kept as the plan. */
+  readonly fields: Readonly<Record<string, string>>;
+  /** Who comes: the farm's people by their ids, and helpers without a name. */
+  readonly who: readonly number[];
+  readonly helpers: string;
+  /** Undefined where it can't be read; then what is wrong stands by the name of its field. */
+  readonly choices: DayChoiceRow | undefined;
+  readonly faults: Readonly<Record<string, string>>;
+}
+
+/** Reads the plan that is held beside a day: the day's own, with what the address changes about it. */
+export function readBeside(
+  day: ProcessingDay,
+  asked: URLSearchParams,
+  setting: DayFormSetting,
+  helpers: readonly Helper[],
+): BesidePlan {
+  const isAsked = asked.has("birdCount");
+  const year = Number(day.processedOn.slice(0, 4));
+  const named = day.crew.map((seat) => ({ ...seat, personId: seat.personId ?? undefined }));
+  const seats = crewOf(named, day.peopleCount, { helpers, year });
+  const standingWho = seats.flatMap(({ personId }) => personId ?? []);
+  const who = isAsked ? asked.getAll("who").map(Number) : standingWho;
+  const nameless = String(Math.max(0, day.peopleCount - standingWho.length));
+  const typed = isAsked ? (asked.get("helpers") ?? "0").trim() || "0" : nameless;
+  const isCount = /^\d{1,2}$/.test(typed) && Number(typed) <= MOST_PEOPLE;
+  const unnamed = Number(isCount ? typed : nameless);
+  const crew = crewWith(seats, who, unnamed, helpers, year);
+  const fields = {
+    ...dayFields(day, setting.timeZone),
+    ...Object.fromEntries(
+      CHANGED.flatMap((name) => {
+        const value = asked.get(name);
+        return value === null ? [] : [[name, value.trim()]];
+      }),
+    ),
+    processedOn: shifted(asked.get("processedOn")?.trim() ?? day.processedOn, asked.get("shift")),
+    peopleCount: String(crew.length),
+    crew: seatsAsText(crew),
+  };
+  const read = dayForm(setting).safeParse(Object.fromEntries(Object.entries(fields).filter(isSent)));
+  const faults: Record<string, string> = read.success
+    ? {}
+    : Object.fromEntries(read.error.issues.map(({ path, message }) => [String(path[0] ?? ""), message]));
+  if (!isCount) faults.helpers = `Say how many, a whole number up to ${MOST_PEOPLE}; 0 for none`;
+  if (crew.length === 0) faults.peopleCount = "Somebody has to come. Tick a name, or say how many helpers";
+  const isRead = Object.keys(faults).length === 0;
+  return { fields, who, helpers: typed, choices: isRead ? read.data : undefined, faults };
+}
+
+/** A day before or after, as a button asks for; a day that can't be read stays as it was typed. */
+const shifted = (day: string, by: string | null): string =>
+  isLocalDay(day) && (by === "-1" || by === "1") ? addDays(day, Number(by)) : day;
+
+/** Those who stay keep their stations; whoever comes new goes where nobody stands, or where people usually go. */
+function crewWith(
+  standing: readonly CrewSeat[],
+  who: readonly number[],
+  unnamed: number,
+  helpers: readonly Helper[],
+  year: number,
+): CrewSeat[] {
+  const nameless = standing.filter(({ personId }) => personId === undefined).slice(0, unnamed);
+  const staying = standing.filter(({ personId }) => personId !== undefined && who.includes(personId));
+  const coming = who.flatMap((id) => {
+    const helper = helpers.find((one) => one.id === id);
+    return helper && !staying.some(({ personId }) => personId === id) ? [helper] : [];
+  });
+  const needed = STATIONS.slice(0, 6);
+  const seats: CrewSeat[] = [...staying, ...nameless];
+  for (const helper of coming)
+    seats.push({
+      personId: helper.id,
+      name: helper.name,
+      stations: stationsToJoin(seats, needed, rulesOf(helper, year)),
+    });
+  for (let more = nameless.length; more < unnamed; more += 1)
+    seats.push({
+      personId: undefined,
+      name: `Helper ${seats.length + 1}`,
+      stations: stationsToJoin(seats, needed, NO_RULES),
+    });
+  return seats;
+}

@@ -1,0 +1,74 @@
+import { data, Form, redirect } from "react-router";
+import { readLineFile } from "#app/days/plan/file/line-file.ts";
+import { requireBatch } from "#app/server/day-reading.server.ts";
+import { requireFarm } from "#app/server/farm-file.server.ts";
+import { formFields } from "#app/server/submitted.server.ts";
+import { Button, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import type { Route } from "./+types/from-file.ts";
+
+export const meta = () => [{ title: "From a plan’s file · Pale Morning" }];
+
+/** A plan's file is one or two thousand letters; it travels on in the address of the page that it fills in. */
+const MOST_BYTES = 6000;
+
+const batchOf = (request: Request) =>
+  requireBatch(new URL(request.url).searchParams.get("batch") ?? undefined);
+
+export function loader({ request }: Route.LoaderArgs) {
+  requireFarm();
+  return { batchName: batchOf(request).name };
+}
+
+/** Reads the file and fills in a new day with it; nothing is kept until that is saved. */
+export async function action({ request }: Route.ActionArgs) {
+  requireFarm();
+  const batch = batchOf(request);
+  const file = (await formFields(request)).get("plan");
+  const refuse = (...problems: string[]) => data({ problems }, { status: 422 });
+  if (!(file instanceof File) || file.size === 0) return refuse("Choose the file first");
+  const text = await file.text();
+  const read = readLineFile(text);
+  if ("problems" in read) return refuse(...read.problems);
+  const short = JSON.stringify(JSON.parse(text));
+  if (short.length > MOST_BYTES)
+    return refuse(`It is too long to be a day's plan: at most ${MOST_BYTES} letters are read`);
+  return redirect(`/days/new?${new URLSearchParams({ batch: String(batch.id), plan: short })}`, 303);
+}
+
+export default function FromFile({ loaderData: { batchName }, actionData }: Route.ComponentProps) {
+  const problems = actionData?.problems ?? [];
+  return (
+    <Page>
+      <PageHead title="From a plan’s file" line={batchName} />
+      <Sheet heading="The file" className="max-w-prose">
+        <Form method="post" encType="multipart/form-data" className="grid gap-3 py-1">
+          <label className="grid gap-1">
+            <span className="font-semibold">A plan that was taken along</span>
+            <span className="text-sm text-soft">
+              A .json file as a plan writes it. Birds, people, stations, kit and break are taken from it; the
+              date, the schools and how quick everybody is are the farm’s own. Nothing is kept before you save
+              the day.
+            </span>
+            <input
+              type="file"
+              name="plan"
+              accept=".json,application/json"
+              aria-invalid={problems.length > 0 ? true : undefined}
+              className="min-h-12 w-full rounded-sheet border border-soft bg-white px-3 py-2 aria-invalid:border-2 aria-invalid:border-barn"
+            />
+          </label>
+          {problems.length > 0 && (
+            <ul role="alert" className="text-sm font-semibold text-barn">
+              {problems.map((problem) => (
+                <li key={problem}>{problem}</li>
+              ))}
+            </ul>
+          )}
+          <div>
+            <Button>Start from it</Button>
+          </div>
+        </Form>
+      </Sheet>
+    </Page>
+  );
+}

@@ -1,0 +1,101 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import { LineFile, lineDayOfFile, lineFileOf, readLineFile } from "#app/days/plan/file/line-file.ts";
+import { lineContext } from "#core/processing-line/line-context.ts";
+import { type LineDay, lineMinutes } from "#core/processing-line/line-day.ts";
+import { anyLineDay, ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
+import { playMorning } from "#core/processing-line/line-run.ts";
+
+function dayOf(file: unknown): LineDay {
+  const read = lineDayOfFile(LineFile.parse(file));
+  if (!("day" in read)) throw new Error(JSON.stringify(read.problems));
+  return read.day;
+}
+
+test("a day written as a file reads as the same day", () => {
+  const day: LineDay = {
+    ...ORDINARY_DAY,
+    people: [
+      { ...person("Tobias", ["cones", "scald", "pluck"]), pace: { cones: 1.2, scald: 1, pluck: 1 } },
+      { ...person("Maren", ["gut", "rinse", "giblets", "pins"]), fromMinute: 30, toMinute: 300 },
+    ],
+    minutes: { ...ORDINARY_DAY.minutes, scaldLoad: 1.25 },
+    waterChange: { everyBirds: 20, minutes: 15 },
+    bath: { sagPerBird: 0.5, recoveryPerMinute: 0.35, waitBelow: 2, zCelsius: 19 },
+  };
+  const file = lineFileOf(day, { kind: "slow", liveKilograms: 2.9, start: "07:00" });
+  const people = day.people.map((one) => ({
+    ...one,
+    pace: Object.fromEntries(one.stations.map((station) => [station, one.pace[station] ?? 1])),
+  }));
+  expect(dayOf(JSON.parse(JSON.stringify(file)))).toEqual({ ...day, people });
+});
+
+test.each([
+  [{ breaks: [{ at: "06:00", minutes: 30 }] }, "06:00 is before the start, 07:00"],
+  [
+    {
+      breaks: [
+        { at: "10:00", minutes: 90 },
+        { at: "11:00", minutes: 20 },
+      ],
+    },
+    "11:00 is within the break before it",
+  ],
+  [{ work: { cutUp: 20, packSameDay: true } }, "there are only 12 birds"],
+  [{ people: [{ from: "12:00", to: "11:00" }] }, "11:00 is not after they come"],
+])("%j is named", (change, problem) => {
+  const read = lineDayOfFile(LineFile.parse({ birds: 12, people: [{}], kit: { cones: 2 }, ...change }));
+  expect("problems" in read ? read.problems.map((one) => one.problem) : []).toContain(problem);
+});
+
+test("any day taken along as a file plays the same morning where it is read again", () => {
+  const played = (day: LineDay) => {
+    const context = lineContext(day, 7);
+    const happenings: string[] = [];
+    playMorning(context, 3, {
+      passes: () => undefined,
+      begins: (minute, ...what) => happenings.push(`${minute.toFixed(3)} ${what}`),
+      ends: () => undefined,
+    });
+    return happenings;
+  };
+  fc.assert(
+    fc.property(anyLineDay, fc.boolean(), fc.constantFrom("05:45", "13:30"), (any, keepsFeet, start) => {
+      const { pluckBy } = any;
+      const day = { ...any, minutes: lineMinutes({ dipMinutes: 1.25, keepsFeet, pluckBy }) };
+      const text = JSON.stringify(lineFileOf(day, { kind: "fast", liveKilograms: 2.6, start }));
+      const read = readLineFile(text);
+      if (!("day" in read)) throw new Error(read.problems.join("; "));
+      expect(played(read.day)).toEqual(played(day));
+    }),
+    { numRuns: 60 },
+  );
+});
+
+const SOUND = { birds: 12, people: [{ name: "Maren" }], kit: { cones: 2 } };
+
+test.each([
+  [{ birds: 0 }, "birds: must be at least 1"],
+  [{ birds: 5000 }, "birds: must be at most 2000"],
+  [{ birds: 3.5 }, "birds: must be a whole number"],
+  [{ kit: { cones: 0 } }, "kit.cones: must be at least 1"],
+  [{ kit: { cones: 2, places: { gut: 0 } } }, "kit.places.gut: must be at least 1"],
+  [{ kit: { cones: 2, buffers: { pins: 0 } } }, "kit.buffers.pins: must be at least 1"],
+  [{ kit: { cones: 2, chairs: 4 } }, "chairs"],
+  [{ people: [] }, "people: needs somebody"],
+  [{ people: [{ stations: ["gut", "gut"] }] }, "people.0.stations: names a station twice"],
+  [{ people: [{ stations: ["oven"] }] }, "people.0.stations.0: must be one of cones, scald"],
+  [{ people: [{ pace: { gut: 0.1 } }] }, "people.0.pace.gut: must be at least 0.3"],
+  [{ start: "7" }, "start: must be a time of day such as 07:00"],
+  [{ work: { dipSeconds: 1 } }, "work.dipSeconds: must be at least 5"],
+  [{ slowSpell: { fromMinute: 0, minutes: 60, factor: 0 } }, "slowSpell.factor: must be at least 0.2"],
+  [
+    { bath: { sagPerBird: 1, recoveryPerMinute: 0, waitBelow: 2 } },
+    "bath.recoveryPerMinute: must be more than 0",
+  ],
+  [{ kind: "goose" }, "kind: must be one of fast, slow"],
+])("a file with %j says so by its field", (change, problem) => {
+  const read = readLineFile(JSON.stringify({ ...SOUND, ...change }));
+  expect("problems" in read ? read.problems.join("; ") : "it was taken").toContain(problem);
+});

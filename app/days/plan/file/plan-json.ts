@@ -1,0 +1,21 @@
+import { lineFileOf } from "#app/days/plan/file/line-file.ts";
+import { planOf, requireDay } from "#app/server/day-reading.server.ts";
+import { localClock } from "#core/calendar/farm-time.ts";
+import type { Route } from "./+types/plan-json.ts";
+
+/** The day's line as a file, which the command `simulate` plays. */
+export function loader({ params }: Route.LoaderArgs) {
+  const { farm, day, batch } = requireDay(params.dayId);
+  const { plan, forecast } = planOf(farm, batch, day);
+  const file = lineFileOf(plan.line.setup.day, {
+    kind: batch.kind,
+    liveKilograms: forecast.live.value,
+    start: localClock(day.startAt, day.timeZone),
+  });
+  return new Response(JSON.stringify(file, null, 2), {
+    headers: {
+      "Content-Type": "application/json; charset=utf-8",
+      "Content-Disposition": `attachment; filename="plan-${day.processedOn}.json"`,
+    },
+  });
+}

@@ -1,0 +1,119 @@
+import type { CrewSearchState } from "#app/days/plan/line/use-line.ts";
+import { Button, Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { STATION_WORDS } from "#app/ui/words.ts";
+import type { CrewMember, CrewSeat } from "#core/day/crew/crew.ts";
+import type { Station } from "#core/processing-line/line-station.ts";
+
+interface BestCrewSheetProps {
+  crew: readonly CrewMember[];
+  search: CrewSearchState;
+  /** The line as it stands, so that a crew found for another is not offered. */
+  standingKey: string;
+  onSearch: () => void;
+  onCrew: (seats: readonly CrewSeat[]) => void;
+}
+
+const inWords = (stations: readonly Station[]) =>
+  stations.map((station) => STATION_WORDS[station].toLowerCase()).join(", then ");
+
+/** A better crew, looked for on the same luck and within everybody's rules; taken whole or one person at a time. */
+export function BestCrewSheet({ crew, search, standingKey, onSearch, onCrew }: BestCrewSheetProps) {
+  const show = useShow();
+  const found = search.state === "found" && search.key === standingKey ? search.proposed : undefined;
+  const seatsWith = (people: readonly number[]): CrewSeat[] =>
+    crew.map((member, seat) =>
+      people.includes(seat) ? { ...member, stations: found!.crew[seat]! } : member,
+    );
+  const single = found?.single;
+  const isBetter = found !== undefined && found.savedMinutes >= 1 && found.moves.length > 0;
+  return (
+    <Sheet heading="Best crew for this day">
+      {!found && (
+        <div className="flex flex-wrap items-center gap-3">
+          <Button type="button" kind="plain" disabled={search.state === "searching"} onClick={onSearch}>
+            {search.state === "searching" ? "Trying crews" : "Look for a better crew"}
+          </Button>
+          <span role="status" className="text-sm text-soft">
+            {search.state === "failed"
+              ? "It could not be worked out here. The plan stands as it is."
+              : "Within everybody's rules; takes about three seconds."}
+          </span>
+        </div>
+      )}
+      {found && !isBetter && (
+        <p role="status">No other crew of these people would be done sooner. Yours stands.</p>
+      )}
+      {found && isBetter && (
+        <>
+          <p role="status">
+            Done <b>{show.minutes(found.savedMinutes)}</b> sooner at an even chance
+            {found.bottleneck && `; then ${STATION_WORDS[found.bottleneck].toLowerCase()} holds the line`}.
+          </p>
+          <table className="my-2 w-full text-sm">
+            <caption className="sr-only">Who would stand elsewhere</caption>
+            <thead>
+              <tr className="border-b border-ink text-left">
+                <th className="py-1 pr-2">Who</th>
+                <th className="pr-2">Now</th>
+                <th className="pr-2">Then</th>
+                <th className="pr-2 text-right">Alone</th>
+                <th className="sr-only">Take</th>
+              </tr>
+            </thead>
+            <tbody>
+              {found.moves.map(({ person, savedMinutes }) => (
+                <tr key={person} className="border-b border-rule align-baseline">
+                  <th scope="row" className="py-1 pr-2 text-left">
+                    {crew[person]!.name}
+                  </th>
+                  <td className="pr-2">{inWords(crew[person]!.stations)}</td>
+                  <td className="pr-2">{inWords(found.crew[person]!)}</td>
+                  <td className="pr-2 text-right font-mono">{minutesInWords(savedMinutes, show.minutes)}</td>
+                  <td>
+                    <Button
+                      type="button"
+                      kind="plain"
+                      className="px-3"
+                      onClick={() => onCrew(seatsWith([person]))}
+                    >
+                      Take
+                      <span className="sr-only"> {crew[person]!.name} only</span>
+                    </Button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <div className="flex flex-wrap items-center gap-3">
+            <Button type="button" onClick={() => onCrew(seatsWith(found.moves.map(({ person }) => person)))}>
+              Take all of it
+            </Button>
+            {single && (
+              <Button
+                type="button"
+                kind="plain"
+                onClick={() =>
+                  onCrew(
+                    crew.map((member, seat) =>
+                      seat === single.person ? { ...member, stations: single.stations } : member,
+                    ),
+                  )
+                }
+              >
+                One move only: {crew[single.person]!.name} at {inWords(single.stations)}, −
+                {show.minutes(single.savedMinutes)}
+              </Button>
+            )}
+          </div>
+        </>
+      )}
+    </Sheet>
+  );
+}
+
+function minutesInWords(saved: number, minutes: (value: number) => string): string {
+  if (!Number.isFinite(saved)) return "not alone";
+  if (Math.abs(saved) < 1) return "0 min";
+  return saved > 0 ? `−${minutes(saved)}` : `+${minutes(-saved)}`;
+}

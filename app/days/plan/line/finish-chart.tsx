@@ -1,0 +1,106 @@
+import { scaleLinear } from "d3-scale";
+import { area } from "d3-shape";
+import { useId } from "react";
+import { Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { localHours } from "#core/calendar/farm-time.ts";
+import type { LinePlan } from "#core/day/plan/line-plan.ts";
+import { type CurvePoint, finishCurve } from "#core/processing-line/finish-curve.ts";
+
+const WIDTH = 480;
+const HEIGHT = 190;
+const TOP = 46;
+const BOTTOM = 26;
+const MINUTE = 60_000;
+
+/** When the last bird is in the chill: the curve of all mornings played, with an even chance and 9 in 10 on it. */
+export function FinishChart({ line, startAt }: { line: LinePlan; startAt: number }) {
+  const show = useShow();
+  const { evenChanceAt, nineInTenAt, oneInTenAt, answer } = line;
+  const curve = finishCurve(answer.lastChills);
+  const hours = (nineInTenAt.value - oneInTenAt.value) / 3_600_000;
+  return (
+    <Sheet
+      heading="When you will be done"
+      beside={`about, from ${plural(answer.replications, "morning")} tried`}
+    >
+      <p className="text-sm">
+        Last bird in the chill by <b>{show.time(evenChanceAt.value)}</b> at an even chance, by{" "}
+        <b>{show.time(nineInTenAt.value)}</b> nine times in ten. Eight mornings in ten end within{" "}
+        {show.minutes(hours * 60)} of each other.
+      </p>
+      {curve.length > 0 && <Curve curve={curve} line={line} startAt={startAt} />}
+      {answer.stuckMornings > 0 && (
+        <p className="text-sm font-semibold text-barn">
+          {answer.stuckMornings} of {answer.replications} mornings got stuck: nobody was left who may do what
+          came next.
+        </p>
+      )}
+    </Sheet>
+  );
+}
+
+function Curve({ curve, line, startAt }: { curve: readonly CurvePoint[]; line: LinePlan; startAt: number }) {
+  const show = useShow();
+  const id = useId();
+  const at = (minute: number) => startAt + minute * MINUTE;
+  const from = at(curve[0]!.minute);
+  const to = at(curve.at(-1)!.minute);
+  const x = scaleLinear([from, to], [0, WIDTH]);
+  const y = scaleLinear([0, Math.max(...curve.map(({ share }) => share))], [HEIGHT - BOTTOM, TOP]);
+  const path = area<CurvePoint>(
+    ({ minute }) => x(at(minute)),
+    HEIGHT - BOTTOM,
+    ({ share }) => y(share),
+  );
+  const marks = [
+    { at: line.evenChanceAt.value, words: `even chance ${show.time(line.evenChanceAt.value)}`, row: 0 },
+    { at: line.nineInTenAt.value, words: `9 in 10 by ${show.time(line.nineInTenAt.value)}`, row: 1 },
+  ];
+  const hours = localHours(from, to, show.timeZone);
+  const every = [1, 2, 3, 6].find((step) => (hours.length / step) * 52 < WIDTH) ?? 12;
+  return (
+    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-labelledby={id} className="block w-full">
+      <title id={id}>{`${marks.map(({ words }) => words).join(", ")}`}</title>
+      <path d={path(curve) ?? ""} className="fill-mist stroke-pine" />
+      <line x2={WIDTH} y1={HEIGHT - BOTTOM} y2={HEIGHT - BOTTOM} className="stroke-ink" />
+      {marks.map((mark) => {
+        const isRight = x(mark.at) > WIDTH * 0.62;
+        return (
+          <g key={mark.words}>
+            <line
+              x1={x(mark.at)}
+              x2={x(mark.at)}
+              y1={mark.row * 20 + 6}
+              y2={HEIGHT - BOTTOM}
+              strokeDasharray={mark.row === 0 ? undefined : "5 4"}
+              className="stroke-ink stroke-2"
+            />
+            <text
+              x={x(mark.at) + (isRight ? -6 : 6)}
+              y={mark.row * 20 + 18}
+              textAnchor={isRight ? "end" : "start"}
+              className="fill-ink text-sm font-semibold"
+            >
+              {mark.words}
+            </text>
+          </g>
+        );
+      })}
+      {hours
+        .filter(({ hour }) => hour % every === 0)
+        .map(({ at: moment, hour }) => (
+          <text
+            key={moment}
+            x={Math.min(WIDTH - 18, Math.max(18, x(moment)))}
+            y={HEIGHT - 8}
+            textAnchor="middle"
+            className="fill-soft font-mono text-sm"
+          >
+            {String(hour).padStart(2, "0")}:00
+          </text>
+        ))}
+    </svg>
+  );
+}

@@ -1,0 +1,77 @@
+import { isLess, leverInWords, NO_DIFFERENCE_MINUTES } from "#app/days/plan/line/lever-words.ts";
+import { Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import type { LeverEffect } from "#core/processing-line/what-helps.ts";
+
+interface HelpsSheetProps {
+  /** Undefined while it is being worked out. */
+  helps: readonly LeverEffect[] | undefined;
+  startAt: number;
+  /** Last bird in the chill at an even chance. */
+  doneAt: number;
+  sunrise: number | undefined;
+  /** Birds that are cut up after the rest, and so not by the line. */
+  cutUp: number;
+}
+
+const HOUR = 3_600_000;
+
+const SHOWN = 6;
+
+/** What would save most, what would make no difference, and what could be done without. */
+export function HelpsSheet({ helps, startAt, doneAt, sunrise, cutUp }: HelpsSheetProps) {
+  const show = useShow();
+  const words = ({ lever }: LeverEffect) =>
+    leverInWords(lever, (minute) => show.time(startAt + minute * 60_000));
+  const more = (helps ?? []).filter(({ lever }) => !isLess(lever));
+  const saving = more.filter(({ savedMinutes }) => savedMinutes >= NO_DIFFERENCE_MINUTES);
+  const nothing = more.filter(({ savedMinutes }) => Math.abs(savedMinutes) < NO_DIFFERENCE_MINUTES);
+  const without = (helps ?? []).filter(
+    ({ lever, savedMinutes }) => isLess(lever) && savedMinutes > -NO_DIFFERENCE_MINUTES,
+  );
+  return (
+    <Sheet heading="What would help most">
+      {!helps && <p className="text-sm text-soft">Being worked out, on the same luck as the plan.</p>}
+      {helps && (
+        <>
+          <ul>
+            {saving.slice(0, SHOWN).map((effect) => (
+              <li
+                key={words(effect)}
+                className="flex items-baseline justify-between gap-3 border-b border-rule py-1.5 last:border-b-0"
+              >
+                <span>{words(effect)}</span>
+                <b className="shrink-0 font-mono text-pine">
+                  −{show.minutes(Math.round(effect.savedMinutes))}
+                </b>
+              </li>
+            ))}
+            {saving.length === 0 && <li>No single change of these would end the day sooner.</li>}
+          </ul>
+          <p className="pt-2 text-sm">
+            <b>An hour earlier</b> it would be done by {show.time(doneAt - HOUR)}; the line takes as long
+            {sunrise !== undefined &&
+              startAt - HOUR < sunrise &&
+              `, and the first birds are killed before sunrise, ${show.time(sunrise)}`}
+            .
+          </p>
+          {(nothing.length > 0 || cutUp > 0) && (
+            <p className="pt-1 text-sm">
+              <b>No difference:</b>{" "}
+              {[
+                ...nothing.map(words),
+                ...(cutUp > 0 ? ["fewer cut up, since that is done after the rest"] : []),
+              ].join("; ")}
+              .
+            </p>
+          )}
+          {without.length > 0 && (
+            <p className="pt-1 text-sm">
+              <b>Could be done without:</b> {without.map(words).join("; ")}.
+            </p>
+          )}
+        </>
+      )}
+    </Sheet>
+  );
+}

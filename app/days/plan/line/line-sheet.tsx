@@ -1,0 +1,137 @@
+import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import { useId, useState } from "react";
+import { CrewFoot } from "#app/days/plan/choices/crew-foot.tsx";
+import type { Grip } from "#app/days/plan/choices/grip.ts";
+import { BusyLegend, percent, StationColumn } from "#app/days/plan/choices/station-column.tsx";
+import { Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/ui/words.ts";
+import type { CrewMember, CrewSeat, Helper } from "#core/day/crew/crew.ts";
+import { moveSeat } from "#core/day/crew/crew-moves.ts";
+import type { LinePlan } from "#core/day/plan/line-plan.ts";
+import type { DayChoices, FarmMeans } from "#core/day/plan/plan-input.ts";
+import { neededStations } from "#core/processing-line/line-day.ts";
+import type { Station } from "#core/processing-line/line-station.ts";
+import { ruleAgainst } from "#core/safety/person-rules.ts";
+
+interface LineSheetProps {
+  line: LinePlan;
+  crew: readonly CrewMember[];
+  helpers: readonly Helper[];
+  choices: DayChoices;
+  means: FarmMeans;
+  dipSeconds: number;
+  year: number;
+  /** Undefined where no station holds the line; its minutes, while they are not known. */
+  holding: { readonly station: Station; readonly savedMinutes: number | undefined } | undefined;
+  onCrew: (seats: readonly CrewSeat[]) => void;
+}
+
+/** A number and its unit stay on one line. */
+const NO_BREAK = "\u00a0";
+
+/** What is done with birds that are cold. */
+const isPacking = (station: Station) => station === "pack" || station === "cut" || station === "seal";
+
+/**
+ * Stations in a row, the people at each, and the one that holds the line. A name is moved by dragging it, by tapping it
+ * and then a station, or by the arrow keys.
+ */
+export function LineSheet(props: LineSheetProps) {
+  const { line, crew, choices, means, holding, onCrew, dipSeconds } = props;
+  const show = useShow();
+  const [grip, setGrip] = useState<Grip>();
+  const [said, setSaid] = useState("");
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 8 } }));
+  const contextId = useId();
+  const { day } = line.setup;
+  const stations = neededStations(day);
+
+  const move = (from: Grip, to: Station) => {
+    const member = crew[from.seat];
+    if (!member || from.station === to) return;
+    const broken = ruleAgainst(member.rules, to);
+    if (broken) {
+      setSaid(`${member.name} stays: ${RULE_BROKEN_WORDS[broken]} at ${STATION_WORDS[to].toLowerCase()}.`);
+      return;
+    }
+    onCrew(moveSeat(crew, from.seat, from.station, to));
+    setGrip({ seat: from.seat, station: to });
+    setSaid(`${member.name} is at ${STATION_WORDS[to].toLowerCase()} now.`);
+  };
+  /** The nearest station to either side at which a rule keeps nobody from it. */
+  const step = (from: Grip, by: 1 | -1) => {
+    const member = crew[from.seat]!;
+    const onThatSide =
+      by === 1
+        ? stations.slice(stations.indexOf(from.station) + 1)
+        : stations.slice(0, stations.indexOf(from.station)).reverse();
+    const next = onThatSide.find((station) => !ruleAgainst(member.rules, station));
+    if (next) move(from, next);
+  };
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    if (over) move(active.data.current as Grip, over.id as Station);
+  };
+  const kit: Partial<Record<Station, string>> = {
+    cones: plural(choices.cones, "cone"),
+    scald: `${means.scalder.scaldAtOnce} at once, ${show.value(dipSeconds, "seconds").replace(" ", NO_BREAK)}`,
+    pluck: choices.pluckBy === "hand" ? "by hand" : `${means.pluckAtOnce} at once`,
+    pins: plural(choices.pinPlaces, "place"),
+    gut: plural(choices.tablePlaces, "place"),
+    rinse: plural(day.kit.places.rinse, "place"),
+    giblets: plural(day.kit.places.giblets, "place"),
+    pack: plural(day.kit.places.pack, "place"),
+    cut: plural(day.kit.places.cut, "place"),
+    seal: plural(day.kit.places.seal, "place"),
+  };
+  const column = (station: Station) => (
+    <StationColumn
+      key={station}
+      station={station}
+      kit={kit[station] ?? ""}
+      crew={crew}
+      share={line.answer.stations[station]}
+      holds={station === holding?.station}
+      grip={grip}
+      onGrip={setGrip}
+      onMove={move}
+      onStep={step}
+    />
+  );
+  return (
+    <Sheet heading="The line" beside="drag a name, tap it, or use the arrow keys">
+      <DndContext id={contextId} sensors={sensors} onDragEnd={onDragEnd}>
+        <ol
+          className="-mx-4 grid sm:grid-flow-col sm:auto-cols-fr sm:divide-x sm:divide-rule"
+          aria-label="Stations, in the order in which a bird meets them"
+        >
+          {stations.filter((station) => !isPacking(station)).map(column)}
+          <li className="flex flex-col gap-1 px-3 py-2 text-sm sm:px-2">
+            <h3 className="font-sans font-semibold">Chill</h3>
+            <p className="text-soft">room for {plural(day.kit.tankBirds, "bird")}</p>
+          </li>
+          {stations.filter(isPacking).map(column)}
+        </ol>
+      </DndContext>
+      <p role="status" className="text-sm empty:hidden">
+        {said}
+      </p>
+      <div className="grid gap-1 border-t border-rule py-2 text-sm">
+        {holding?.savedMinutes !== undefined && (
+          <p>
+            <b>{STATION_WORDS[holding.station]} holds the line:</b> a tenth quicker there, and the day ends{" "}
+            {show.minutes(Math.max(1, Math.round(holding.savedMinutes)))} sooner.
+          </p>
+        )}
+        <p>
+          Of the line's time at work:{" "}
+          {day.people.map(({ name }, person) => `${name} ${percent(line.answer.people[person]!)}`).join(", ")}
+          .
+        </p>
+        <BusyLegend />
+      </div>
+      <CrewFoot {...props} grip={grip} onGrip={setGrip} stations={stations} />
+    </Sheet>
+  );
+}

@@ -1,0 +1,200 @@
+import { describe, expect, test } from "vitest";
+import { BestCrewSheet } from "#app/days/plan/line/best-crew-sheet.tsx";
+import { HelpsSheet } from "#app/days/plan/line/helps-sheet.tsx";
+import { LineSheet } from "#app/days/plan/line/line-sheet.tsx";
+import { said } from "#app/ui/said-of-tests.tsx";
+import { crewOf } from "#core/day/crew/crew.ts";
+import { BASIS, CHOICES, helper } from "#core/day/plan/days-of-tests.ts";
+import { planForDate } from "#core/day/plan/plan-for-date.ts";
+import type { Station } from "#core/processing-line/line-station.ts";
+import type { Lever, LeverEffect } from "#core/processing-line/what-helps.ts";
+
+const DAY = "2026-09-19";
+const SEVEN = Date.UTC(2026, 8, 19, 11);
+const MINUTE = 60_000;
+const seat = (name: string, stations: readonly Station[], personId?: number) => ({
+  personId,
+  name,
+  stations,
+});
+const CREW = [
+  seat("Tobias", ["cones", "scald", "pluck"]),
+  seat("Maren", ["gut", "rinse"]),
+  seat("Juno", ["pins", "rinse", "giblets"], 1),
+];
+const juno = helper(1, { name: "Juno", bornYear: 2012 });
+
+describe("the line as a row of stations", () => {
+  const sheet = (holding?: { station: Station; savedMinutes: number | undefined }) => {
+    const choices = { ...CHOICES, startAt: SEVEN, birds: 12, people: 3, crew: CREW };
+    const basis = { ...BASIS, helpers: [juno] };
+    const { plan } = planForDate(basis, DAY, choices);
+    const crew = crewOf(CREW, 3, { helpers: [juno], year: 2026 });
+    return {
+      plan,
+      words: said(
+        <LineSheet
+          line={plan.line}
+          crew={crew}
+          helpers={[juno]}
+          choices={choices}
+          means={BASIS.means}
+          dipSeconds={60}
+          year={2026}
+          holding={holding}
+          onCrew={() => undefined}
+        />,
+      ),
+    };
+  };
+
+  test("says what each place did in words that add to all of its time", () => {
+    const { plan, words } = sheet();
+    const stations = words.match(
+      /\d+ % worked, \d+ % nobody free, \d+ % no room after it, \d+ % nothing to do/g,
+    );
+    expect(stations).toHaveLength(Object.keys(plan.line.answer.stations).length);
+    for (const station of stations!) {
+      const sum = station.match(/\d+/g)!.reduce((running, share) => running + Number(share), 0);
+      expect(Math.abs(sum - 100)).toBeLessThanOrEqual(2);
+    }
+  });
+
+  test("says what a tenth quicker would save where one station holds it, once that is known", () => {
+    expect(sheet({ station: "gut", savedMinutes: 6.2 }).words).toContain(
+      "Gut table holds the line: a tenth quicker there, and the day ends 6 min sooner.",
+    );
+    const guessed = sheet({ station: "gut", savedMinutes: undefined }).words;
+    expect(guessed).toContain("holds the line");
+    expect(guessed).not.toContain("a tenth quicker");
+    expect(sheet().words).not.toContain("holds the line");
+  });
+
+  test("gives everybody's share of the line's time, and leaves a child out of what is not for them", () => {
+    const { plan, words } = sheet();
+    const share = Math.round(100 * plan.line.answer.people[0]!);
+    expect(words).toContain(`Of the line's time at work: Tobias ${share} %`);
+    // Giblets are a knife's work: Juno, fourteen, only pins and rinses, and nobody else was told to do them.
+    expect(words).toMatch(/Giblets 1 place nobody/);
+    expect(words).toMatch(/Pin, feet, head 2 places Juno/);
+  });
+});
+
+describe("what would help most", () => {
+  const effect = (lever: Lever, savedMinutes: number): LeverEffect => ({ lever, savedMinutes });
+  const sheet = (helps: readonly LeverEffect[] | undefined, change = {}) =>
+    said(
+      <HelpsSheet
+        helps={helps}
+        startAt={SEVEN}
+        doneAt={SEVEN + 240 * MINUTE}
+        sunrise={SEVEN - 30 * MINUTE}
+        cutUp={0}
+        {...change}
+      />,
+    );
+
+  test("is being worked out, or nothing at all, and says so", () => {
+    expect(sheet(undefined)).toContain("Being worked out");
+    expect(sheet([])).toContain("No single change of these would end the day sooner.");
+  });
+
+  test("lists six that save, then what makes no difference, then what could be done without", () => {
+    const places = [1, 2, 3, 4, 5, 6, 7].map((count) =>
+      effect({ what: "more cones", cones: 4 + count }, 40 - count),
+    );
+    const words = sheet([
+      ...places,
+      effect({ what: "pluck more at once", birds: 3 }, 0.4),
+      effect({ what: "without person", name: "Juno" }, -0.2),
+      effect({ what: "without person", name: "Maren" }, -55),
+      effect({ what: "fewer cones", cones: 3 }, 0),
+    ]);
+    expect(words).toContain("With 5 cones −39 min");
+    expect(words).toContain("With 10 cones −34 min");
+    expect(words).not.toContain("With 11 cones");
+    expect(words).toContain("No difference: Pluck 3 at a time.");
+    expect(words).toContain("Could be done without: Without Juno; With 3 cones.");
+    expect(words).not.toContain("Maren");
+  });
+
+  test("says when it would be done an hour earlier, and that the first birds are killed in the dark then", () => {
+    expect(sheet([])).toContain(
+      "done by 10:00; the line takes as long, and the first birds are killed before",
+    );
+    expect(sheet([], { sunrise: SEVEN - 90 * MINUTE })).toContain("the line takes as long.");
+    expect(sheet([], { sunrise: undefined })).toContain("the line takes as long.");
+  });
+
+  test("says plainly that fewer cut up make no difference where they are cut up after the rest", () => {
+    expect(sheet([], { cutUp: 12 })).toContain(
+      "No difference: fewer cut up, since that is done after the rest.",
+    );
+  });
+
+  test("tells each lever as a person would say it, with hours by the clock", () => {
+    const words = sheet([
+      effect({ what: "one more person" }, 50),
+      effect({ what: "break moved", fromMinute: 300, toMinute: 270 }, 9),
+      effect({ what: "more places", station: "gut", places: 1 }, 8),
+      effect({ what: "scald more at once", birds: 2 }, 7),
+      effect({ what: "hotter water", minutes: 10 }, 6),
+      effect({ what: "more tank", birds: 81 }, 5),
+    ]);
+    for (const one of [
+      "Another practiced pair of hands, anywhere −50 min",
+      "The break at 11:30 −9 min",
+      "Gut table: 1 place −8 min",
+      "Scald 2 at a time −7 min",
+      "Change the water with hot from the tap −6 min",
+      "Tanks for 81 birds −5 min",
+    ])
+      expect(words).toContain(one);
+  });
+});
+
+describe("the best crew", () => {
+  const crew = crewOf(CREW, 3, { helpers: [juno], year: 2026 });
+  const found = (savedMinutes: number, alone = savedMinutes) => ({
+    state: "found" as const,
+    key: "now",
+    proposed: {
+      crew: [["cones", "scald", "pluck"], ["gut", "pins"], ["pins"]] as const,
+      savedMinutes,
+      moves: [{ person: 1, savedMinutes: alone }],
+      single: { person: 1, stations: ["pins"] as const, savedMinutes: 12 },
+      bottleneck: "pins" as const,
+    },
+  });
+  const sheet = (search: Parameters<typeof BestCrewSheet>[0]["search"], standingKey = "now") =>
+    said(
+      <BestCrewSheet
+        crew={crew}
+        search={search}
+        standingKey={standingKey}
+        onSearch={() => undefined}
+        onCrew={() => undefined}
+      />,
+    );
+
+  test("is asked for, looked for, or could not be found out", () => {
+    expect(sheet({ state: "none" })).toContain("Look for a better crew");
+    expect(sheet({ state: "searching" })).toContain("Trying crews");
+    expect(sheet({ state: "failed" })).toContain("The plan stands as it is.");
+  });
+
+  test("stands beside what is set, with what each move saves alone and what holds the line then", () => {
+    const words = sheet(found(31));
+    expect(words).toContain("Done 31 min sooner at an even chance; then pin, feet, head holds the line.");
+    expect(words).toContain("Maren gut table, then rinse, look gut table, then pin, feet, head −31 min");
+    expect(words).toContain("One move only: Maren at pin, feet, head, −12 min");
+    expect(sheet(found(31, Number.NaN))).toContain("not alone");
+    expect(sheet(found(31, -4))).toContain("+4 min");
+    expect(sheet(found(31, 0.3))).toContain("0 min");
+  });
+
+  test("is not offered where it saves nothing, or where somebody has moved since", () => {
+    expect(sheet(found(0.5))).toContain("No other crew of these people would be done sooner.");
+    expect(sheet(found(31), "later")).toContain("Look for a better crew");
+  });
+});

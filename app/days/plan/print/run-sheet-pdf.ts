@@ -1,0 +1,44 @@
+import { stationPages } from "#app/days/plan/line/station-words.ts";
+import { writeRunSheet } from "#app/days/plan/print/write-run-sheet.server.ts";
+import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
+import { now } from "#app/server/clock.server.ts";
+import { planOf, requireDay } from "#app/server/day-reading.server.ts";
+import { tasksOfDay } from "#app/server/tasks-of-day.server.ts";
+import { plural, showFor } from "#app/ui/show.ts";
+import { SUPPLY_WORDS } from "#app/ui/words.ts";
+import { dayNeeds, plannedUse } from "#core/day/supplies/day-needs.ts";
+import type { Route } from "./+types/run-sheet-pdf.ts";
+
+/** The run sheet as a PDF: the order of the days, what to have ready, and a page for each station. */
+export async function loader({ params }: Route.LoaderArgs) {
+  const { farm, day, batch } = requireDay(params.dayId);
+  const show = showFor(farm);
+  const planned = planOf(farm, batch, day);
+  const use = plannedUse(planned, farm.scalderHeat);
+  const pdf = await writeRunSheet({
+    paper: farm.unitSystem === "us" ? "LETTER" : "A4",
+    madeAt: now(),
+    title: `${farm.name}, ${show.longDay(day.processedOn)}`,
+    line: `${plural(day.birdCount, "bird")} of ${batch.name}. ${plural(day.peopleCount, "person", "people")}.`,
+    tasks: tasksOfDay(farm, batch, day)
+      .filter(({ key }) => key !== "day")
+      .map(({ at, title, who, why }) => ({
+        when: show.dayTime(at),
+        what: title,
+        more: [who, why].filter(Boolean).join(": "),
+      })),
+    needs: dayNeeds(use, stockForDay(farm, day).supplies).map(({ kind, supply, amount, short }) => ({
+      what: supply?.name ?? SUPPLY_WORDS[kind].name,
+      amount: `${show.count(amount)} ${SUPPLY_WORDS[kind].counted}`,
+      short: short ? `${show.count(short)} short` : "",
+    })),
+    stations: stationPages(planned, show),
+  });
+  return new Response(pdf, {
+    headers: {
+      "Content-Type": "application/pdf",
+      "Content-Disposition": `attachment; filename="run-sheet-${day.processedOn}.pdf"`,
+      "Cache-Control": "no-store",
+    },
+  });
+}

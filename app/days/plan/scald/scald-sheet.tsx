@@ -1,0 +1,183 @@
+import { scaleLinear } from "d3-scale";
+import { area, line as lineShape } from "d3-shape";
+import { useId } from "react";
+import { Notice, Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { SCALD_OPTIONS } from "#app/ui/words.ts";
+import type { BathOnDay, DipPoint, WayOut } from "#core/day/plan/bath-on-day.ts";
+import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
+import type { Scalder } from "#core/day/plan/plan-input.ts";
+import { SCALD_SCHOOLS, SCHOOL_BATH } from "#core/scald/scald-constants.ts";
+
+const FAHRENHEIT_DEGREES_PER_KELVIN = 1.8;
+
+/** How hot and how long, whether the bath keeps up with the line, and what it takes. */
+export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder: Scalder }) {
+  const show = useShow();
+  const { scald, bath, dips } = planned.plan;
+  const degrees = (kelvin: number) =>
+    show.isUs ? `${(kelvin * FAHRENHEIT_DEGREES_PER_KELVIN).toFixed(1)} °F` : `${kelvin.toFixed(1)} °C`;
+  const { energy, waterChanges } = bath;
+  return (
+    <Sheet
+      heading="Scald"
+      beside={`${show.temperature(scald.bath.value)} for ${show.value(scald.seconds.value, "seconds")}`}
+    >
+      <DipChart dips={dips} planned={planned} />
+      <p className="text-sm">
+        A load takes {degrees(bath.sagKelvin)} off this bath
+        {bath.recoveryMinutes === undefined
+          ? ", and it never comes back with its lid off."
+          : `, back after ${show.minutes(bath.recoveryMinutes)}.`}{" "}
+        In its fastest hour the line brings {show.value(bath.askedBirdsPerHour, "birds per hour")}; the heat
+        holds for {show.value(bath.heldBirdsPerHour, "birds per hour")}. Lowest on an ordinary morning:{" "}
+        {degrees(bath.lowestBelow)} below its setting.
+      </p>
+      {bath.failsAtBird !== undefined && <CantKeepUp bath={bath} />}
+      <ul className="pt-2 text-sm">
+        {energy.totalKilowattHours !== undefined && (
+          <li>
+            {scalder.heat === "electric"
+              ? `Power: ${energy.heatUpKilowattHours!.toFixed(1)} kWh to heat, ${energy.workingKilowattHours.toFixed(1)} kWh to hold.`
+              : `Propane: ${show.value(energy.propaneKilograms!, "kg")}, to heat and to hold.`}
+          </li>
+        )}
+        {waterChanges.count > 0 && (
+          <li>
+            Water changed {plural(waterChanges.count, "time")}: the scald stands still for{" "}
+            {show.minutes(waterChanges.minutes)} each
+            {energy.heatUpKilowattHours !== undefined &&
+              `, and ${energy.heatUpKilowattHours.toFixed(1)} kWh of heat`}
+            .
+          </li>
+        )}
+      </ul>
+      <p className="pt-2 text-sm text-soft">
+        The feather test decides: wing feathers slip out easily.{" "}
+        {scalder.heat === "electric"
+          ? "Never power an element that is not fully under water, and switch it off before draining. A heavy cord, no thin extension, a circuit of its own, and a ground-fault device fitted by someone competent."
+          : "Gas burners outdoors only: carbon monoxide. Never leave a flame alone."}{" "}
+        Scalding water: children keep away.
+      </p>
+    </Sheet>
+  );
+}
+
+const WAY_WORDS: Readonly<Record<WayOut["what"], string>> = {
+  "lid between birds": "A lid on between birds",
+  "cooler school": "Cool and long",
+  "hot top-up": "Top up with hot water instead of cold",
+  "more power": "More power",
+};
+
+function CantKeepUp({ bath }: { bath: BathOnDay }) {
+  const show = useShow();
+  return (
+    <div className="pt-2">
+      <Notice tone="stop">
+        <b>The bath can't keep up: from bird {bath.failsAtBird} on the water is too cool.</b> The line waits
+        for it, or birds come out hairy. Ways out, the cheapest first:
+        <ul className="list-disc pl-5">
+          {bath.waysOut.map((way) => (
+            <li key={way.what}>
+              {WAY_WORDS[way.what]}
+              {way.watts === undefined
+                ? `: holds for ${show.value(way.birdsPerHour, "birds per hour")}${way.isEnough ? ", enough" : ", not enough"}`
+                : `: ${show.value(way.watts, "watts")} in all, on a circuit that carries it`}
+            </li>
+          ))}
+        </ul>
+      </Notice>
+    </div>
+  );
+}
+
+const WIDTH = 640;
+const HEIGHT = 200;
+const LEFT = 56;
+const BOTTOM = 26;
+const MOST_SECONDS = 240;
+
+/** Seconds against temperature for this kind: where feathers still hold, where they slip, and where the skin tears. */
+function DipChart({ dips, planned }: { dips: readonly DipPoint[]; planned: PlanForDate }) {
+  const show = useShow();
+  const id = useId();
+  const { scald } = planned.plan;
+  const x = scaleLinear([50, scald.skinCeilingCelsius + 2], [LEFT, WIDTH]);
+  const y = scaleLinear([0, MOST_SECONDS], [HEIGHT - BOTTOM, 6]).clamp(true);
+  const good = area<DipPoint>(
+    ({ celsius }) => x(celsius),
+    ({ earliest }) => y(earliest),
+    ({ latest }) => y(latest),
+  );
+  const best = lineShape<DipPoint>(
+    ({ celsius }) => x(celsius),
+    ({ seconds }) => y(seconds),
+  );
+  const ceiling = x(scald.skinCeilingCelsius);
+  return (
+    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-labelledby={id} className="block w-full">
+      <title id={id}>
+        {`Seconds against temperature: at ${show.temperature(scald.bath.value)} from ${Math.round(scald.secondsRange[0])} to ${Math.round(scald.secondsRange[1])} seconds; skin tears from ${show.temperature(scald.skinCeilingCelsius)}`}
+      </title>
+      {SCALD_SCHOOLS.map((school) => {
+        const [from, to] = SCHOOL_BATH[school].band;
+        return (
+          <g key={school}>
+            <rect
+              x={x(from)}
+              width={x(to) - x(from)}
+              y={6}
+              height={HEIGHT - BOTTOM - 6}
+              className={school === planned.choices.scaldSchool ? "fill-wheat" : "fill-paper"}
+            />
+          </g>
+        );
+      })}
+      <path d={good(dips) ?? ""} className="fill-mist" />
+      {SCALD_SCHOOLS.map((school) => (
+        <text key={school} x={x(SCHOOL_BATH[school].band[0]) + 3} y={20} className="fill-ink text-xs">
+          {SCALD_OPTIONS.find(({ value }) => value === school)!.label}
+        </text>
+      ))}
+      <path d={best(dips) ?? ""} className="fill-none stroke-pine stroke-2" />
+      <rect x={ceiling} width={WIDTH - ceiling} y={6} height={HEIGHT - BOTTOM - 6} className="fill-blush" />
+      <text x={ceiling + 4} y={60} className="fill-barn text-xs font-semibold">
+        skin
+      </text>
+      <text x={ceiling + 4} y={74} className="fill-barn text-xs font-semibold">
+        tears
+      </text>
+      <text x={LEFT + 8} y={HEIGHT - BOTTOM - 10} className="fill-ink text-xs">
+        feathers hold
+      </text>
+      <circle cx={x(scald.bath.value)} cy={y(scald.seconds.value)} r={5} className="fill-dawn stroke-ink" />
+      {[60, 120, 180, 240].map((seconds) => (
+        <text
+          key={seconds}
+          x={LEFT - 6}
+          y={y(seconds) + 4}
+          textAnchor="end"
+          className="fill-soft font-mono text-xs"
+        >
+          {seconds} s
+        </text>
+      ))}
+      {x
+        .ticks(6)
+        .filter((celsius) => x(celsius) < WIDTH - 24)
+        .map((celsius) => (
+          <text
+            key={celsius}
+            x={x(celsius)}
+            y={HEIGHT - 8}
+            textAnchor="middle"
+            className="fill-soft font-mono text-xs"
+          >
+            {show.temperature(celsius)}
+          </text>
+        ))}
+    </svg>
+  );
+}

@@ -1,0 +1,170 @@
+import { Link } from "react-router";
+import { DayHead } from "#app/days/leaves.tsx";
+import { PlanNav } from "#app/days/plan/plan-nav.tsx";
+import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
+import { planOf, requireDay } from "#app/server/day-reading.server.ts";
+import { Figure } from "#app/ui/figure.tsx";
+import { ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { SUPPLY_WORDS } from "#app/ui/words.ts";
+import {
+  birdsTooBig,
+  bucketOfSanitizer,
+  dayNeeds,
+  type Need,
+  plannedUse,
+} from "#core/day/supplies/day-needs.ts";
+import { NEEDS } from "#core/packing/needs-constants.ts";
+import type { Route } from "./+types/needs.ts";
+
+export const meta = () => [{ title: "What it takes · Pale Morning" }];
+
+export function loader({ params }: Route.LoaderArgs) {
+  const { farm, day, batch } = requireDay(params.dayId);
+  const plannedDay = planOf(farm, batch, day);
+  const { supplies, daysBefore } = stockForDay(farm, day);
+  const use = plannedUse(plannedDay, farm.scalderHeat);
+  return {
+    day,
+    line: `${plural(day.birdCount, "bird")} of ${batch.name}`,
+    needs: dayNeeds(use, supplies),
+    tooBig: birdsTooBig(use, supplies),
+    daysBefore,
+    bleachMilliliters: bucketOfSanitizer().bleachMilliliters,
+  };
+}
+
+/** All that a day uses up, against the stock: what to buy and what it costs. */
+export default function Needs({
+  loaderData: { day, line, needs, tooBig, daysBefore, bleachMilliliters },
+}: Route.ComponentProps) {
+  const show = useShow();
+  const toBuy = needs.filter(({ packs }) => packs > 0);
+  const total = toBuy.reduce((sum, { cents }) => sum + cents, 0);
+  const uncounted = needs.filter(({ short }) => short === undefined);
+  return (
+    <Page isWide>
+      <DayHead dayId={day.id} processedOn={day.processedOn} line={line} />
+      <PlanNav dayId={day.id} />
+      <div className="grid items-start gap-5 lg:grid-cols-3">
+        <Sheet heading="What the day takes" beside="open one to see its sum" className="lg:col-span-2">
+          <ul>
+            {needs.map((need) => (
+              <NeedRow key={`${need.kind}${need.supply?.id ?? ""}`} need={need} />
+            ))}
+          </ul>
+        </Sheet>
+        <div className="grid content-start gap-5">
+          <Sheet heading="To buy">
+            {toBuy.length === 0 && <p>Nothing of what is counted is short.</p>}
+            <ul>
+              {toBuy.map((need) => (
+                <li
+                  key={need.supply!.id}
+                  className="flex items-baseline justify-between gap-3 border-b border-rule py-2"
+                >
+                  <span>
+                    <b className="font-mono">{need.packs}</b> {need.supply!.name}
+                    {need.supply!.packAmount > 1 && (
+                      <span className="block text-sm text-soft">
+                        {need.packs === 1 ? "a pack" : "packs"} of {show.count(need.supply!.packAmount)}{" "}
+                        {SUPPLY_WORDS[need.kind].counted}
+                      </span>
+                    )}
+                  </span>
+                  <span className="font-mono">{show.money(need.cents)}</span>
+                </li>
+              ))}
+            </ul>
+            {toBuy.length > 0 && (
+              <p className="flex justify-between py-2 font-semibold">
+                <span>In all</span> <span className="font-mono">{show.money(total)}</span>
+              </p>
+            )}
+            {daysBefore > 0 && (
+              <p className="pt-2 text-sm">
+                What {plural(daysBefore, "set day")} before this one {daysBefore === 1 ? "takes" : "take"} is
+                counted off the stock.
+              </p>
+            )}
+            {uncounted.length > 0 && (
+              <p className="pt-2 text-sm text-soft">
+                Not counted, so left out: {uncounted.map(nameOf).join(", ").toLowerCase()}.
+              </p>
+            )}
+            <ButtonLink kind="plain" to="/stores/supplies" className="mt-3">
+              Supplies
+            </ButtonLink>
+          </Sheet>
+          {tooBig > 0 && (
+            <Notice>
+              <b>{plural(tooBig, "bird")} may be too big for your biggest bag.</b> Have larger bags, or cut
+              them up.
+            </Notice>
+          )}
+          <Sheet heading="Sanitizing water">
+            <p>
+              <b className="font-mono">{Math.round(bleachMilliliters)} ml</b> of plain bleach of{" "}
+              {show.value(NEEDS.hypochloriteFraction, "fraction")} in{" "}
+              <b className="font-mono">{show.volume(NEEDS.sanitizerLiters)}</b> of cold water:{" "}
+              {NEEDS.sanitizerMilligramsPerLiter} mg of chlorine a liter.
+            </p>
+            <p className="pt-2 text-sm">
+              Plain and unscented only. <b>Never with acid, vinegar, ammonia or hot water.</b> Scrub first:
+              dirt eats chlorine. Bleach into water, gloves, eyes, air. A test strip after mixing and the
+              label decide; so do your local rules.
+            </p>
+          </Sheet>
+        </div>
+      </div>
+    </Page>
+  );
+}
+
+const nameOf = ({ kind, supply }: Need) => supply?.name ?? SUPPLY_WORDS[kind].name;
+
+function NeedRow({ need }: { need: Need }) {
+  const show = useShow();
+  const { counted } = SUPPLY_WORDS[need.kind];
+  const { supply, short } = need;
+  const inWords = (amount: number) =>
+    need.working.unit === "count" ? show.count(amount) : `${show.count(amount)} ${counted}`;
+  return (
+    <li className="grid items-center gap-x-4 border-b border-rule last:border-b-0 sm:grid-cols-2 [&>div]:border-b-0">
+      <Figure label={nameOf(need)} reckoning={need.working} size="small">
+        {need.working.unit === "count" && counted}
+      </Figure>
+      <p className="flex items-baseline justify-between gap-3 pb-2 sm:pb-0">
+        {supply === undefined && (
+          <>
+            <span className="text-soft">no such thing in stock</span>
+            <Link
+              to={`/stores/supplies/new?kind=${need.kind}`}
+              className="inline-flex min-h-12 items-center underline"
+            >
+              Keep count<span className="sr-only"> of {nameOf(need).toLowerCase()}</span>
+            </Link>
+          </>
+        )}
+        {supply !== undefined && (
+          <>
+            <span className={short ? "font-semibold text-barn" : "text-soft"}>
+              {short === undefined
+                ? "not counted"
+                : short > 0
+                  ? `${inWords(short)} short, there are ${inWords(supply.inStock!)}`
+                  : `enough, there are ${inWords(supply.inStock!)}`}
+            </span>
+            <Link
+              to={`/stores/supplies/${supply.id}`}
+              className="inline-flex min-h-12 shrink-0 items-center underline"
+            >
+              Bought or counted<span className="sr-only">: {nameOf(need)}</span>
+            </Link>
+          </>
+        )}
+      </p>
+    </li>
+  );
+}

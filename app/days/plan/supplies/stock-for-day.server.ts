@@ -1,0 +1,29 @@
+import { planOf } from "#app/server/day-reading.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { suppliesInStock } from "#app/server/supplies.server.ts";
+import { dayNeeds, plannedUse, type Supply } from "#core/day/supplies/day-needs.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+/** What will be in stock for a day: what there is, less what the set days before it take. */
+export function stockForDay(
+  farm: Farm,
+  day: { readonly id: number; readonly startAt: number },
+): { supplies: Supply[]; daysBefore: number } {
+  const earlier = farmFile()
+    .openDays()
+    .filter(({ id, startAt }) => id !== day.id && startAt < day.startAt);
+  let supplies = suppliesInStock();
+  for (const one of earlier) {
+    const planned = planOf(farm, farmFile().batch(one.batchId)!, one);
+    const needs = dayNeeds(plannedUse(planned, farm.scalderHeat), supplies);
+    supplies = supplies.map((supply) => {
+      const taken = needs
+        .filter((need) => need.supply?.id === supply.id)
+        .reduce((sum, { amount }) => sum + amount, 0);
+      return supply.inStock === undefined
+        ? supply
+        : { ...supply, inStock: Math.max(0, supply.inStock - taken) };
+    });
+  }
+  return { supplies, daysBefore: earlier.length };
+}

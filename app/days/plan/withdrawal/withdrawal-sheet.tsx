@@ -1,0 +1,190 @@
+import { scaleLinear } from "d3-scale";
+import { useId } from "react";
+import { Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { WITHDRAWAL_OPTIONS } from "#app/ui/words.ts";
+import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
+import type { FeedShare } from "#core/withdrawal/feed-share.ts";
+
+const nameOf = (school: string) => WITHDRAWAL_OPTIONS.find(({ value }) => value === school)!.label;
+
+interface WithdrawalSheetProps {
+  planned: PlanForDate;
+  startAt: number;
+  /** What a kilogram of a whole dressed bird brings. */
+  centsPerKilogram: number;
+}
+
+/** Hours off feed of every bird, what each school would do to them, visits to the pens, and when to catch. */
+export function WithdrawalSheet({ planned, startAt, centsPerKilogram }: WithdrawalSheetProps) {
+  const show = useShow();
+  const { withdrawal, schools, visits, pens, catching } = planned.plan;
+  const chosen = schools.find(({ school }) => school === planned.choices.withdrawalSchool)!;
+  const [least, most] = chosen.windowHours;
+  return (
+    <Sheet heading="Off feed" beside={`${nameOf(chosen.school)}: ${least} to ${most} h`}>
+      <p className="text-sm">
+        {outsideInWords(withdrawal.share, planned.choices.birds)} On a slow morning, one in ten:{" "}
+        {outsideInWords(withdrawal.lateShare, planned.choices.birds).toLowerCase()}
+      </p>
+      <HoursChart planned={planned} feedOffAt={chosen.feedOffAt} startAt={startAt} window={[least, most]} />
+      <div className="overflow-x-auto">
+        <table className="my-2 w-full text-sm">
+          <caption className="pb-1 text-left font-semibold">
+            What each school would do to this day's birds
+          </caption>
+          <thead>
+            <tr className="border-b border-ink text-left">
+              <th className="py-1 pr-2">School</th>
+              <th className="pr-2">Feed off</th>
+              <th className="pr-2 text-right">First, last bird</th>
+              <th className="pr-2 text-right">Too full</th>
+              <th className="pr-2 text-right">Too long</th>
+              <th className="pr-2 text-right">Live weight lost</th>
+              <th className="hidden text-right sm:table-cell">Of it meat</th>
+            </tr>
+          </thead>
+          <tbody>
+            {schools.map((school) => (
+              <tr
+                key={school.school}
+                className={`border-b border-rule ${school === chosen ? "bg-wheat font-semibold" : ""}`}
+              >
+                <th scope="row" className="py-1 pr-2 text-left">
+                  {nameOf(school.school)}
+                </th>
+                <td className="pr-2 font-mono">{show.dayTime(school.feedOffAt)}</td>
+                <td className="pr-2 text-right font-mono">
+                  {show.value(school.share.shortestHours, "hours")},{" "}
+                  {show.value(school.share.longestHours, "hours")}
+                </td>
+                <td className="pr-2 text-right font-mono">{school.share.tooShort}</td>
+                <td className="pr-2 text-right font-mono">{school.share.tooLong}</td>
+                <td className="pr-2 text-right font-mono">{show.value(school.shrinkKilograms, "kg")}</td>
+                <td className="hidden text-right font-mono sm:table-cell">
+                  {show.money(Math.round(school.tissueKilograms * centsPerKilogram))}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="text-sm text-soft">
+        Too full is worse than too long: a burst gut costs more than an hour's weight. Of the weight lost by
+        your school, {show.value(chosen.tissueKilograms, "kg")} is meat and not gut; it is priced as whole
+        birds. Water stays until catching in all four. For grass and grain it is practice, not science; a bird
+        taken without fasting has its crop tied off.
+      </p>
+      <h3 className="pt-3 font-sans font-semibold">Walks out to the pens</h3>
+      <ul className="text-sm">
+        {visits.map((visit, index) => (
+          <li key={visit.visits} className="border-b border-rule py-1 last:border-b-0">
+            <b>{plural(visit.visits, "visit")}:</b>{" "}
+            {index === 0
+              ? `all ${show.dayTime(visit.feedOffAtByPen[0]!)}`
+              : pens.map((pen, at) => `${pen.name} ${show.dayTime(visit.feedOffAtByPen[at]!)}`).join("; ")}
+            . {outsideInWords(visit, planned.choices.birds)} {show.value(visit.shrinkKilograms, "kg")} lost,
+            with nothing kept in hand against an early start.
+          </li>
+        ))}
+      </ul>
+      <h3 className="pt-3 font-sans font-semibold">Catching</h3>
+      <p className="text-sm">
+        {catching
+          .map(
+            ({ at, birds, crates }) =>
+              `${show.time(at)} ${plural(birds, "bird")} in ${plural(crates, "crate")}`,
+          )
+          .join("; ")}
+        . In low light from clean ground, in shade, and not long in the crate.
+      </p>
+    </Sheet>
+  );
+}
+
+function outsideInWords(
+  { tooShort, tooLong }: Pick<FeedShare, "tooShort" | "tooLong">,
+  birds: number,
+): string {
+  if (tooShort + tooLong === 0) return `All ${birds} inside the window.`;
+  return `${[tooShort > 0 && `${tooShort} too full`, tooLong > 0 && `${tooLong} off too long`]
+    .filter(Boolean)
+    .join(", ")}, of ${birds}.`;
+}
+
+const WIDTH = 640;
+const HEIGHT = 150;
+const LEFT = 8;
+const BOTTOM = 24;
+
+/** Each bird as a line from a quick to a slow morning, a dot where it is on an ordinary one; the window is shaded. */
+function HoursChart({
+  planned,
+  feedOffAt,
+  startAt,
+  window: [least, most],
+}: {
+  planned: PlanForDate;
+  feedOffAt: number;
+  startAt: number;
+  window: readonly [number, number];
+}) {
+  const id = useId();
+  const { kills } = planned.plan.line.answer;
+  const { effectiveOffHours } = planned.plan.withdrawal.share;
+  const effectiveAt = Math.max(feedOffAt, startAt + effectiveOffHours * 3_600_000);
+  const offBy = (minute: number) =>
+    (startAt + minute * 60_000 - Math.min(feedOffAt, effectiveAt)) / 3_600_000;
+  const hours = kills.flatMap(({ p10, p90 }) => [offBy(p10), offBy(p90)]);
+  const x = scaleLinear(
+    [Math.min(least, ...hours) - 0.5, Math.max(most, ...hours) + 0.5],
+    [LEFT, WIDTH - LEFT],
+  );
+  const y = scaleLinear([0, Math.max(1, kills.length - 1)], [8, HEIGHT - BOTTOM - 8]);
+  return (
+    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-labelledby={id} className="my-2 block w-full">
+      <title
+        id={id}
+      >{`Hours off feed of each of ${kills.length} birds in the order of the kill; the window is ${least} to ${most} h`}</title>
+      <rect x={x(least)} width={x(most) - x(least)} height={HEIGHT - BOTTOM} className="fill-mist" />
+      {kills.map((kill, bird) => {
+        const isOutside = offBy(kill.p50) < least || offBy(kill.p50) > most;
+        return (
+          <g key={bird}>
+            <line
+              x1={x(offBy(kill.p10))}
+              x2={x(offBy(kill.p90))}
+              y1={y(bird)}
+              y2={y(bird)}
+              className="stroke-rule"
+            />
+            <circle
+              cx={x(offBy(kill.p50))}
+              cy={y(bird)}
+              r={2}
+              className={isOutside ? "fill-barn" : "fill-pine"}
+            />
+          </g>
+        );
+      })}
+      <text x={x(least) + 4} y={HEIGHT - BOTTOM - 6} className="fill-soft text-xs">
+        window, {least} to {most} h
+      </text>
+      {x
+        .ticks(8)
+        .filter((tick) => x(tick) > 20 && x(tick) < WIDTH - 20)
+        .map((tick) => (
+          <text
+            key={tick}
+            x={x(tick)}
+            y={HEIGHT - 6}
+            textAnchor="middle"
+            className="fill-soft font-mono text-xs"
+          >
+            {tick} h
+          </text>
+        ))}
+    </svg>
+  );
+}

@@ -1,0 +1,53 @@
+import { data, redirect } from "react-router";
+import { keepAnswer, standingProposal } from "#app/season/calendar/season-job.server.ts";
+import { now } from "#app/server/clock.server.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { seasonFacts } from "#app/server/season-reading.server.ts";
+import { formFields } from "#app/server/submitted.server.ts";
+import { seasonPlan } from "#core/day/season/season-plan.ts";
+import { moveOf } from "#core/season/season-moves.ts";
+import type { Route } from "./+types/pin-birds.ts";
+
+export const loader = () => redirect("/season");
+
+/** Pins the birds of a proposed day, where they are or on another day, and moves them there. */
+export async function action({ request }: Route.ActionArgs) {
+  const farm = requireFarm();
+  const fields = await formFields(request);
+  const text = (name: string) => String(fields.get(name) ?? "");
+  const batchId = Number(text("batchId"));
+  const [from, to] = [text("from"), text("to")];
+  const file = farmFile();
+  const plan = seasonPlan(seasonFacts(farm));
+  const standing = standingProposal(plan);
+  const lot = plan.lots.findIndex((one) => one.batchId === batchId);
+  const dayAt = (day: string) => plan.days.findIndex((one) => one.day === day);
+  const birds = (standing?.answer.placements ?? [])
+    .filter((one) => one.lot === lot && one.day === dayAt(from))
+    .reduce((sum, one) => sum + one.birds, 0);
+  const gone = () =>
+    data("These birds are no longer where the page showed them. Look at the season again.", { status: 409 });
+  if (!standing || birds === 0) throw gone();
+  const move = from === to ? undefined : moveOf(plan.problem, standing.answer, lot, dayAt(from), dayAt(to));
+  if (from !== to && !move) throw gone();
+  const answer = move?.answer ?? standing.answer;
+  const there = answer.placements
+    .filter((one) => one.lot === lot && one.day === dayAt(to))
+    .reduce((sum, one) => sum + one.birds, 0);
+  file.together(() => {
+    for (const pin of file.season.pins())
+      if (pin.batchId === batchId && (pin.pinnedOn === from || pin.pinnedOn === to))
+        file.takeBackFact(pin.entryId, now());
+    const entry = { entryId: text("entryId"), at: now() };
+    file.season.addPin(entry, { batchId, pinnedOn: to, birdCount: there });
+    const { outcome, seconds, boundCents } = standing.proposal;
+    // With the pin in it the plan is another one, to which this answer belongs.
+    const pinned = seasonPlan(seasonFacts(farm));
+    keepAnswer(
+      pinned,
+      answer,
+      move ? { outcome: "moved", seconds, boundCents: null } : { outcome, seconds, boundCents },
+    );
+  });
+  return redirect("/season", 303);
+}

@@ -1,0 +1,145 @@
+import { createHash } from "node:crypto";
+import { existsSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+import { now } from "#app/server/clock.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { log } from "#app/server/log.server.ts";
+import { keptProposal, type Proposal } from "#app/server/proposal.server.ts";
+import type { SeasonPlan } from "#core/day/season/season-plan.ts";
+import type { SeasonAnswer } from "#core/season/season-problem.ts";
+import { runSeason, type SeasonRun } from "#workers/season/client.ts";
+import type { SeasonProgress } from "#workers/season/solve-season.ts";
+
+/** Within this share of the best there is. */
+const GAP = 0.005;
+const MOST_SECONDS = 30;
+
+interface Job {
+  readonly run: SeasonRun;
+  readonly startedAt: number;
+  progress: SeasonProgress | undefined;
+}
+/** Kept across reloads of this module in development: one season is solved at a time. */
+const kept = globalThis as {
+  paleMorningSeason?: Job | undefined;
+  paleMorningSeasonFault?: string | undefined;
+};
+
+/** Starts working the season out, unless that is under way. */
+export function startSeason(plan: SeasonPlan): void {
+  if (kept.paleMorningSeason) return;
+  kept.paleMorningSeasonFault = undefined;
+  const startedAt = now();
+  const run = runSeason(plan.problem, {
+    gap: GAP,
+    mostSeconds: MOST_SECONDS,
+    root: rootFolder(),
+    onProgress: (progress) => {
+      if (kept.paleMorningSeason) kept.paleMorningSeason.progress = progress;
+    },
+  });
+  kept.paleMorningSeason = { run, startedAt, progress: undefined };
+  run.solved
+    .then(({ answer, outcome, boundCents, seconds }) =>
+      keepAnswer(plan, answer, { outcome, boundCents: boundCents ?? null, seconds }),
+    )
+    .catch((error: unknown) => {
+      log.error({ err: error }, "the season could not be worked out");
+      kept.paleMorningSeasonFault = "The season could not be worked out. Try it once more";
+    })
+    .finally(() => {
+      kept.paleMorningSeason = undefined;
+    });
+}
+
+export function stopSeason(): void {
+  kept.paleMorningSeason?.run.stop();
+}
+
+export interface JobState {
+  readonly isWorking: boolean;
+  readonly cents: number | undefined;
+  readonly boundCents: number | undefined;
+  readonly fault: string | undefined;
+}
+
+export function seasonJob(): JobState {
+  const job = kept.paleMorningSeason;
+  return {
+    isWorking: job !== undefined,
+    cents: job?.progress?.cents,
+    boundCents: job?.progress?.boundCents,
+    fault: kept.paleMorningSeasonFault,
+  };
+}
+
+/** Keeps an answer for as long as nobody works out another. */
+export function keepAnswer(plan: SeasonPlan, answer: SeasonAnswer, how: Omit<Proposal, "placements">): void {
+  const placements = answer.placements.map(({ lot, day, way, birds }) => ({
+    batchId: plan.lots[lot]!.batchId,
+    day: plan.days[day]!.day,
+    way,
+    birds,
+  }));
+  const content = JSON.stringify({ ...how, placements } satisfies Proposal);
+  farmFile().season.keepProposal({ madeAt: now(), basis: basisOf(plan), content });
+}
+
+/** What a proposal was worked out from, in short: when it differs, something has changed since. */
+function basisOf({ problem, lots }: SeasonPlan): string {
+  // A day gone by changes the first candidate day and nothing that matters; whole cents of worth do.
+  const told = JSON.stringify([
+    lots.map(({ batchId, birds }) => [batchId, birds]),
+    { ...problem, room: undefined },
+  ]);
+  return createHash("sha1").update(told).digest("hex");
+}
+
+export interface StandingProposal {
+  readonly answer: SeasonAnswer;
+  readonly proposal: Proposal;
+  readonly madeAt: number;
+  /** Something that it was worked out from has changed. */
+  readonly isOld: boolean;
+  /** Birds of it that have no place in the plan any more: dressed, lost, or their day is out. */
+  readonly droppedBirds: number;
+}
+
+/** The last proposal as an answer to the plan of today; undefined if there is none. */
+export function standingProposal(plan: SeasonPlan): StandingProposal | undefined {
+  const standing = keptProposal();
+  if (!standing) return undefined;
+  let droppedBirds = 0;
+  const left = plan.lots.map(({ birds }) => birds);
+  const placements = standing.proposal.placements.flatMap(({ batchId, day, way, birds }) => {
+    const lot = plan.lots.findIndex((one) => one.batchId === batchId);
+    const index = plan.days.findIndex((one) => one.day === day);
+    const fits = lot === -1 ? 0 : Math.min(birds, left[lot]!);
+    const isThere =
+      plan.problem.lots[lot]?.options.some((one) => one.day === index && one.way === way) ?? false;
+    const put = isThere ? fits : 0;
+    if (lot !== -1) left[lot]! -= put;
+    droppedBirds += birds - put;
+    return put > 0 ? [{ lot, day: index, way, birds: put }] : [];
+  });
+  return {
+    answer: { placements },
+    proposal: standing.proposal,
+    madeAt: standing.madeAt,
+    isOld: standing.basis !== basisOf(plan),
+    droppedBirds,
+  };
+}
+
+/** The folder that holds workers/: this code may run from the repository or from the build below it. */
+function rootFolder(): string {
+  for (
+    let folder = dirname(fileURLToPath(import.meta.url));
+    folder !== dirname(folder);
+    folder = dirname(folder)
+  ) {
+    if (existsSync(join(folder, "workers", "start-worker.mjs"))) return folder;
+  }
+  throw new Error("workers/ was not found above this file");
+}

@@ -1,0 +1,198 @@
+import { Form, Link } from "react-router";
+import { MoveBirds, PinHere } from "#app/season/calendar/move-birds.tsx";
+import type { LotView, SeasonView } from "#app/season/calendar/season-view.server.ts";
+import {
+  brokenWords,
+  isTorn,
+  listWords,
+  priceWords,
+  tornWords,
+  whyWords,
+} from "#app/season/calendar/season-words.ts";
+import { Figure } from "#app/ui/figure.tsx";
+import { Button, ButtonLink, Notice, Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { TakeBack } from "#app/ui/take-back.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+
+/** What the season earns, and the button that sets it. */
+export function SeasonMoney({ view }: { view: SeasonView }) {
+  const show = useShow();
+  const { proposal, money, broken, job, waiting, yearly } = view;
+  const unplaced = waiting.filter(({ birds, placed }) => birds > placed);
+  return (
+    <Sheet heading="The season" beside={proposal && `worked out ${show.dayTime(proposal.madeAt)}`}>
+      <div className="grid gap-2">
+        {proposal && (
+          <Figure
+            label="It earns, after feed, hire and hands"
+            reckoning={money.earns}
+            note={howGood(view, show) || undefined}
+          />
+        )}
+        {waiting.length === 0 && !proposal && <NothingWaits view={view} />}
+        {proposal?.outcome === "mended" && (
+          <Notice tone="stop">
+            Nothing keeps every firm rule. This breaks the fewest; they are named below. Give one up, or make
+            it a wish.
+          </Notice>
+        )}
+        {view.lots.filter(isTorn).map((lot) => (
+          <Notice key={`${lot.batchId} ${lot.day}`}>
+            <p className="font-semibold">
+              Torn: {lot.name}, {show.shortDay(lot.day)} or {show.shortDay(lot.next!.day)}
+            </p>
+            <p className="text-sm">{tornWords(lot, show)}</p>
+          </Notice>
+        ))}
+        {!proposal && unplaced.length > 0 && (
+          <p>
+            {unplaced.map(({ name, birds }) => `${plural(birds, "bird")} of ${name}`).join(", ")} without a
+            day.
+          </p>
+        )}
+        {proposal?.isOld && !job.isWorking && (
+          <Notice>
+            Something has changed since
+            {proposal.droppedBirds > 0 &&
+              `, and ${plural(proposal.droppedBirds, "bird")} of it have no place any more: set, lost, or their day is out`}
+            . Set it again to be up to date.
+          </Notice>
+        )}
+        {job.fault && <Notice tone="stop">{job.fault}.</Notice>}
+        {job.isWorking ? (
+          <div role="status" className="grid gap-2">
+            <p>
+              Working it out
+              {job.cents !== undefined && `: ${show.money(Math.round(job.cents))} so far`}
+              {job.boundCents !== undefined && `, ${show.money(Math.round(job.boundCents))} at most`}
+            </p>
+            <Form method="post" action="/season/stop">
+              <Button kind="plain">Stop, and take the best so far</Button>
+            </Form>
+          </div>
+        ) : (
+          waiting.length > 0 && (
+            <Form method="post" action="/season/set">
+              <Button className="w-full">{proposal ? "Set it again" : "Let the season be set"}</Button>
+            </Form>
+          )
+        )}
+        {broken.length > 0 && (
+          <ul className="text-sm">
+            {broken.map((one) => (
+              <li key={one.rule} className={one.isFirm ? "font-semibold text-barn" : ""}>
+                Given up: {brokenWords(one)} ({priceWords(one, show)})
+              </li>
+            ))}
+          </ul>
+        )}
+        {view.short.map((short) => (
+          <Notice key={short.dayId}>
+            <Link to={`/days/${short.dayId}`} className="underline">
+              {show.shortDay(short.day)}
+            </Link>{" "}
+            is set for {plural(short.birds, "bird")} of {short.batchName}.{" "}
+            {short.away.length > 0 && `${listWords(short.away)} can't come. `}
+            {short.fewHands &&
+              (short.coming.length === 0
+                ? "Nobody is free to do them. "
+                : `${listWords(short.coming)} would do ${short.mostBirds} in the longest line you want. `)}
+            {short.lineMinutes > short.longest &&
+              `Its line takes ${show.minutes(short.lineMinutes)} at an even chance, longer than the ${show.minutes(short.longest)} you want.`}
+          </Notice>
+        ))}
+        {yearly.cap !== undefined && (
+          <p className="text-sm">
+            {yearly.year}: {yearly.dressed} dressed, {yearly.held} set, {yearly.proposed} proposed, of{" "}
+            {yearly.cap} that your rule allows.
+          </p>
+        )}
+      </div>
+    </Sheet>
+  );
+}
+
+/** What goes here, where there is nothing to set a day for. */
+function NothingWaits({ view: { cells } }: { view: SeasonView }) {
+  const isSet = cells.some(({ held }) => held.length > 0);
+  if (isSet) return <p>Every bird you have has a day.</p>;
+  return (
+    <>
+      <p>
+        Write down a batch, or chicks on order. Then a button stands here that finds the days on which your
+        birds are worth most, with the hands, the room and the money that you have.
+      </p>
+      <ButtonLink to="/batches/new">Add a batch</ButtonLink>
+    </>
+  );
+}
+
+function howGood({ proposal, money }: SeasonView, show: ReturnType<typeof useShow>): string {
+  if (!proposal) return "";
+  if (proposal.outcome === "moved") return "With your own moves in it.";
+  if (proposal.outcome === "mended") return "";
+  const above = (money.boundCents ?? money.earns.value) - money.earns.value;
+  const best =
+    proposal.outcome === "stopped" ? "The best so far; the best there is earns" : "No season earns";
+  return proposal.outcome === "stopped"
+    ? `${best} at most ${show.money(Math.round(Math.max(0, above)))} more.`
+    : above < 100
+      ? "No season earns more."
+      : `${best} more than ${show.money(Math.round(above))} above it.`;
+}
+
+/** Each set day with its reasons, its pin and its moves. */
+export function SeasonLots({ lots, entryIds }: { lots: readonly LotView[]; entryIds: readonly string[] }) {
+  const show = useShow();
+  if (lots.length === 0) return null;
+  return (
+    <Sheet heading="Why these days">
+      <ol>
+        {lots.map((lot, index) => (
+          <li
+            key={`${lot.batchId} ${lot.day}`}
+            id={`lot-${lot.batchId}-${lot.day}`}
+            className="grid gap-2 border-b border-rule py-3 last:border-b-0"
+          >
+            <h3 className="text-lg">
+              {show.shortDay(lot.day)}, {birdsWords(lot)}
+            </h3>
+            <p className="text-sm">{whyWords(lot, show)}</p>
+            <div className="flex flex-wrap items-center gap-2">
+              <ButtonLink to={dayAddress(lot)} aria-label={`Set ${show.shortDay(lot.day)} for ${lot.name}`}>
+                Set this day
+              </ButtonLink>
+              {lot.pinEntryId ? (
+                <span className="flex items-center gap-1 text-sm">
+                  Pinned
+                  <TakeBack entryId={lot.pinEntryId} back="/season" what={`the pin of ${lot.name}`} />
+                </span>
+              ) : (
+                <PinHere lot={lot} entryId={`${entryIds[index]}-here`} />
+              )}
+            </div>
+            <MoveBirds lot={lot} entryId={entryIds[index]!} />
+          </li>
+        ))}
+      </ol>
+    </Sheet>
+  );
+}
+
+function birdsWords({ birds, name }: LotView): string {
+  const all = birds.whole + birds.cut;
+  const ways = birds.cut === 0 ? "" : birds.whole === 0 ? ", cut up" : `, ${birds.cut} of them cut up`;
+  return `${all} ${name}${ways}`;
+}
+
+function dayAddress({ batchId, day, birds, people }: LotView): string {
+  const query = new URLSearchParams({
+    batch: String(batchId),
+    on: day,
+    birds: String(birds.whole + birds.cut),
+    cut: String(birds.cut),
+    people: String(people.length),
+  });
+  return `/days/new?${query}`;
+}

@@ -1,0 +1,59 @@
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { tasksOfDay } from "#app/server/tasks-of-day.server.ts";
+import { instantOf, startOfDay } from "#core/calendar/farm-time.ts";
+import type { LocalDay } from "#core/calendar/local-day.ts";
+import type { DayTask } from "#core/day/tasks/day-tasks.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+/** A task with the id by which other calendars know it, and how often its day was changed. */
+export interface SeasonTask extends Omit<DayTask, "key" | "isOnTheLine"> {
+  readonly uid: string;
+  readonly revision: number;
+  readonly dayId: number | undefined;
+  readonly processedOn: LocalDay;
+}
+
+/** Tasks of every set day that is not settled, and of chicks that are awaited, in order of time. */
+export function seasonTasks(farm: Farm): SeasonTask[] {
+  const file = farmFile();
+  const ofDays = file.openDays().flatMap((day) =>
+    tasksOfDay(farm, file.batch(day.batchId)!, day)
+      .filter(({ isOnTheLine }) => !isOnTheLine)
+      .map(({ key, isOnTheLine: _onTheLine, ...task }) => ({
+        ...task,
+        uid: `${day.entryId}.${key}`,
+        revision: day.revision,
+        dayId: day.id,
+        processedOn: day.processedOn,
+      })),
+  );
+  const ofChicks = file
+    .batches()
+    .flatMap(({ id, name, awaitedOn, arrivedCount }) =>
+      awaitedOn === null ? [] : [chicksCome(farm, { id, name, awaitedOn, count: arrivedCount })],
+    );
+  return [...ofDays, ...ofChicks].toSorted((one, other) => one.at - other.at);
+}
+
+function chicksCome(
+  farm: Farm,
+  { id, name, awaitedOn, count }: { id: number; name: string; awaitedOn: LocalDay; count: number },
+): SeasonTask {
+  return {
+    uid: `batch-${id}-${farm.latitudeMicrodegrees}${farm.longitudeMicrodegrees}.chicks`,
+    revision: 1,
+    dayId: undefined,
+    processedOn: awaitedOn,
+    title: `Chicks come: ${count} of ${name}`,
+    who: undefined,
+    why: "the brooder warm the day before, water at hand",
+    at: morning(awaitedOn, farm.timeZone),
+    minutes: 60,
+  };
+}
+
+/** Eight in the morning of a day. */
+function morning(day: LocalDay, timeZone: string): number {
+  const instant = instantOf(day, "08:00", timeZone);
+  return instant.exists ? instant.at : startOfDay(day, timeZone);
+}

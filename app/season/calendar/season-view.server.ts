@@ -1,0 +1,238 @@
+import { seasonJob, standingProposal } from "#app/season/calendar/season-job.server.ts";
+import { seasonTasks } from "#app/season/calendar/season-tasks.server.ts";
+import { now } from "#app/server/clock.server.ts";
+import { planOf } from "#app/server/day-reading.server.ts";
+import { farmFile } from "#app/server/farm-file.server.ts";
+import { placeOf } from "#app/server/farm-means.server.ts";
+import { seasonFacts } from "#app/server/season-reading.server.ts";
+import { localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
+import { addDays, dayNumber, dayOfNumber, type LocalDay, weekdayOf } from "#core/calendar/local-day.ts";
+import { type SeasonDay, seasonDay } from "#core/day/season/season-day.ts";
+import { seasonEarnings } from "#core/day/season/season-earnings.ts";
+import type { HeldDay, SeasonFacts } from "#core/day/season/season-facts.ts";
+import { type SeasonPlan, seasonPlan } from "#core/day/season/season-plan.ts";
+import { checkSeason } from "#core/season/season-check.ts";
+import { type Move, movesOf, nextBest, type RuleSum, ruleSums } from "#core/season/season-moves.ts";
+import type { SeasonAnswer, Way } from "#core/season/season-problem.ts";
+import { skyBetween } from "#core/sky/farm-sky.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+/** Weeks that the calendar shows. */
+export const WEEKS = 10;
+/** Hours of the day that a ribbon shows. */
+const RIBBON_HOURS = [4, 22] as const;
+const HOUR = 3_600_000;
+
+/** What is to be done stands on the page so many days ahead. */
+const TO_DO_DAYS = 21;
+
+/** A move as the page shows it. */
+export interface MoveView {
+  readonly day: LocalDay;
+  readonly cents: number;
+  readonly breaks: readonly BrokenView[];
+  readonly mends: readonly BrokenView[];
+  readonly dressedKilograms: number;
+  readonly ageDays: number;
+}
+
+export type BrokenView = Omit<RuleSum, "firstDay" | "lot"> & {
+  readonly day: LocalDay | undefined;
+  readonly name: string | undefined;
+};
+
+/** Birds of a batch on a proposed day. */
+export interface LotView {
+  readonly batchId: number;
+  readonly name: string;
+  readonly day: LocalDay;
+  readonly birds: Readonly<Record<Way, number>>;
+  readonly pinEntryId: string | undefined;
+  readonly ageDays: number;
+  readonly dressedKilograms: number;
+  readonly worthCents: number;
+  readonly people: readonly string[];
+  readonly next: MoveView | undefined;
+  readonly moves: readonly MoveView[];
+}
+
+export interface CellView {
+  readonly day: LocalDay;
+  /** The sun's height through the day, whole degrees. */
+  readonly altitudes: readonly number[];
+  readonly season: SeasonDay;
+  readonly held: readonly { dayId: number; name: string; birds: number }[];
+  readonly proposed: readonly { batchId: number; name: string; birds: number; isPinned: boolean }[];
+  /** The next best day of a batch that is proposed elsewhere. */
+  readonly instead: readonly { name: string; cents: number }[];
+  readonly resting: number;
+  readonly frozen: number;
+  readonly isEitherFrozen: boolean;
+  /** What follows from set days, by the hour of this day. */
+  readonly tasks: readonly { hour: number; title: string }[];
+}
+
+/** All that the season's page shows. */
+export function seasonView(farm: Farm) {
+  const facts = seasonFacts(farm);
+  const plan = seasonPlan(facts);
+  const standing = standingProposal(plan);
+  const answer = standing?.answer ?? { placements: [] };
+  const check = checkSeason(plan.problem, answer);
+  const lots = standing ? lotViews(plan, answer) : [];
+  const first = addDays(facts.today, -weekdayOf(facts.today));
+  const { room } = plan.problem;
+  const tasks = seasonTasks(farm);
+  const cells = Array.from({ length: WEEKS * 7 }, (_, index): CellView => {
+    const day = addDays(first, index);
+    const at = dayNumber(day) - room.from;
+    return {
+      day,
+      altitudes: altitudesOf(farm, day),
+      season: seasonDay(facts, day),
+      held: facts.held
+        .filter((one) => one.day === day)
+        .map(({ dayId, batchName, birds }) => ({ dayId, name: batchName, birds })),
+      proposed: lots
+        .filter((lot) => lot.day === day)
+        .map(({ batchId, name, birds, pinEntryId }) => ({
+          batchId,
+          name,
+          birds: birds.whole + birds.cut,
+          isPinned: pinEntryId !== undefined,
+        })),
+      instead: lots
+        .filter(({ next }) => next?.day === day)
+        .map(({ name, next }) => ({ name, cents: next!.cents })),
+      resting: check.resting[at] ?? 0,
+      frozen: Math.round(check.frozen[at] ?? room.frozenNow),
+      isEitherFrozen: check.isEitherFrozen[at] ?? false,
+      tasks: tasks
+        .filter((task) => localDayOf(task.at, farm.timeZone) === day)
+        .map((task) => ({ hour: (task.at - startOfDay(day, farm.timeZone)) / HOUR, title: task.title })),
+    };
+  });
+  return {
+    today: facts.today,
+    cells,
+    lots,
+    rooms: facts.rooms,
+    waiting: plan.lots.map((lot, index) => ({
+      batchId: lot.batchId,
+      name: lot.name,
+      birds: lot.birds,
+      placed: answer.placements.filter((one) => one.lot === index).reduce((sum, { birds }) => sum + birds, 0),
+    })),
+    yearly: yearlyView(facts, lots),
+    money: {
+      earns: seasonEarnings(plan.problem, answer, check),
+      boundCents: standing?.proposal.boundCents ?? undefined,
+    },
+    proposal: standing && {
+      outcome: standing.proposal.outcome,
+      madeAt: standing.madeAt,
+      isOld: standing.isOld,
+      droppedBirds: standing.droppedBirds,
+    },
+    broken: standing ? ruleSums(check.broken).map((one) => brokenView(plan, one)) : [],
+    job: seasonJob(),
+    short: facts.held.flatMap((held) => tooMuch(farm, facts, held)),
+    toDo: tasks
+      .filter((task) => task.at >= now() - 12 * HOUR && task.at < now() + TO_DO_DAYS * 24 * HOUR)
+      .map(({ uid, at, title, why }) => ({ uid, at, title, why })),
+    peopleCount: facts.people.length,
+  };
+}
+
+export type SeasonView = ReturnType<typeof seasonView>;
+
+/**
+ * What is too much about a day that is set: its line longer than is wanted, people of its crew who can't come, or, where
+ * its helpers have no names yet, more birds than those who can come would do.
+ */
+function tooMuch(farm: Farm, facts: SeasonFacts, { dayId, day, birds, batchName }: HeldDay) {
+  const set = farmFile().day(dayId)!;
+  const { lineMinutes } = planOf(farm, farmFile().batch(set.batchId)!, set).plan.line;
+  const { people, mostBirds } = seasonDay(facts, day);
+  const longest = facts.terms.longestLineMinutes.value;
+  const named = set.crew.filter(({ personId }) => personId !== null).map(({ name }) => name);
+  const isNameless = named.length < set.peopleCount;
+  const away = people.filter(({ name, canCome }) => !canCome && named.includes(name)).map(({ name }) => name);
+  const coming = people.filter(({ canCome }) => canCome).map(({ name }) => name);
+  const fewHands = facts.people.length > 0 && isNameless && birds > mostBirds;
+  return lineMinutes > longest || away.length > 0 || fewHands
+    ? [{ dayId, day, birds, batchName, lineMinutes, longest, away, fewHands, mostBirds, coming }]
+    : [];
+}
+
+function yearlyView(facts: ReturnType<typeof seasonFacts>, lots: readonly LotView[]) {
+  const year = facts.today.slice(0, 4);
+  const inYear = (day: LocalDay) => day.startsWith(year);
+  const sum = (counts: readonly number[]) => counts.reduce((running, count) => running + count, 0);
+  return {
+    year,
+    cap: facts.terms.yearlyCap,
+    dressed: facts.dressedByYear[year] ?? 0,
+    held: sum(facts.held.filter(({ day }) => inYear(day)).map(({ birds }) => birds)),
+    proposed: sum(lots.filter(({ day }) => inYear(day)).map(({ birds }) => birds.whole + birds.cut)),
+  };
+}
+
+function lotViews(plan: SeasonPlan, answer: SeasonAnswer): LotView[] {
+  const pins = farmFile().season.pins();
+  const groups = new Map<string, { lot: number; day: number; birds: Record<Way, number> }>();
+  for (const { lot, day, way, birds } of answer.placements) {
+    const group = groups.get(`${lot} ${day}`) ?? { lot, day, birds: { whole: 0, cut: 0 } };
+    group.birds[way] += birds;
+    groups.set(`${lot} ${day}`, group);
+  }
+  return [...groups.values()]
+    .toSorted((one, other) => one.day - other.day || one.lot - other.lot)
+    .map(({ lot, day, birds }) => {
+      const facts = plan.lots[lot]!;
+      const season = plan.days[day]!;
+      const worth = plan.worths[lot]!.get(day)!;
+      const moves = movesOf(plan.problem, answer, lot, day);
+      const next = nextBest(moves);
+      return {
+        batchId: facts.batchId,
+        name: facts.name,
+        day: season.day,
+        birds,
+        pinEntryId: pins.find((pin) => pin.batchId === facts.batchId && pin.pinnedOn === season.day)?.entryId,
+        ageDays: worth.ageDays,
+        dressedKilograms: worth.dressedKilograms,
+        worthCents: Math.round(birds.whole * worth.worthCents.whole + birds.cut * worth.worthCents.cut),
+        people: season.people.filter(({ canCome }) => canCome).map(({ name }) => name),
+        next: next && moveView(plan, next),
+        moves: moves.map((move) => moveView(plan, move)),
+      };
+    });
+}
+
+function moveView(plan: SeasonPlan, move: Move): MoveView {
+  const worth = plan.worths[move.lot]!.get(move.toDay)!;
+  return {
+    day: plan.days[move.toDay]!.day,
+    cents: Math.round(move.cents),
+    breaks: move.breaks.map((one) => brokenView(plan, one)),
+    mends: move.mends.map((one) => brokenView(plan, one)),
+    dressedKilograms: worth.dressedKilograms,
+    ageDays: worth.ageDays,
+  };
+}
+
+function brokenView(plan: SeasonPlan, { firstDay, lot, ...sum }: RuleSum): BrokenView {
+  return {
+    ...sum,
+    day: firstDay === undefined ? undefined : dayOfNumber(firstDay),
+    name: lot === undefined ? undefined : plan.lots[lot]?.name,
+  };
+}
+
+function altitudesOf(farm: Farm, day: LocalDay): number[] {
+  const midnight = startOfDay(day, farm.timeZone);
+  const [from, to] = RIBBON_HOURS;
+  const { altitudes } = skyBetween(midnight + from * HOUR, midnight + to * HOUR, placeOf(farm));
+  return altitudes.filter((_, index) => index % 6 === 0).map(Math.round);
+}

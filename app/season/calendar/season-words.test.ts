@@ -1,0 +1,95 @@
+import { describe, expect, test } from "vitest";
+import type { BrokenView, LotView, MoveView } from "#app/season/calendar/season-view.server.ts";
+import {
+  brokenWords,
+  differenceWords,
+  isTorn,
+  listWords,
+  priceWords,
+  tornWords,
+  whyWords,
+} from "#app/season/calendar/season-words.ts";
+import { weekdaysOf } from "#app/season/people/people-form.ts";
+import { brokenSum, mendedSum } from "#app/ui/rule-words.ts";
+import { showFor } from "#app/ui/show.ts";
+import { SEASON_RULES } from "#core/season/season-problem.ts";
+
+const show = showFor({ unitSystem: "us", currency: "USD", timeZone: "America/New_York" });
+const broken = (change: Partial<BrokenView>): BrokenView => ({
+  rule: "freezer-room",
+  isFirm: false,
+  by: 27,
+  most: 9,
+  times: 3,
+  cents: 540,
+  day: "2026-10-03",
+  name: undefined,
+  ...change,
+});
+const move = (change: Partial<MoveView> = {}): MoveView => ({
+  day: "2026-10-03",
+  cents: -404,
+  breaks: [broken({})],
+  mends: [],
+  dressedKilograms: 2.0,
+  ageDays: 126,
+  ...change,
+});
+const lot = (next: MoveView | undefined): LotView => ({
+  batchId: 2,
+  name: "Cockerels",
+  day: "2026-10-17",
+  birds: { whole: 3, cut: 20 },
+  pinEntryId: undefined,
+  ageDays: 140,
+  dressedKilograms: 2.16,
+  worthCents: 30_000,
+  people: ["Maren", "Ines"],
+  next,
+  moves: next ? [next] : [],
+});
+
+describe("why birds are on their day", () => {
+  test("says how heavy they are, who is there, and what the next best would cost", () => {
+    expect(whyWords(lot(move({ cents: -4000, breaks: [] })), show)).toBe(
+      "20 weeks old, 4 lb 12.2 oz dressed, with Maren and Ines. Next best is Sat 3 Oct, $40.00 less: 14 days earlier, 5.6 oz lighter.",
+    );
+    expect(whyWords(lot(undefined), show)).toContain("No other day takes all of them");
+  });
+
+  test("says when it is torn, and what the trade is", () => {
+    const torn = lot(move());
+    expect(isTorn(torn)).toBe(true);
+    expect(whyWords(torn, show)).toContain("nearly even with Sat 3 Oct: $4.04 less");
+    expect(tornWords(torn, show)).toBe(
+      "Sat 3 Oct is 14 days earlier, 5.6 oz lighter; worse: no room in the freezers for 9 birds, 3 nights, $5.40. In all it is $4.04 less.",
+    );
+    expect(isTorn(lot(move({ cents: -600 })))).toBe(false);
+    expect(isTorn(lot(undefined))).toBe(false);
+  });
+});
+
+test("every rule has words for being broken and for being kept again", () => {
+  for (const rule of [...SEASON_RULES, "pin"] as const) {
+    const sum = broken({ rule, by: 4.2, most: 4.2, times: 1 });
+    expect(brokenSum(sum)).not.toContain("possible");
+    expect(brokenSum(sum)).not.toBe(mendedSum(sum));
+    expect(`${brokenSum(sum)}${mendedSum(sum)}`).not.toContain("4.2");
+  }
+  expect(brokenWords(broken({ rule: "everyone-placed", by: 1, times: 1, name: "Red" }))).toBe(
+    "1 bird of Red without a day",
+  );
+});
+
+test("money, firm rules and people are said plainly", () => {
+  expect(differenceWords(-404, show)).toBe("$4.04 less");
+  expect(differenceWords(404, show)).toBe("$4.04 better");
+  expect(differenceWords(-30, show)).toBe("as good");
+  expect(priceWords(broken({ isFirm: true }), show)).toBe("against a firm rule");
+  expect(listWords([])).toBe("nobody");
+  expect(listWords(["Maren"])).toBe("Maren");
+  expect(listWords(["Maren", "Ines", "Pell"])).toBe("Maren, Ines and Pell");
+  expect(weekdaysOf(127)).toBe("any day");
+  expect(weekdaysOf(0)).toBe("only on days that were named");
+  expect(weekdaysOf(1 + 32)).toBe("Monday, Saturday");
+});

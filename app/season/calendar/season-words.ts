@@ -1,0 +1,64 @@
+import type { BrokenView, LotView, MoveView } from "#app/season/calendar/season-view.server.ts";
+import { brokenSum, mendedSum } from "#app/ui/rule-words.ts";
+import { plural, type Show } from "#app/ui/show.ts";
+import { daysBetween } from "#core/calendar/local-day.ts";
+
+/** A rule that is not kept, in words. */
+export const brokenWords = (broken: BrokenView): string => brokenSum(broken, broken.name);
+
+/** What it costs beside what is broken; a firm rule has no price. */
+export function priceWords({ isFirm, cents }: BrokenView, show: Show): string {
+  return isFirm ? "against a firm rule" : show.money(Math.round(cents));
+}
+
+/** The money of a move: better, worse or the same. */
+export function differenceWords(cents: number, show: Show): string {
+  if (Math.abs(cents) < 50) return "as good";
+  return `${show.money(Math.abs(cents))} ${cents > 0 ? "better" : "less"}`;
+}
+
+/** Why birds are on a day, and what the next best would cost. */
+export function whyWords(lot: LotView, show: Show): string {
+  const weight = show.value(lot.dressedKilograms, "carcass kg");
+  const age = `${Math.floor(lot.ageDays / 7)} weeks old, ${weight} dressed`;
+  const who = lot.people.length > 0 ? `, with ${listWords(lot.people)}` : "";
+  const chosen = `${age}${who}.`;
+  if (!lot.next) return `${chosen} No other day takes all of them.`;
+  return `${chosen} ${nextBestWords(lot, lot.next, show)}`;
+}
+
+function nextBestWords(lot: LotView, next: MoveView, show: Show): string {
+  const day = show.shortDay(next.day);
+  const weights = weightWords(lot, next, show);
+  const trouble = next.breaks[0];
+  const against = trouble ? `${weights}, and ${brokenWords(trouble)}` : weights;
+  if (isTorn(lot)) return `It is nearly even with ${day}: ${differenceWords(next.cents, show)}; ${against}.`;
+  return `Next best is ${day}, ${differenceWords(next.cents, show)}: ${against}.`;
+}
+
+/** Within five of the farm's money the next best day is as good. */
+const NEARLY_EVEN_CENTS = 500;
+
+/** Whether the next best day is nearly as good as the one that is proposed. */
+export const isTorn = ({ next }: LotView): boolean =>
+  next !== undefined && Math.abs(next.cents) < NEARLY_EVEN_CENTS;
+
+/** What the second day would bring and cost against the first. */
+export function tornWords(lot: LotView, show: Show): string {
+  const next = lot.next!;
+  const worse = next.breaks.map((one) => `; worse: ${brokenWords(one)}, ${priceWords(one, show)}`).join("");
+  const better = next.mends.map((one) => `; better: ${mendedSum(one)}`).join("");
+  return `${show.shortDay(next.day)} is ${weightWords(lot, next, show)}${worse}${better}. In all it is ${differenceWords(next.cents, show)}.`;
+}
+
+/** How much heavier and older they would be. */
+export function weightWords(lot: LotView, { day, dressedKilograms }: MoveView, show: Show): string {
+  const difference = dressedKilograms - lot.dressedKilograms;
+  const days = daysBetween(lot.day, day);
+  const when = `${plural(Math.abs(days), "day")} ${days > 0 ? "later" : "earlier"}`;
+  return `${when}, ${show.value(Math.abs(difference), "carcass kg")} ${difference > 0 ? "heavier" : "lighter"}`;
+}
+
+export function listWords(names: readonly string[]): string {
+  return names.length < 2 ? (names[0] ?? "nobody") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
+}

@@ -1,0 +1,92 @@
+import { useEffect } from "react";
+import { useRevalidator } from "react-router";
+import { SeasonLots, SeasonMoney } from "#app/season/calendar/season-margin.tsx";
+import { type SeasonView, seasonView } from "#app/season/calendar/season-view.server.ts";
+import { SkyCalendar } from "#app/season/calendar/sky-calendar.tsx";
+import { requireFarm } from "#app/server/farm-file.server.ts";
+import { newEntryId } from "#app/server/submitted.server.ts";
+import { ButtonLink, Notice, Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { localDayOf } from "#core/calendar/farm-time.ts";
+import type { Route } from "./+types/season.ts";
+
+export const meta = () => [{ title: "Season · Pale Morning" }];
+
+export function loader() {
+  const view = seasonView(requireFarm());
+  return { view, entryIds: view.lots.map(newEntryId) };
+}
+
+function ToDo({ toDo }: { toDo: SeasonView["toDo"] }) {
+  const show = useShow();
+  if (toDo.length === 0) return null;
+  return (
+    <Sheet heading="To do" beside="for the set days, three weeks ahead" className="mt-4">
+      <ol className="grid gap-x-8 sm:grid-cols-2">
+        {toDo.map(({ uid, at, title, why }) => (
+          <li key={uid} className="grid grid-cols-3 gap-3 border-b border-rule py-2 last:border-b-0">
+            <span className="text-sm text-soft">
+              {show.shortDay(localDayOf(at, show.timeZone))} {show.time(at)}
+            </span>
+            <span className="col-span-2">
+              {title}
+              <span className="block text-sm text-soft">{why}</span>
+            </span>
+          </li>
+        ))}
+      </ol>
+    </Sheet>
+  );
+}
+
+/** How often a page asks how far the season is, while it is being worked out. */
+const ASK_MILLISECONDS = 400;
+
+export default function Season({ loaderData: { view, entryIds } }: Route.ComponentProps) {
+  const { revalidate } = useRevalidator();
+  const { isWorking } = view.job;
+  useEffect(() => {
+    if (!isWorking) return;
+    const timer = setInterval(() => void revalidate(), ASK_MILLISECONDS);
+    return () => clearInterval(timer);
+  }, [isWorking, revalidate]);
+  return (
+    <div className="grid gap-3 p-4 md:px-5 md:py-3">
+      <header className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
+        <h1 className="text-3xl">Season</h1>
+        <nav aria-label="What binds the season" className="flex flex-wrap gap-2">
+          <ButtonLink kind="plain" to="/season/people">
+            People
+          </ButtonLink>
+          <ButtonLink kind="plain" to="/season/dates">
+            Dates and weather
+          </ButtonLink>
+          <ButtonLink kind="plain" to="/season/rules">
+            Prices and rules
+          </ButtonLink>
+          <ButtonLink kind="plain" to="/season/chicks">
+            How many chicks
+          </ButtonLink>
+          <ButtonLink kind="plain" to="/season/calendar.ics" reloadDocument>
+            Calendar file
+          </ButtonLink>
+        </nav>
+      </header>
+      {view.peopleCount === 0 && (
+        <Notice>Say who helps and when they can come, under People: without hands no day can be held.</Notice>
+      )}
+      <div className="grid items-start gap-4 lg:grid-cols-4">
+        {/* The answer first: on a phone it stands above the list of days, at a desk beside them. */}
+        <div className="grid gap-4 lg:order-last">
+          <SeasonMoney view={view} />
+          <SeasonLots lots={view.lots} entryIds={entryIds} />
+        </div>
+        <div className="min-w-0 lg:col-span-3">
+          <SkyCalendar {...view} />
+          <ToDo toDo={view.toDo} />
+        </div>
+      </div>
+      <noscript>{isWorking && <meta httpEquiv="refresh" content="2" />}</noscript>
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import { z } from "zod";
+import { localDay, optional, weight, wholeNumber } from "#app/ui/read-field.ts";
+import type { Need } from "#core/day/season/chicks-to-order.ts";
+import type { UnitSystem } from "#core/quantity/read-weight.ts";
+
+const count = optional(wholeNumber({ most: 10_000, ask: "" }));
+
+/** What is to be in the freezer. */
+export const chicksForm = (unitSystem: UnitSystem, today: string) =>
+  z
+    .object({
+      weekly: optional(wholeNumber({ most: 100, ask: "" })),
+      gate: count,
+      dated: count,
+      by: optional(localDay({ ask: "", from: { day: today, problem: "That day is gone by" } })),
+      most: optional(weight({ unitSystem, ask: "", range: [0.5, 10], what: "a dressed chicken" })),
+    })
+    .superRefine(({ weekly, gate, dated, by }, context) => {
+      const fault = (path: string[], message: string) => context.addIssue({ code: "custom", path, message });
+      if (!weekly && !gate && !dated) fault([], "Say how many birds are needed, in one of the boxes");
+      if (dated && by === null) fault(["by"], "Say by which date");
+    });
+
+const WEEKS_A_YEAR = 52;
+
+export function needsOf({ weekly, gate, dated, by }: z.output<ReturnType<typeof chicksForm>>): Need[] {
+  return [
+    { what: "for the house", birds: (weekly ?? 0) * WEEKS_A_YEAR, by: undefined },
+    { what: "to sell", birds: gate ?? 0, by: undefined },
+    { what: "", birds: dated ?? 0, by: by ?? undefined },
+  ].filter(({ birds }) => birds > 0);
+}

@@ -1,0 +1,155 @@
+import { useId } from "react";
+import { Form } from "react-router";
+import { chicksForm, needsOf } from "#app/season/chicks/chicks-form.ts";
+import { requireFarm } from "#app/server/farm-file.server.ts";
+import { seasonFacts } from "#app/server/season-reading.server.ts";
+import { Button, ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/ui/show.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { KIND_WORDS } from "#app/ui/words.ts";
+import { type ChickOrder, type ChickPlan, chicksToOrder } from "#core/day/season/chicks-to-order.ts";
+import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
+import type { Route } from "./+types/chicks.ts";
+
+export const meta = () => [{ title: "How many chicks · Pale Morning" }];
+
+export function loader({ request }: Route.LoaderArgs) {
+  const farm = requireFarm();
+  const asked = Object.fromEntries(new URL(request.url).searchParams);
+  const { unitSystem } = farm;
+  if (Object.keys(asked).length === 0) return { unitSystem, asked, faults: {}, plans: undefined };
+  const facts = seasonFacts(farm);
+  const read = chicksForm(unitSystem, facts.today).safeParse(asked);
+  if (!read.success) {
+    const faults = Object.fromEntries(
+      read.error.issues.map(({ path, message }) => [path.join("."), message]),
+    );
+    return { unitSystem, asked, faults, plans: undefined };
+  }
+  const most = read.data.most === null ? undefined : kilogramsFromMilligrams(read.data.most);
+  return { unitSystem, asked, faults: {}, plans: chicksToOrder(facts, needsOf(read.data), most) };
+}
+
+export default function Chicks({ loaderData: { unitSystem, asked, faults, plans } }: Route.ComponentProps) {
+  const box = { asked, faults: faults as Record<string, string> };
+  return (
+    <Page>
+      <PageHead title="How many chicks" line="from what is to be in the freezer, back to the order" />
+      <Sheet heading="What is needed">
+        <Form method="get" className="grid gap-4 py-2 sm:grid-cols-3" preventScrollReset>
+          <Box {...box} name="weekly" label="Birds a week, for a year" hint="For the house" />
+          <Box {...box} name="gate" label="Birds to sell" hint="Whenever they come" />
+          <Box
+            {...box}
+            name="most"
+            label="None bigger than"
+            hint={unitSystem === "us" ? "Dressed, in pounds" : "Dressed, in kilograms"}
+          />
+          <Box {...box} name="dated" label="Birds by a date" hint="For Christmas, a wedding" />
+          <Box {...box} name="by" label="That date" type="date" />
+          <div className="self-end">
+            <Button className="w-full">Work it out</Button>
+          </div>
+          {box.faults[""] && (
+            <p role="alert" className="text-sm font-semibold text-barn">
+              {box.faults[""]}
+            </p>
+          )}
+        </Form>
+      </Sheet>
+      {plans?.map((plan) => (
+        <Kind key={plan.kind} plan={plan} />
+      ))}
+    </Page>
+  );
+}
+
+interface BoxProps {
+  asked: Record<string, string>;
+  faults: Record<string, string>;
+  name: string;
+  label: string;
+  hint?: string;
+  type?: "text" | "date";
+}
+
+function Box({ asked, faults, name, label, hint, type = "text" }: BoxProps) {
+  const fault = faults[name];
+  const id = useId();
+  const described = [hint && `${id}-hint`, fault && `${id}-fault`].filter(Boolean).join(" ");
+  return (
+    <div className="grid content-end gap-1">
+      <label htmlFor={id} className="font-semibold">
+        {label}
+      </label>
+      {hint && (
+        <p id={`${id}-hint`} className="text-sm text-soft">
+          {hint}
+        </p>
+      )}
+      <input
+        id={id}
+        name={name}
+        type={type}
+        defaultValue={asked[name]}
+        autoComplete="off"
+        aria-invalid={fault ? true : undefined}
+        aria-describedby={described || undefined}
+        className="min-h-12 w-full rounded-sheet border border-soft bg-white px-3 aria-invalid:border-2 aria-invalid:border-barn"
+      />
+      {fault && (
+        <p id={`${id}-fault`} role="alert" className="text-sm font-semibold text-barn">
+          {fault}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Kind({ plan }: { plan: ChickPlan }) {
+  const show = useShow();
+  const chicks = plan.orders.reduce((sum, order) => sum + order.chicks, 0);
+  const birds = plan.orders.reduce((sum, order) => sum + order.birds, 0);
+  return (
+    <Sheet
+      heading={`${plural(chicks, "chick")}, ${KIND_WORDS[plan.kind]}`}
+      beside={`${plural(birds, "bird")} at ${(plan.ageDays / 7).toFixed(0)} weeks, ${show.value(plan.dressedKilograms, "carcass kg")} dressed`}
+    >
+      {plan.isAlwaysTooBig && (
+        <p className="py-1 font-semibold">
+          Even at their youngest {Math.round(plan.biggerShare * 100)} of 100 are bigger than that.
+        </p>
+      )}
+      <p className="py-1 text-sm">
+        They eat {show.value(birds * plan.feedKilogramsEach, "kg")} of feed. Losses are allowed for.
+      </p>
+      <ul>
+        {plan.orders.map((order) => (
+          <OrderRow key={`${order.what}${order.hatchOn}`} order={order} kind={plan.kind} />
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+function OrderRow({ order, kind }: { order: ChickOrder; kind: string }) {
+  const show = useShow();
+  const query = new URLSearchParams({ kind, ordered: String(order.chicks), hatched: order.hatchOn });
+  return (
+    <li className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-2 border-t border-rule py-2">
+      <span>
+        <span className="font-semibold">
+          {plural(order.chicks, "chick")} to hatch {show.shortDay(order.hatchOn)} {order.hatchOn.slice(0, 4)}
+        </span>
+        <span className="block text-sm">
+          {order.isTooLate ? "to be ordered by now: ask at once" : `order by ${show.shortDay(order.orderOn)}`}
+          , processing on {show.shortDay(order.processOn)}; {plural(order.birds, "bird")}{" "}
+          {order.by === undefined ? order.what : `by ${show.shortDay(order.by)}`}
+        </span>
+      </span>
+      <ButtonLink kind="plain" to={`/batches/new?${query}`}>
+        Write down the order
+      </ButtonLink>
+    </li>
+  );
+}

@@ -1,0 +1,51 @@
+import { redirect } from "react-router";
+import { bookingForm } from "#app/season/dates/date-forms.ts";
+import { SpanFields } from "#app/season/dates/span-fields.tsx";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { TextField } from "#app/ui/field.tsx";
+import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import type { Route } from "./+types/add-booking.ts";
+
+export const meta = () => [{ title: "A booking · Pale Morning" }];
+
+export function loader() {
+  requireFarm();
+  return { entryId: newEntryId(), thing: farmFile().season.setting().hiredThing };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  requireFarm();
+  const sent = await submitted(request, bookingForm);
+  if (!sent.ok) return sent.refusal;
+  const { fromOn, toOn, thing } = sent.value;
+  const faults = faultsOf(farmFile().season.addBooking(sent.entry, { thing, fromOn, toOn: toOn ?? fromOn }), {
+    overlaps: { fromOn: `${thing} is booked for one of these days already. Take that booking back first` },
+  });
+  return faults ? sent.refuse(faults) : redirect("/season/dates", 303);
+}
+
+export default function AddBooking({ loaderData, actionData }: Route.ComponentProps) {
+  return (
+    <Page>
+      <PageHead title="A booking" />
+      <Sheet heading="What you have, and when" className="max-w-prose">
+        <FarmForm
+          schema={bookingForm}
+          refusal={actionData}
+          entryId={loaderData.entryId}
+          defaults={{ thing: loaderData.thing }}
+          submit="Add it"
+        >
+          {(fields) => (
+            <>
+              <TextField field={fields.thing} label="What" />
+              <SpanFields fields={fields} />
+            </>
+          )}
+        </FarmForm>
+      </Sheet>
+    </Page>
+  );
+}

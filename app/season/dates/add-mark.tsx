@@ -1,0 +1,65 @@
+import { redirect } from "react-router";
+import { markForm } from "#app/season/dates/date-forms.ts";
+import { SpanFields } from "#app/season/dates/span-fields.tsx";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { ChoiceField, TextField } from "#app/ui/field.tsx";
+import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import type { Route } from "./+types/add-mark.ts";
+
+export const meta = () => [{ title: "A day to know of · Pale Morning" }];
+
+export function loader() {
+  requireFarm();
+  return { entryId: newEntryId() };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  requireFarm();
+  const sent = await submitted(request, markForm);
+  if (!sent.ok) return sent.refusal;
+  const { fromOn, toOn, kind, what, price } = sent.value;
+  const mark = { fromOn, toOn: toOn ?? fromOn, kind, what, priceCents: kind === "out" ? price : null };
+  const faults = faultsOf(farmFile().season.addMark(sent.entry, mark), {});
+  return faults ? sent.refuse(faults) : redirect("/season/dates", 303);
+}
+
+export default function AddMark({ loaderData, actionData }: Route.ComponentProps) {
+  return (
+    <Page>
+      <PageHead title="A day to know of" />
+      <Sheet heading="Which, and why" className="max-w-prose">
+        <FarmForm
+          schema={markForm}
+          refusal={actionData}
+          entryId={loaderData.entryId}
+          defaults={{ kind: "out" }}
+          submit="Add it"
+        >
+          {(fields) => (
+            <>
+              <TextField field={fields.what} label="What is on" />
+              <ChoiceField
+                field={fields.kind}
+                label="It is"
+                options={[
+                  { value: "out", label: "Out", line: "no birds on it" },
+                  { value: "market", label: "A market", line: "birds are sold" },
+                  { value: "note", label: "To know of" },
+                ]}
+              />
+              <SpanFields fields={fields} />
+              <TextField
+                field={fields.price}
+                label="Given up for"
+                hint="Only for days that are out. Empty: never. A sum: if the season earns so much more by it"
+                inputMode="decimal"
+              />
+            </>
+          )}
+        </FarmForm>
+      </Sheet>
+    </Page>
+  );
+}

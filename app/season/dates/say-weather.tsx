@@ -1,0 +1,53 @@
+import { redirect } from "react-router";
+import { weatherForm } from "#app/season/dates/date-forms.ts";
+import { SpanFields } from "#app/season/dates/span-fields.tsx";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { TextField } from "#app/ui/field.tsx";
+import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import type { Route } from "./+types/say-weather.ts";
+
+export const meta = () => [{ title: "Weather · Pale Morning" }];
+
+export function loader() {
+  return { entryId: newEntryId(), unitSystem: requireFarm().unitSystem };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const { unitSystem } = requireFarm();
+  const sent = await submitted(request, weatherForm(unitSystem));
+  if (!sent.ok) return sent.refusal;
+  const { fromOn, toOn, mean, what } = sent.value;
+  const spell = { fromOn, toOn: toOn ?? fromOn, meanMillicelsius: mean, what: what ?? "" };
+  const faults = faultsOf(farmFile().season.addSpell(sent.entry, spell), {});
+  return faults ? sent.refuse(faults) : redirect("/season/dates", 303);
+}
+
+export default function SayWeather({
+  loaderData: { entryId, unitSystem },
+  actionData,
+}: Route.ComponentProps) {
+  return (
+    <Page>
+      <PageHead title="Weather" line="what it was, or what your forecast says" />
+      <Sheet heading="A spell of days" className="max-w-prose">
+        <FarmForm schema={weatherForm(unitSystem)} refusal={actionData} entryId={entryId} submit="Keep it">
+          {(fields) => (
+            <>
+              <SpanFields fields={fields} />
+              <TextField
+                field={fields.mean}
+                label="How warm"
+                hint="Day and night taken together"
+                unit={unitSystem === "us" ? "°F" : "°C"}
+                inputMode="decimal"
+              />
+              <TextField field={fields.what} label="What it is" hint="Heat wave, cold nights" />
+            </>
+          )}
+        </FarmForm>
+      </Sheet>
+    </Page>
+  );
+}

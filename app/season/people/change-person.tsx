@@ -1,0 +1,47 @@
+import { redirect } from "react-router";
+import { AbleFields } from "#app/season/people/able-fields.tsx";
+import { ableFields, ableForm, ableOf } from "#app/season/people/people-form.ts";
+import { requirePerson } from "#app/season/people/require-person.server.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import type { Route } from "./+types/change-person.ts";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `What ${loaderData?.person.name ?? "somebody"} may do · Pale Morning` },
+];
+
+export function loader({ params }: Route.LoaderArgs) {
+  requireFarm();
+  return { person: requirePerson(params.personId), entryId: newEntryId() };
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  requireFarm();
+  const { id } = requirePerson(params.personId);
+  const sent = await submitted(request, ableForm);
+  if (!sent.ok) return sent.refusal;
+  const faults = faultsOf(farmFile().people.changePerson(sent.entry, { id, ...ableOf(sent.value) }), {});
+  return faults ? sent.refuse(faults) : redirect(`/season/people/${id}`, 303);
+}
+
+/** Days, hours, pace and rules of somebody. */
+export default function ChangePerson({ loaderData: { person, entryId }, actionData }: Route.ComponentProps) {
+  return (
+    <Page>
+      <PageHead title={person.name} line="what they can and may do" />
+      <Sheet heading="Hands, hours and rules" className="max-w-prose">
+        <FarmForm
+          schema={ableForm}
+          refusal={actionData}
+          entryId={entryId}
+          defaults={ableFields(person)}
+          submit="Keep it"
+        >
+          {(fields) => <AbleFields fields={fields} />}
+        </FarmForm>
+      </Sheet>
+    </Page>
+  );
+}

@@ -1,0 +1,86 @@
+import { Link, redirect } from "react-router";
+import { AbleFields } from "#app/season/people/able-fields.tsx";
+import { ableInWords, ableOf, personForm, weekdaysOf } from "#app/season/people/people-form.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { TextField } from "#app/ui/field.tsx";
+import { EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { TakeBack } from "#app/ui/take-back.tsx";
+import type { Route } from "./+types/people.ts";
+
+export const meta = () => [{ title: "People · Pale Morning" }];
+
+export function loader() {
+  requireFarm();
+  return { people: farmFile().people.people(), entryId: newEntryId() };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  requireFarm();
+  const sent = await submitted(request, personForm);
+  if (!sent.ok) return sent.refusal;
+  const { name, ...said } = sent.value;
+  const faults = faultsOf(farmFile().people.addPerson(sent.entry, { name, ...ableOf(said) }), {
+    "name-taken": { name: `${name} is on the list already` },
+  });
+  return faults ? sent.refuse(faults) : redirect("/season/people", 303);
+}
+
+export default function People({ loaderData: { people, entryId }, actionData }: Route.ComponentProps) {
+  return (
+    <Page>
+      <PageHead title="People" line="who helps, and on which days they usually can" />
+      {people.length === 0 && (
+        <EmptyPlace heading="Who helps?">
+          <p>
+            A day can be held when there are hands for it. Name everybody who helps, yourself first, with the
+            weekdays on which they usually can; single days and calendars come after.
+          </p>
+        </EmptyPlace>
+      )}
+      {people.length > 0 && (
+        <Sheet heading="Everybody">
+          <ul>
+            {people.map((person) => (
+              <li
+                key={person.id}
+                className="flex flex-wrap items-baseline justify-between gap-x-4 border-b border-rule py-2 last:border-b-0"
+              >
+                <span>
+                  <Link to={`/season/people/${person.id}`} className="font-display text-lg underline">
+                    {person.name}
+                  </Link>
+                  <span className="block text-sm text-soft">
+                    {weekdaysOf(person.weekdayMask)}
+                    {person.handsPercent !== 100 &&
+                      `; does ${person.handsPercent} where a practiced adult does 100`}
+                    {ableInWords(person) && `; ${ableInWords(person)}`}
+                  </span>
+                </span>
+                <TakeBack entryId={person.entryId} back="/season/people" what={person.name} />
+              </li>
+            ))}
+          </ul>
+        </Sheet>
+      )}
+      <Sheet heading="Add somebody" className="max-w-prose">
+        <FarmForm
+          key={people.length}
+          schema={personForm}
+          refusal={actionData}
+          entryId={entryId}
+          defaults={{ handsPercent: "100", saturday: "on" }}
+          submit="Add"
+        >
+          {(fields) => (
+            <>
+              <TextField field={fields.name} label="Name" />
+              <AbleFields fields={fields} />
+            </>
+          )}
+        </FarmForm>
+      </Sheet>
+    </Page>
+  );
+}

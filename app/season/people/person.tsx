@@ -1,0 +1,135 @@
+import { redirect } from "react-router";
+import { ableInWords, personDayForm, weekdaysOf } from "#app/season/people/people-form.ts";
+import { ReadCalendarForm } from "#app/season/people/read-calendar-form.tsx";
+import { requirePerson } from "#app/season/people/require-person.server.ts";
+import { now } from "#app/server/clock.server.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { ChoiceField, TextField } from "#app/ui/field.tsx";
+import { ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { TakeBack } from "#app/ui/take-back.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { localDayOf } from "#core/calendar/farm-time.ts";
+import { addDays } from "#core/calendar/local-day.ts";
+import type { Route } from "./+types/person.ts";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData?.person.name ?? "Somebody"} · Pale Morning` },
+];
+
+function loadPerson(personId: string) {
+  const farm = requireFarm();
+  return { person: requirePerson(personId), today: localDayOf(now(), farm.timeZone) };
+}
+
+export function loader({ params, request }: Route.LoaderArgs) {
+  const { person, today } = loadPerson(params.personId);
+  const days = farmFile()
+    .people.personDays(today, addDays(today, 400))
+    .filter(({ personId }) => personId === person.id);
+  const read = new URL(request.url).searchParams.get("read");
+  return { person, today, days, read, entryId: newEntryId(), fileEntryId: newEntryId() };
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const { person, today } = loadPerson(params.personId);
+  const sent = await submitted(request, personDayForm(today));
+  if (!sent.ok) return sent.refusal;
+  const { onDay, canCome, why } = sent.value;
+  const day = {
+    personId: person.id,
+    onDay,
+    canCome: canCome === "yes" ? (1 as const) : (0 as const),
+    why: why ?? "",
+  };
+  const faults = faultsOf(farmFile().people.sayDay(sent.entry, day), {});
+  return faults ? sent.refuse(faults) : redirect(`/season/people/${person.id}`, 303);
+}
+
+export default function PersonPage({ loaderData, actionData }: Route.ComponentProps) {
+  const { person, today, days, read, entryId, fileEntryId } = loaderData;
+  const show = useShow();
+  const here = `/season/people/${person.id}`;
+  const typed = days.filter(({ source }) => source === "typed");
+  const fromFile = days.filter(({ source }) => source === "calendar");
+  return (
+    <Page>
+      <PageHead
+        title={person.name}
+        line={[`usually ${weekdaysOf(person.weekdayMask)}`, ableInWords(person)].filter(Boolean).join("; ")}
+      >
+        <ButtonLink kind="plain" to={`${here}/change`}>
+          Hands, hours and rules
+        </ButtonLink>
+        <ButtonLink kind="plain" to={`${here}/days.ics`} reloadDocument>
+          Their days as a calendar file
+        </ButtonLink>
+      </PageHead>
+      {read !== null && (
+        <p role="status" className="rounded-sheet border-l-4 border-pine bg-mist px-4 py-2">
+          The calendar was read: busy on {read === "1" ? "1 day" : `${Number(read)} days`} to come.
+        </p>
+      )}
+      <div className="grid items-start gap-5 lg:grid-cols-2">
+        <Sheet heading="A single day">
+          <FarmForm
+            key={days.length}
+            schema={personDayForm(today)}
+            refusal={actionData}
+            entryId={entryId}
+            defaults={{ canCome: "no" }}
+            submit="Keep it"
+          >
+            {(fields) => (
+              <>
+                <TextField field={fields.onDay} label="Day" type="date" />
+                <ChoiceField
+                  field={fields.canCome}
+                  label={`${person.name} can come`}
+                  options={[
+                    { value: "yes", label: "Yes" },
+                    { value: "no", label: "No" },
+                  ]}
+                />
+                <TextField field={fields.why} label="Why" hint="If it matters" />
+              </>
+            )}
+          </FarmForm>
+          {typed.length > 0 && (
+            <ul className="mt-4">
+              {typed.map(({ entryId: id, onDay, canCome, why }) => (
+                <li key={id} className="flex items-baseline justify-between gap-3 border-t border-rule py-2">
+                  <span>
+                    {show.shortDay(onDay)}: {canCome === 1 ? "can" : "can't"}
+                    {why && `, ${why}`}
+                  </span>
+                  <TakeBack entryId={id} back={here} what={`${person.name} on ${show.shortDay(onDay)}`} />
+                </li>
+              ))}
+            </ul>
+          )}
+        </Sheet>
+        <Sheet
+          heading="From a calendar file"
+          beside={fromFile.length > 0 ? `${fromFile.length} busy days` : undefined}
+        >
+          <ReadCalendarForm personId={person.id} name={person.name} entryId={fileEntryId} />
+          {fromFile.length > 0 && (
+            <>
+              <ul className="mt-4 text-sm">
+                {fromFile.slice(0, 30).map(({ onDay, why }) => (
+                  <li key={onDay} className="border-t border-rule py-1">
+                    {show.shortDay(onDay)}
+                    {why && `: ${why}`}
+                  </li>
+                ))}
+              </ul>
+              <TakeBack entryId={fromFile[0]!.entryId} back={here} what="what the calendar file said" />
+            </>
+          )}
+        </Sheet>
+      </div>
+    </Page>
+  );
+}

@@ -1,0 +1,73 @@
+import { data, redirect } from "react-router";
+import { readCalendar } from "#app/season/people/read-calendar.server.ts";
+import { ReadCalendarForm } from "#app/season/people/read-calendar-form.tsx";
+import { requirePerson } from "#app/season/people/require-person.server.ts";
+import { now } from "#app/server/clock.server.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { ENTRY_USED, formFields, newEntryId } from "#app/server/submitted.server.ts";
+import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { localDayOf } from "#core/calendar/farm-time.ts";
+import { addDays } from "#core/calendar/local-day.ts";
+import type { Route } from "./+types/read-person-calendar.ts";
+
+export const meta = () => [{ title: "A calendar file · Pale Morning" }];
+
+/** Larger files are read off the wire, so that they can be answered, and not parsed. */
+const MOST_BYTES_TAKEN = 30 * 1024 * 1024;
+const MOST_BYTES_READ = 2 * 1024 * 1024;
+const AHEAD_DAYS = 400;
+
+const PROBLEMS = {
+  "not-a-calendar": "This is not a calendar that can be read. Export it once more, as an .ics file",
+  "no-events": "There is nothing in this calendar. Choose the one that you write your days in",
+};
+
+export function loader({ params }: Route.LoaderArgs) {
+  requireFarm();
+  return { person: requirePerson(params.personId), entryId: newEntryId() };
+}
+
+/** Reads on which days somebody is busy out of a calendar file: all of it or nothing. */
+export async function action({ request, params }: Route.ActionArgs) {
+  const farm = requireFarm();
+  const person = requirePerson(params.personId);
+  const fields = await formFields(request, MOST_BYTES_TAKEN);
+  const file = fields.get("calendar");
+  const refuse = (fault: string) => data({ fault }, { status: 422 });
+  if (!(file instanceof File) || file.size === 0) return refuse("Choose the file first");
+  if (file.size > MOST_BYTES_READ) {
+    const size = (file.size / 1024 / 1024).toFixed(1);
+    return refuse(`This file has ${size} MB; at most 2 MB are read. Export only the months to come`);
+  }
+  const from = localDayOf(now(), farm.timeZone);
+  const reading = readCalendar(await file.text(), {
+    from,
+    to: addDays(from, AHEAD_DAYS),
+    timeZone: farm.timeZone,
+  });
+  if (!reading.ok) return refuse(PROBLEMS[reading.problem]);
+  const entry = { entryId: String(fields.get("entryId") ?? newEntryId()), at: now() };
+  const outcome = farmFile().people.readCalendar(entry, person.id, reading.busy);
+  return outcome.recorded
+    ? redirect(`/season/people/${person.id}?read=${reading.busy.length}`, 303)
+    : refuse(ENTRY_USED);
+}
+
+export default function ReadPersonCalendar({
+  loaderData: { person, entryId },
+  actionData,
+}: Route.ComponentProps) {
+  return (
+    <Page>
+      <PageHead title={person.name} line="from a calendar file" />
+      <Sheet heading="The file" className="max-w-prose">
+        <ReadCalendarForm
+          personId={person.id}
+          name={person.name}
+          entryId={entryId}
+          {...(actionData && { fault: actionData.fault })}
+        />
+      </Sheet>
+    </Page>
+  );
+}

@@ -1,0 +1,65 @@
+import { redirect } from "react-router";
+import { sizeForm } from "#app/season/rules/rules-form.ts";
+import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { TextField } from "#app/ui/field.tsx";
+import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import type { Route } from "./+types/add-size.ts";
+
+export const meta = () => [{ title: "A size · Pale Morning" }];
+
+export function loader() {
+  return { entryId: newEntryId(), unitSystem: requireFarm().unitSystem };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const { unitSystem } = requireFarm();
+  const sent = await submitted(request, sizeForm(unitSystem));
+  if (!sent.ok) return sent.refusal;
+  const { who, least, most, birdCount } = sent.value;
+  const size = { who, leastMilligrams: least, mostMilligrams: most, birdCount };
+  const faults = faultsOf(farmFile().season.addSize(sent.entry, size), {});
+  return faults ? sent.refuse(faults) : redirect("/season/rules", 303);
+}
+
+export default function AddSize({ loaderData: { entryId, unitSystem }, actionData }: Route.ComponentProps) {
+  const unit = unitSystem === "us" ? "lb" : "kg";
+  return (
+    <Page>
+      <PageHead title="A size that is wanted" line="dressed" />
+      <Sheet heading="Who, and how heavy" className="max-w-prose">
+        <FarmForm schema={sizeForm(unitSystem)} refusal={actionData} entryId={entryId} submit="Add it">
+          {(fields) => (
+            <>
+              <TextField field={fields.who} label="Who wants them" />
+              <div className="grid gap-5 sm:grid-cols-3">
+                <TextField
+                  field={fields.least}
+                  label="Lightest"
+                  hint="Left empty, no limit"
+                  unit={unit}
+                  inputMode="decimal"
+                />
+                <TextField
+                  field={fields.most}
+                  label="Heaviest"
+                  hint="Left empty, no limit"
+                  unit={unit}
+                  inputMode="decimal"
+                />
+                <TextField
+                  field={fields.birdCount}
+                  label="How many"
+                  hint="In a season"
+                  unit="birds"
+                  inputMode="numeric"
+                />
+              </div>
+            </>
+          )}
+        </FarmForm>
+      </Sheet>
+    </Page>
+  );
+}

@@ -1,0 +1,96 @@
+import { crewOf, type Helper, linePeople, mayWorkAt, rulesOf, usualStations } from "#core/day/crew/crew.ts";
+import type { FarmMeans } from "#core/day/plan/plan-input.ts";
+import { BLEED_FLOOR_MINUTES, LINE_SEED } from "#core/processing-line/line-constants.ts";
+import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
+import { type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
+import { STATIONS } from "#core/processing-line/line-station.ts";
+import { evenChance } from "#core/processing-line/line-whatif.ts";
+
+/** Mornings by which a crew's reach is known to a bird or two. */
+const MORNINGS = 24;
+/** The most birds a small farm does in a day. */
+const MOST_BIRDS = 250;
+/** A dip for the pace of a crew, minutes: a slow bird at 60 °C; the plan takes the kind's own. */
+const DIP_MINUTES = 1.25;
+/** When a day usually begins, by which people's hours are counted. */
+const USUAL_START_MINUTE = 7 * 60;
+/** Room enough at the stations that a season does not look at. */
+const ROOMY = { pins: 2, rinse: 1, giblets: 1, pack: 2, cut: 2, seal: 1 } as const;
+const BUFFERS = { pins: 8, gut: 8, rinse: 6, seal: 20 } as const;
+
+export interface Reach {
+  readonly helpers: readonly Helper[];
+  readonly means: FarmMeans;
+  readonly cones: number;
+  readonly tablePlaces: number;
+  readonly minutes: number;
+  readonly year: number;
+}
+
+/**
+ * Whole birds that a crew brings into the chill in so many minutes at an even chance, by the same line as the plan
+ * plays, each where people usually go. 0 where nobody may kill, or not one bird is done in time.
+ */
+export function crewReach(reach: Reach): number {
+  const takes = (birds: number) => evenChance(lineOf(reach, birds), LINE_SEED, MORNINGS);
+  if (reach.helpers.length === 0 || !(takes(1) <= reach.minutes)) return 0;
+  let most = 1;
+  let tooMany = 2;
+  while (tooMany <= MOST_BIRDS && takes(tooMany) <= reach.minutes) {
+    most = tooMany;
+    tooMany *= 2;
+  }
+  tooMany = Math.min(tooMany, MOST_BIRDS + 1);
+  while (tooMany - most > 1) {
+    const middle = Math.floor((most + tooMany) / 2);
+    if (takes(middle) <= reach.minutes) most = middle;
+    else tooMany = middle;
+  }
+  return most;
+}
+
+function lineOf({ helpers, means, cones, tablePlaces, year }: Reach, birds: number): LineDay {
+  const coming = helpers.slice(0, MOST_PEOPLE);
+  const seats = coming.map((helper, seat) => ({
+    personId: helper.id,
+    name: helper.name,
+    stations: usualStations(seat, coming.length, rulesOf(helper, year)),
+  }));
+  const crew = crewOf(seats, seats.length, { helpers: coming, year });
+  const people = linePeople(crew, means, (minute) => minute - USUAL_START_MINUTE);
+  const day: LineDay = {
+    birds,
+    people,
+    kit: {
+      cones,
+      scaldAtOnce: means.scalder.scaldAtOnce,
+      pluckAtOnce: means.pluckAtOnce,
+      places: { ...ROOMY, gut: tablePlaces },
+      buffers: BUFFERS,
+      tankBirds: birds,
+    },
+    minutes: lineMinutes({ dipMinutes: DIP_MINUTES, keepsFeet: false, pluckBy: "drum" }),
+    bleedFloorMinutes: BLEED_FLOOR_MINUTES,
+    pluckBy: "drum",
+    giblets: true,
+    packSameDay: false,
+    cutUp: 0,
+    restMinutes: 0,
+    breaks: [],
+    setUpMinutes: 0,
+    cleanUpMinutes: 0,
+    slowSpell: undefined,
+    waterChange: undefined,
+    bath: undefined,
+    daySdLn: means.ownPace.daySdLn,
+  };
+  const manned = new Set(people.flatMap(({ stations }) => stations));
+  if (neededStations(day).every((station) => manned.has(station))) return day;
+  // Somebody has to help where nobody usually stands, as far as their rules let them.
+  const helping = people.map((person, seat) => {
+    const may = mayWorkAt(crew[seat]!.rules);
+    const others = STATIONS.filter((station) => may.includes(station) && !person.stations.includes(station));
+    return { ...person, stations: [...person.stations, ...others] };
+  });
+  return { ...day, people: helping };
+}

@@ -1,0 +1,73 @@
+import { expect, test } from "vitest";
+import { type CrewSeat, crewOf, type Helper, mayWorkAt, stationsToJoin } from "#core/day/crew/crew.ts";
+import { helpAt, leaveStation, moveSeat, standFirst } from "#core/day/crew/crew-moves.ts";
+import { neededStations } from "#core/processing-line/line-day.ts";
+import { NO_RULES } from "#core/safety/person-rules.ts";
+
+const OSKAR: Helper = {
+  id: 5,
+  name: "Oskar",
+  handsPercent: 50,
+  usesKnives: false,
+  scalds: false,
+  lifts: true,
+  bornYear: 2011,
+  fromMinute: undefined,
+  toMinute: undefined,
+};
+const PELL: Helper = {
+  ...OSKAR,
+  id: 6,
+  name: "Pell",
+  usesKnives: true,
+  scalds: true,
+  lifts: false,
+  bornYear: 1950,
+};
+
+test("nobody stands where a rule keeps them from, and who is left with nothing goes where they may", () => {
+  const seats: CrewSeat[] = [
+    { personId: 5, name: "Oskar", stations: ["gut", "pins"] },
+    { personId: 6, name: "Pell", stations: ["cones", "scald", "pluck"] },
+  ];
+  const [oskar, pell, helper] = crewOf(seats, 3, { helpers: [OSKAR, PELL], year: 2026 });
+  expect(oskar!.stations).toEqual(["pins"]);
+  expect(pell!.stations).not.toContain("cones");
+  expect(pell!.stations.length).toBeGreaterThan(0);
+  expect(helper!.name).toBe("Helper 3");
+  expect(mayWorkAt(oskar!.rules)).toEqual(["pins", "rinse", "pack", "seal"]);
+  expect(mayWorkAt({ usesKnives: true, scalds: true, lifts: true, age: 15 })).not.toContain("pluck");
+  expect(mayWorkAt({ usesKnives: true, scalds: true, lifts: true, age: 16 })).toContain("pluck");
+});
+
+test("a crew of any size without names has somebody at every station", () => {
+  const needed = neededStations({ giblets: true, packSameDay: false, cutUp: 0, birds: 10 });
+  for (let people = 1; people <= 9; people += 1) {
+    const manned = new Set(
+      crewOf([], people, { helpers: [], year: 2026 }).flatMap(({ stations }) => stations),
+    );
+    expect(needed.filter((station) => !manned.has(station))).toEqual([]);
+  }
+});
+
+test("who joins goes where nobody is yet", () => {
+  const needed = neededStations({ giblets: false, packSameDay: false, cutUp: 0, birds: 10 });
+  const seats: CrewSeat[] = [{ personId: undefined, name: "Maren", stations: ["pins", "gut", "rinse"] }];
+  expect(stationsToJoin(seats, needed, NO_RULES)).toEqual(["cones", "scald", "pluck"]);
+  expect(stationsToJoin(seats, needed, { ...NO_RULES, scalds: false })).toEqual(["cones", "pluck"]);
+  expect(stationsToJoin(seats, needed, { ...NO_RULES, age: 12 })).toEqual(["rinse", "pins", "pack", "seal"]);
+});
+
+test("moving, helping and leaving change one seat and never leave it empty", () => {
+  const seats: CrewSeat[] = [
+    { personId: undefined, name: "Maren", stations: ["gut", "rinse"] },
+    { personId: undefined, name: "Ines", stations: ["pins"] },
+  ];
+  expect(moveSeat(seats, 0, "gut", "scald")[0]!.stations).toEqual(["scald", "rinse"]);
+  expect(moveSeat(seats, 0, "gut", "rinse")[0]!.stations).toEqual(["rinse"]);
+  expect(standFirst(seats, 0, "rinse")[0]!.stations).toEqual(["rinse", "gut"]);
+  expect(helpAt(seats, 0, "cones")[0]!.stations).toEqual(["gut", "rinse", "cones"]);
+  expect(leaveStation(seats, 0, "gut")[0]!.stations).toEqual(["rinse"]);
+  expect(leaveStation(seats, 1, "pins")).toEqual(seats);
+  expect(moveSeat(seats, 0, "gut", "scald")[1]).toBe(seats[1]);
+});

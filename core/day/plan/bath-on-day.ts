@@ -1,0 +1,179 @@
+import type { LinePlan } from "#core/day/plan/line-plan.ts";
+import type { PlanInput } from "#core/day/plan/plan-input.ts";
+import { dipAt, rig, type ScaldPlan } from "#core/day/plan/scald-plan.ts";
+import { LINE_SEED } from "#core/processing-line/line-constants.ts";
+import type { LineDay } from "#core/processing-line/line-day.ts";
+import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
+import { mostWithin } from "#core/quantity/most-within.ts";
+import { bathThroughput } from "#core/scald/bath.ts";
+import { BATH } from "#core/scald/bath-constants.ts";
+import { type BathDay, bathDay, bathDunk } from "#core/scald/bath-day.ts";
+import { SCHOOL_BATH } from "#core/scald/scald-constants.ts";
+
+/** Something that lets a bath that can't keep up keep up, cheapest first. */
+export interface WayOut {
+  readonly what: "lid between birds" | "cooler school" | "hot top-up" | "more power";
+  /** Birds an hour that the bath could hold then; for more power, those that are asked for. */
+  readonly birdsPerHour: number;
+  readonly isEnough: boolean;
+  /** Only of more power. */
+  readonly watts: number | undefined;
+}
+
+export interface BathOnDay {
+  /** What a load does: degrees, and minutes until it is back; undefined where it never is. */
+  readonly sagKelvin: number;
+  readonly recoveryMinutes: number | undefined;
+  /** In the line's fastest hour. */
+  readonly askedBirdsPerHour: number;
+  readonly heldBirdsPerHour: number;
+  /** At the pace of an ordinary morning: the first bird that finds the water below the school's band; undefined if none. */
+  readonly failsAtBird: number | undefined;
+  /** How far below its setting the water gets, °C. */
+  readonly lowestBelow: number;
+  /** Empty where it keeps up. */
+  readonly waysOut: readonly WayOut[];
+  readonly energy: BathDay;
+  readonly waterChanges: { readonly count: number; readonly minutes: number };
+}
+
+/** A tap or kettle of hot water, °C: choice. See docs/sources.md#bath. */
+const HOT_TOP_UP_CELSIUS = 50;
+/** Mornings by which the line's own pace is known well enough. */
+const ASKING_MORNINGS = 16;
+/** From the cut to the scald at its soonest, minutes: kill and bleed. */
+const KILL_TO_SCALD_MINUTES = 3;
+
+/** Whether the farm's bath stays hot for the birds as the line brings them, and what to do where it doesn't. See docs/sources.md#bath. */
+export function bathOnDay(plan: PlanInput, scald: ScaldPlan, line: LinePlan): BathOnDay {
+  const { choices, means, flock } = plan;
+  const setCelsius = scald.bath.value;
+  const open = rig(means, "likely", "open");
+  const birds = { liveKilograms: flock.live.value, tapCelsius: means.tapCelsius.value, isToppedUp: true };
+  const dunk = bathDunk({
+    bath: open,
+    bathCelsius: setCelsius,
+    setCelsius,
+    birds: means.scalder.scaldAtOnce,
+    ...birds,
+  });
+  const { netWatts } = bathThroughput({ bath: open, setCelsius, ...birds });
+  const capacity = open.waterKilograms * BATH.waterJoulePerKilogramKelvin + open.vesselJoulePerKelvin;
+  const band = SCHOOL_BATH[choices.scaldSchool];
+  const { day } = line.setup;
+  const asking = withoutBath(day);
+  const scaldMinutes = asking.kills.map(({ p50 }) => p50 + KILL_TO_SCALD_MINUTES).toSorted((a, b) => a - b);
+  const walked = walk({
+    scaldMinutes,
+    sagPerBird: dunk.sagKelvin / means.scalder.scaldAtOnce,
+    recoveryPerMinute: (netWatts * 60) / capacity,
+    band: band.set - band.band[0],
+  });
+  const breaks = day.breaks.reduce((sum, { minutes }) => sum + minutes, 0);
+  const workingHours = Math.max(0.25, ((asking.lastInChill?.p50 ?? line.lineMinutes) - breaks) / 60);
+  const askedBirdsPerHour = mostWithin(scaldMinutes, 60);
+  const change = day.waterChange;
+  return {
+    sagKelvin: dunk.sagKelvin,
+    recoveryMinutes: dunk.recoverySeconds === undefined ? undefined : dunk.recoverySeconds / 60,
+    askedBirdsPerHour,
+    heldBirdsPerHour: scald.birdsPerHour.value,
+    ...walked,
+    waysOut: walked.failsAtBird === undefined ? [] : waysOut(plan, setCelsius, askedBirdsPerHour),
+    energy: bathDay({
+      bath: open,
+      heatUpLossWattPerKelvin: rig(means, "likely", "as it is").lossWattPerKelvin,
+      workingLossWattPerKelvin: open.lossWattPerKelvin,
+      fillCelsius: means.scalder.fillCelsius.value,
+      setCelsius,
+      birds: choices.birds,
+      workingHours,
+      ...birds,
+    }),
+    waterChanges: change
+      ? { count: Math.floor((choices.birds - 1) / change.everyBirds), minutes: change.minutes }
+      : { count: 0, minutes: 0 },
+  };
+}
+
+/** What the line would ask of a bath that never sags. */
+function withoutBath(day: LineDay): LineAnswer {
+  const tally = new LineTally({ ...day, bath: undefined }, LINE_SEED);
+  tally.play(ASKING_MORNINGS);
+  return tally.answer();
+}
+
+/** The water, bird by bird, as it sags and comes back. A bath without heat to spare only ever falls. */
+function walk({
+  scaldMinutes,
+  sagPerBird,
+  recoveryPerMinute,
+  band,
+}: {
+  scaldMinutes: readonly number[];
+  sagPerBird: number;
+  recoveryPerMinute: number;
+  band: number;
+}): Pick<BathOnDay, "failsAtBird" | "lowestBelow"> {
+  let below = 0;
+  let lowestBelow = 0;
+  let failsAtBird: number | undefined;
+  let before = scaldMinutes[0] ?? 0;
+  for (const [bird, minute] of scaldMinutes.entries()) {
+    below = Math.max(0, below - recoveryPerMinute * (minute - before));
+    before = minute;
+    if (below > band) failsAtBird ??= bird + 1;
+    below += sagPerBird;
+    lowestBelow = Math.max(lowestBelow, below);
+  }
+  return { failsAtBird, lowestBelow };
+}
+
+function waysOut({ choices, means, flock }: PlanInput, setCelsius: number, asked: number): WayOut[] {
+  const held = (bath: ReturnType<typeof rig>, set: number, tapCelsius: number) =>
+    bathThroughput({ bath, setCelsius: set, liveKilograms: flock.live.value, tapCelsius, isToppedUp: true })
+      .birdsPerHour;
+  const open = rig(means, "likely", "open");
+  const tap = means.tapCelsius.value;
+  const lidded = rig({ ...means, scalder: { ...means.scalder, isLidded: true } }, "likely", "as it is");
+  const { joulePerBird } = bathThroughput({
+    bath: open,
+    setCelsius,
+    liveKilograms: flock.live.value,
+    tapCelsius: tap,
+    isToppedUp: true,
+  });
+  const way = (what: WayOut["what"], birdsPerHour: number, watts?: number): WayOut => ({
+    what,
+    birdsPerHour,
+    isEnough: birdsPerHour >= asked - 1e-9,
+    watts,
+  });
+  const lost = open.lossWattPerKelvin * (setCelsius - open.ambientCelsius);
+  return [
+    way("lid between birds", held(lidded, setCelsius, tap)),
+    ...(choices.scaldSchool === "gentle"
+      ? []
+      : [way("cooler school", held(open, SCHOOL_BATH.gentle.set, tap))]),
+    way("hot top-up", held(open, setCelsius, HOT_TOP_UP_CELSIUS)),
+    way("more power", asked, (lost + (asked * joulePerBird) / 3600) / open.efficiency),
+  ];
+}
+
+/** A bath, and how long birds of this kind need in it: at least, best and at most, seconds; undefined where it is too cool. */
+export interface DipPoint {
+  readonly celsius: number;
+  readonly seconds: number;
+  readonly earliest: number;
+  readonly latest: number;
+}
+
+/** Temperature against time for this kind by the chosen school's dose, a point each half degree from the floor to the skin's ceiling. */
+export function dipCurve({ kind, choices }: PlanInput, { skinCeilingCelsius }: ScaldPlan): DipPoint[] {
+  const points: DipPoint[] = [];
+  for (let celsius = 50; celsius <= skinCeilingCelsius; celsius += 0.5) {
+    const { seconds, secondsEarliest, secondsLatest } = dipAt(celsius, kind, choices.scaldSchool);
+    points.push({ celsius, seconds: seconds!, earliest: secondsEarliest!, latest: secondsLatest! });
+  }
+  return points;
+}

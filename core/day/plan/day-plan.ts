@@ -1,0 +1,122 @@
+import { dressedWeight, expectedCuts } from "#core/carcass-yield/expected-cuts.ts";
+import { CUT_SHARES, DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
+import { type BathOnDay, bathOnDay, type DipPoint, dipCurve } from "#core/day/plan/bath-on-day.ts";
+import { type ChillByHour, chillByHour } from "#core/day/plan/chill-by-hour.ts";
+import { type ChillPlan, chillPlan } from "#core/day/plan/chill-plan.ts";
+import { type LinePlan, linePlan, type PlayLine } from "#core/day/plan/line-plan.ts";
+import type { PlanInput } from "#core/day/plan/plan-input.ts";
+import { type ScaldPlan, scaldPlan } from "#core/day/plan/scald-plan.ts";
+import {
+  type CatchRound,
+  catchRounds,
+  type PenOfDay,
+  partsOf,
+  type SchoolOutcome,
+  schoolsCompared,
+  type VisitOutcome,
+  visitsCompared,
+} from "#core/day/plan/withdrawal-choices.ts";
+import { type WithdrawalPlan, withdrawalPlan } from "#core/day/plan/withdrawal-plan.ts";
+import { liveKilograms } from "#core/quantity/quantity.ts";
+import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+
+export interface DayPlan {
+  readonly withdrawal: WithdrawalPlan;
+  readonly schools: readonly SchoolOutcome[];
+  /** The pens in the order in which they are caught, and what one, two or three walks out to them do. */
+  readonly pens: readonly PenOfDay[];
+  readonly visits: readonly VisitOutcome[];
+  readonly catching: readonly CatchRound[];
+  readonly scald: ScaldPlan;
+  readonly bath: BathOnDay;
+  readonly dips: readonly DipPoint[];
+  readonly line: LinePlan;
+  readonly chill: ChillPlan;
+  readonly tanks: ChillByHour;
+  /** What the birds to be cut up should come to, cut by cut; empty if none is. */
+  readonly cuts: readonly { readonly cut: string; readonly weight: Reckoning }[];
+}
+
+/**
+ * Everything that follows from a choice of birds, hour, people and schools. The line, the withdrawal and the ice are
+ * worked out at once, since they answer a move; the rest when it is first asked for.
+ */
+export function dayPlan(plan: PlanInput, play?: PlayLine): DayPlan {
+  const scald = scaldPlan(plan);
+  const line = linePlan(plan, scald, play);
+  const chill = chillPlan(plan, line);
+  const bath = once(() => bathOnDay(plan, scald, line));
+  const dips = once(() => dipCurve(plan, scald));
+  const schools = once(() => schoolsCompared(plan, line));
+  const pens = pensOfDay(plan);
+  const visits = once(() => visitsCompared(plan, line, pens));
+  const catching = once(() => catchRounds(plan, line));
+  const tanks = once(() => chillByHour(plan, line, chill, iceAtHand(plan, chill)));
+  return {
+    scald,
+    line,
+    chill,
+    pens,
+    withdrawal: withdrawalPlan(plan, line),
+    cuts: cutWeights(plan),
+    get bath() {
+      return bath();
+    },
+    get dips() {
+      return dips();
+    },
+    get schools() {
+      return schools();
+    },
+    get visits() {
+      return visits();
+    },
+    get catching() {
+      return catching();
+    },
+    get tanks() {
+      return tanks();
+    },
+  };
+}
+
+/** Works something out when it is first asked for, and only then. */
+function once<Value>(work: () => Value): () => Value {
+  let known: { readonly value: Value } | undefined;
+  return () => {
+    known ??= { value: work() };
+    return known.value;
+  };
+}
+
+/** Bought and made, kg; undefined where nobody keeps count of the bags. */
+const iceAtHand = ({ iceBagsInStock, means }: PlanInput, { ownKilograms }: ChillPlan) =>
+  iceBagsInStock === undefined ? undefined : iceBagsInStock * means.bagKilograms.value + ownKilograms;
+
+/** The farm's pens where all of the day's birds stand in them; else parts of the flock. */
+function pensOfDay({ choices, pens }: PlanInput): readonly PenOfDay[] {
+  const penned = pens.reduce((sum, { birds }) => sum + birds, 0);
+  return pens.length > 1 && penned === choices.birds ? pens : partsOf(choices.birds);
+}
+
+function cutWeights({ kind, flock, choices }: PlanInput): DayPlan["cuts"] {
+  if (choices.cutUp === 0) return [];
+  const live = liveKilograms(flock.live.value);
+  const shares = CUT_SHARES[kind];
+  const { cuts } = expectedCuts(live, DRESSED_FRACTION[kind], shares);
+  const dressed = dressedWeight(live, DRESSED_FRACTION[kind]);
+  return Object.entries(cuts).map(([cut, kilograms]) => ({
+    cut,
+    weight: reckoning({
+      value: kilograms * choices.cutUp,
+      unit: "kg",
+      inputs: [
+        input("birds cut up", choices.cutUp, "birds", "the farm's default"),
+        input("dressed bird", dressed, "carcass kg", "worked out"),
+        input("share of a dressed bird", shares.ofDressed[cut]!, "fraction", "our default"),
+      ],
+      rule: "Birds to be cut up, times a dressed bird, times the share of this cut.",
+      source: "yield",
+    }),
+  }));
+}

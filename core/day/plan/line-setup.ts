@@ -1,0 +1,140 @@
+import { CHILL, ICE, SURFACE_COEFFICIENT } from "#core/chill/chill-constants.ts";
+import { chillTime } from "#core/chill/chill-time.ts";
+import { tankRoom } from "#core/chill/ice-need.ts";
+import { linePeople } from "#core/day/crew/crew.ts";
+import type { PlanInput } from "#core/day/plan/plan-input.ts";
+import { rig, type ScaldPlan } from "#core/day/plan/scald-plan.ts";
+import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, RAIN_FACTOR } from "#core/processing-line/line-constants.ts";
+import { type LineBath, type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
+import { STATIONS, type Station } from "#core/processing-line/line-station.ts";
+import { evenChance } from "#core/processing-line/line-whatif.ts";
+import { ruleAgainst } from "#core/safety/person-rules.ts";
+import { bathHeatUp, bathThroughput } from "#core/scald/bath.ts";
+import { BATH } from "#core/scald/bath-constants.ts";
+import { bathDunk } from "#core/scald/bath-day.ts";
+import { SCALD_DOSE, SCHOOL_BATH } from "#core/scald/scald-constants.ts";
+
+/** Something about the line that keeps it from running as it was planned. */
+export type LineFault =
+  /** Whether anybody of those who come may stand there at all. */
+  | { readonly what: "nobody at"; readonly station: Station; readonly mayAnybody: boolean }
+  | { readonly what: "no room in the tanks" }
+  | { readonly what: "break before the start" }
+  | { readonly what: "gone too early" }
+  | { readonly what: "break after the end" | "break longer than the work" }
+  | { readonly what: "comes after the end"; readonly name: string };
+
+export interface LineSetup {
+  /** The day as it is to be played. Where nobody stands at a station everybody does, so that the rest still answers. */
+  readonly day: LineDay;
+  readonly faults: readonly LineFault[];
+}
+
+/** Room at the stations behind the table, and before each: our guess of a small farm's tables. See docs/sources.md#line. */
+const PLACES = { rinse: 1, giblets: 1, pack: 2, cut: 2, seal: 1 } as const;
+const BUFFERS = { pins: 8, gut: 8, rinse: 6, seal: 20 } as const;
+
+/** Rain slows hands from the first bird to the last. See docs/sources.md#line. */
+const ALL_DAY_RAIN = { fromMinute: 0, minutes: 2 * 24 * 60, factor: RAIN_FACTOR } as const;
+
+/** The day's line, from its first bird: who, kit, tanks, breaks, and the bath as it sags and comes back. */
+export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
+  const { choices, means, flock, crew, minuteAfterStart } = plan;
+  const room = tankRoom(flock.dressed.value, means.tankLiters.value).birdsThatFit;
+  const breakFrom = minuteAfterStart(choices.breakAtMinute);
+  const hasBreak = choices.breakMinutes > 0 && breakFrom >= 0;
+  const day: LineDay = {
+    birds: choices.birds,
+    people: linePeople(crew, means, minuteAfterStart),
+    kit: {
+      cones: choices.cones,
+      scaldAtOnce: means.scalder.scaldAtOnce,
+      pluckAtOnce: means.pluckAtOnce,
+      places: { ...PLACES, pins: choices.pinPlaces, gut: choices.tablePlaces },
+      buffers: BUFFERS,
+      tankBirds: Math.max(1, room),
+    },
+    minutes: lineMinutes({
+      dipMinutes: scald.seconds.value / 60,
+      keepsFeet: choices.keepsFeet,
+      pluckBy: choices.pluckBy,
+    }),
+    bleedFloorMinutes: BLEED_FLOOR_MINUTES,
+    pluckBy: choices.pluckBy,
+    giblets: choices.keepsGiblets,
+    packSameDay: choices.packsSameDay,
+    cutUp: choices.cutUp,
+    restMinutes: chillMinutes(plan),
+    breaks: hasBreak ? [{ fromMinute: breakFrom, minutes: choices.breakMinutes }] : [],
+    setUpMinutes: 0,
+    cleanUpMinutes: CLEAN_UP_MINUTES,
+    slowSpell: choices.isRainExpected ? ALL_DAY_RAIN : undefined,
+    waterChange: waterChange(plan, scald),
+    bath: bathOnLine(plan, scald),
+    daySdLn: means.ownPace.daySdLn,
+  };
+  const manned = new Set(day.people.flatMap(({ stations }) => stations));
+  const unmanned = neededStations(day).filter((station) => !manned.has(station));
+  const faults: LineFault[] = [
+    ...unmanned.map((station) => ({
+      what: "nobody at" as const,
+      station,
+      mayAnybody: crew.some(({ rules }) => ruleAgainst(rules, station) === undefined),
+    })),
+    ...(room < 1 ? [{ what: "no room in the tanks" as const }] : []),
+    ...(choices.breakMinutes > 0 && !hasBreak ? [{ what: "break before the start" as const }] : []),
+  ];
+  const manning =
+    unmanned.length === 0
+      ? day
+      : { ...day, people: day.people.map((one) => ({ ...one, stations: STATIONS })) };
+  if (!isStuck(manning)) return { day: manning, faults };
+  const staying = manning.people.map((one) => ({ ...one, fromMinute: 0, toMinute: Infinity }));
+  return { day: { ...manning, people: staying }, faults: [...faults, { what: "gone too early" }] };
+}
+
+/** Whether an ordinary morning ends with birds left, since nobody is there any more who may do what is next. */
+function isStuck(day: LineDay): boolean {
+  const hasHours = day.people.some(({ fromMinute, toMinute }) => fromMinute > 0 || toMinute < Infinity);
+  return hasHours && evenChance(day, 1, 5) === Infinity;
+}
+
+/** Until a bird is cold through and may give up its place in the tank, minutes. */
+function chillMinutes({ flock, means }: PlanInput): number {
+  const { finish } = chillTime({
+    carcassKilograms: flock.dressed.value,
+    surfaceCoefficient: SURFACE_COEFFICIENT[means.chillMethod],
+    startCelsius: ICE.carcassStartCelsius,
+    mediumCelsius: ICE.bathCelsius,
+    targetCelsius: CHILL.targetCelsius,
+  });
+  return finish!.seconds / 60;
+}
+
+/** Undefined where the bath has no heat to spare with its lid off: it never comes back, and a caution says so. */
+function bathOnLine({ choices, means, flock }: PlanInput, scald: ScaldPlan): LineBath | undefined {
+  const bath = rig(means, "likely", "open");
+  const setCelsius = scald.bath.value;
+  const live = { liveKilograms: flock.live.value, tapCelsius: means.tapCelsius.value, isToppedUp: true };
+  const { netWatts } = bathThroughput({ bath, setCelsius, ...live });
+  if (netWatts <= 0) return undefined;
+  const { sagKelvin } = bathDunk({ bath, bathCelsius: setCelsius, setCelsius, birds: 1, ...live });
+  const capacity = bath.waterKilograms * BATH.waterJoulePerKilogramKelvin + bath.vesselJoulePerKelvin;
+  const school = SCHOOL_BATH[choices.scaldSchool];
+  return {
+    sagPerBird: sagKelvin,
+    recoveryPerMinute: (netWatts * 60) / capacity,
+    waitBelow: school.set - school.band[0],
+    zCelsius: SCALD_DOSE.zCelsius,
+  };
+}
+
+function waterChange({ choices, means }: PlanInput, scald: ScaldPlan): LineDay["waterChange"] {
+  if (choices.changeWaterBirds === undefined) return undefined;
+  const { seconds } = bathHeatUp(
+    rig(means, "likely", "as it is"),
+    means.scalder.fillCelsius.value,
+    scald.bath.value,
+  );
+  return seconds === undefined ? undefined : { everyBirds: choices.changeWaterBirds, minutes: seconds / 60 };
+}

@@ -1,0 +1,78 @@
+import { clockOfMinute, instantOf } from "#core/calendar/farm-time.ts";
+import type { LocalDay } from "#core/calendar/local-day.ts";
+import { crewOf, type Helper } from "#core/day/crew/crew.ts";
+import { type DayPlan, dayPlan } from "#core/day/plan/day-plan.ts";
+import type { PlayLine } from "#core/day/plan/line-plan.ts";
+import type { DayChoices, FarmMeans, PlanInput } from "#core/day/plan/plan-input.ts";
+import type { Flock } from "#core/growth/flock.ts";
+import { biggestOf, type FlockForecast, flockOn } from "#core/growth/flock-forecast.ts";
+import { nightBefore, sunOfDay } from "#core/sky/farm-sky.ts";
+import type { Place, SunTimes } from "#core/sky/sun.ts";
+
+/** All that a plan is worked out from but the date and the choices. */
+export interface PlanBasis {
+  readonly flock: Flock;
+  /** Birds that stand in the flock before the day takes its own. */
+  readonly standingBirds: number;
+  readonly means: FarmMeans;
+  readonly helpers: readonly Helper[];
+  readonly pens: PlanInput["pens"];
+  readonly iceBagsInStock: PlanInput["iceBagsInStock"];
+  readonly place: Place;
+  readonly timeZone: string;
+}
+
+export interface PlanForDate {
+  readonly plan: DayPlan;
+  readonly choices: DayChoices;
+  readonly forecast: FlockForecast;
+  readonly sun: SunTimes;
+}
+
+/**
+ * The plan of a date: what the flock will weigh and what the sun does, joined with the choices.
+ *
+ * @param play plays the line; by default only as often as there is time for while somebody types
+ */
+export function planForDate(
+  basis: PlanBasis,
+  day: LocalDay,
+  choices: DayChoices,
+  play?: PlayLine,
+): PlanForDate {
+  const { input, forecast } = planInput(basis, day, choices);
+  return { plan: dayPlan(input, play), choices, forecast, sun: sunOfDay(day, basis.timeZone, basis.place) };
+}
+
+/** All that a date's plan is worked out from. */
+export function planInput(basis: PlanBasis, day: LocalDay, choices: DayChoices) {
+  const whole = flockOn(day, basis.flock);
+  const forecast =
+    choices.whichBirds === "biggest"
+      ? biggestOf(whole, basis.flock, Math.max(basis.standingBirds, choices.birds), choices.birds)
+      : whole;
+  const input: PlanInput = {
+    kind: basis.flock.kind,
+    flock: forecast,
+    choices,
+    means: basis.means,
+    crew: crewOf(choices.crew, choices.people, { helpers: basis.helpers, year: Number(day.slice(0, 4)) }),
+    pens: basis.pens,
+    iceBagsInStock: basis.iceBagsInStock,
+    minuteAfterStart: (minuteOfDay) =>
+      (atMinute(day, minuteOfDay, basis.timeZone) - choices.startAt) / MILLISECONDS_PER_MINUTE,
+    night: nightBefore(day, basis.timeZone, basis.place),
+  };
+  return { input, forecast };
+}
+
+const MILLISECONDS_PER_MINUTE = 60_000;
+
+/** A minute of a day by the farm's clock; where the clocks jump over it, the first that comes after. */
+function atMinute(day: LocalDay, minuteOfDay: number, timeZone: string): number {
+  const last = Math.min(minuteOfDay, 24 * 60 - 1);
+  const instant = instantOf(day, clockOfMinute(last), timeZone);
+  if (instant.exists) return instant.at;
+  const next = instantOf(day, instant.next, timeZone);
+  return next.exists ? next.at : 0;
+}

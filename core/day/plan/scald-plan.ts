@@ -1,0 +1,213 @@
+import type { PlanInput } from "#core/day/plan/plan-input.ts";
+import type { BirdKind } from "#core/growth/bird-kind.ts";
+import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import { inputSetting } from "#core/reckoning/setting.ts";
+import { circuitLoad } from "#core/safety/circuit.ts";
+import { bathHeatUp, bathLoss, bathThroughput } from "#core/scald/bath.ts";
+import { BATH, BATH_AT_WORST } from "#core/scald/bath-constants.ts";
+import { bathOfVolume } from "#core/scald/bath-shape.ts";
+import {
+  DOSE_RATIOS,
+  SCALD_DOSE,
+  SCHOOL_BATH,
+  type ScaldSchool,
+  SKIN_CEILING,
+  TARGET_SECONDS,
+} from "#core/scald/scald-constants.ts";
+import { type ScaldTime, scaldTime } from "#core/scald/scald-time.ts";
+
+const MILLISECONDS_PER_SECOND = 1000;
+
+export interface ScaldPlan {
+  readonly bath: Reckoning;
+  readonly seconds: Reckoning;
+  readonly secondsRange: readonly [number, number];
+  readonly skinCeilingCelsius: number;
+  readonly birdsPerHour: Reckoning;
+  readonly burner: BurnerPlan;
+  /** Undefined for propane, or where the farm has not said what circuit it is on. */
+  readonly circuit:
+    | { readonly neededAmps: Reckoning; readonly breakerAmps: number; readonly isOverloaded: boolean }
+    | undefined;
+}
+
+/** When to light the burner or switch the element on, or that the bath can never get there. */
+export type BurnerPlan =
+  | { readonly possible: true; readonly likelyAt: Reckoning; readonly safeAt: Reckoning }
+  | { readonly possible: false; readonly ceiling: Reckoning };
+
+/** The bath and the dip of a day: how hot, how long, when to light, how many birds an hour it can hold for. */
+export function scaldPlan({ kind, flock, choices, means }: PlanInput): ScaldPlan {
+  const { scaldSchool } = choices;
+  const bathCelsius = SCHOOL_BATH[scaldSchool].set;
+  const dip = dipAt(bathCelsius, kind, scaldSchool);
+  const bath = reckoning({
+    value: bathCelsius,
+    unit: "°C",
+    provenance: "our default",
+    inputs: [input("skin tears from", SKIN_CEILING[kind], "°C", "our default")],
+    rule: "The middle of the bath that this school keeps. The feather test decides: dial it in on the first birds.",
+    source: "scald",
+  });
+  const seconds = reckoning({
+    value: dip.seconds!,
+    unit: "seconds",
+    inputs: [
+      input("bath", bathCelsius, "°C", "our default"),
+      input("seconds this kind needs at 60 °C", TARGET_SECONDS[kind][scaldSchool], "seconds", "our default"),
+      input("dose gained a second in this bath", dip.rate, "fraction", "worked out"),
+    ],
+    rule: "Seconds needed at 60 °C (140 °F), over how fast this bath works against one at 60 °C. Our guess until your farm knows better: pull a wing feather, it decides.",
+    source: "scald",
+  });
+  return {
+    bath,
+    seconds,
+    secondsRange: [dip.secondsEarliest!, dip.secondsLatest!],
+    skinCeilingCelsius: SKIN_CEILING[kind],
+    birdsPerHour: heldBirds(bathCelsius, flock.live, means),
+    burner: burnerPlan(bathCelsius, choices.startAt, means),
+    circuit: circuitPlan(means),
+  };
+}
+
+/** How long birds of a kind need in a bath, by a school's dose. */
+export function dipAt(bathCelsius: number, kind: BirdKind, school: ScaldSchool): ScaldTime {
+  const ratios = DOSE_RATIOS[school];
+  return scaldTime({
+    bathCelsius,
+    targetSeconds: TARGET_SECONDS[kind][school],
+    underRatio: ratios.under,
+    overRatio: ratios.over,
+    skinCeilingCelsius: SKIN_CEILING[kind],
+    scale: SCALD_DOSE,
+  });
+}
+
+type Means = PlanInput["means"];
+
+/** The bath with its losses likely or at their worst. */
+export function rig({ scalder, ambientCelsius }: Means, loss: "likely" | "worst", lid: "as it is" | "open") {
+  const constants = loss === "likely" ? BATH : BATH_AT_WORST;
+  const shape = bathOfVolume(scalder.waterLiters.value);
+  const isLidded = scalder.isLidded && lid === "as it is";
+  const efficiency = scalder.heat === "electric" ? constants.elementEfficiency : constants.burnerEfficiency;
+  return {
+    waterKilograms: scalder.waterLiters.value,
+    vesselJoulePerKelvin: shape.vesselJoulePerKelvin,
+    powerWatts: scalder.powerWatts.value,
+    efficiency,
+    lossWattPerKelvin: bathLoss(
+      {
+        coefficient: isLidded
+          ? constants.surfaceLiddedWattPerSquareMeterKelvin
+          : constants.surfaceOpenWattPerSquareMeterKelvin,
+        area: shape.surfaceSquareMeters,
+      },
+      {
+        coefficient: scalder.isInsulated
+          ? constants.wallInsulatedWattPerSquareMeterKelvin
+          : constants.wallBareWattPerSquareMeterKelvin,
+        area: shape.wallSquareMeters,
+      },
+    ),
+    ambientCelsius: ambientCelsius.value,
+  };
+}
+
+function burnerPlan(bathCelsius: number, startAt: number, means: Means): BurnerPlan {
+  const likelyRig = rig(means, "likely", "as it is");
+  const worstRig = rig(means, "worst", "as it is");
+  const fill = means.scalder.fillCelsius.value;
+  const likely = bathHeatUp(likelyRig, fill, bathCelsius);
+  const worst = bathHeatUp(worstRig, fill, bathCelsius);
+  if (likely.seconds === undefined || worst.seconds === undefined) {
+    return { possible: false, ceiling: ceilingOf(likely.seconds === undefined ? likely : worst) };
+  }
+  const lit = (seconds: number, used: typeof likelyRig, rule: string) =>
+    reckoning({
+      value: startAt - seconds * MILLISECONDS_PER_SECOND,
+      unit: "instant",
+      inputs: [
+        ...heatingInputs(means),
+        input("bath to reach", bathCelsius, "°C", "our default"),
+        input("heat lost for each degree above the air", used.lossWattPerKelvin, "watts", "worked out"),
+        input("share of the heat that reaches the water", used.efficiency, "fraction", "our default"),
+        input("time to heat", seconds / 60, "minutes", "worked out"),
+        input("first bird", startAt, "instant", "the farm's default"),
+      ],
+      rule,
+      source: "bath",
+    });
+  return {
+    possible: true,
+    likelyAt: lit(likely.seconds, likelyRig, "First bird, less the time the water likely takes to heat."),
+    safeAt: lit(
+      worst.seconds,
+      worstRig,
+      "First bird, less the time the water takes with loss and heat at their bad end, as in wind. Go by this one.",
+    ),
+  };
+
+  function ceilingOf(heatUp: typeof likely): Reckoning {
+    return reckoning({
+      value: Math.min(100, heatUp.ceilingCelsius),
+      unit: "°C",
+      inputs: heatingInputs(means),
+      rule: "Where heat in and heat lost balance: with this power the water never gets hotter.",
+      source: "bath",
+    });
+  }
+}
+
+function heatingInputs({ scalder, ambientCelsius }: Means): Input[] {
+  return [
+    inputSetting("water", scalder.waterLiters, "liters"),
+    inputSetting("power", scalder.powerWatts, "watts"),
+    inputSetting("filled at", scalder.fillCelsius, "°C"),
+    inputSetting("air", ambientCelsius, "°C"),
+  ];
+}
+
+function heldBirds(bathCelsius: number, live: Reckoning, means: Means): Reckoning {
+  const held = bathThroughput({
+    bath: rig(means, "likely", "open"),
+    setCelsius: bathCelsius,
+    liveKilograms: live.value,
+    tapCelsius: means.tapCelsius.value,
+    isToppedUp: true,
+  });
+  return reckoning({
+    value: held.birdsPerHour,
+    unit: "birds per hour",
+    inputs: [
+      input("live bird", live.value, "live kg", live.provenance),
+      input("heat to spare with the lid off", Math.max(0, held.netWatts), "watts", "worked out"),
+      inputSetting("water topped up at", means.tapCelsius, "°C"),
+    ],
+    rule: "Heat to spare, over the heat that a bird takes and the water that it carries out.",
+    source: "bath",
+  });
+}
+
+function circuitPlan({ scalder }: Means): ScaldPlan["circuit"] {
+  if (scalder.heat !== "electric" || scalder.circuit === undefined) return undefined;
+  const { volts, breakerAmps } = scalder.circuit;
+  const load = circuitLoad([{ powerWatts: scalder.powerWatts.value, isContinuous: true, powerFactor: 1 }], {
+    volts,
+    breakerAmps,
+    phases: 1,
+  });
+  const neededAmps = reckoning({
+    value: load.breakerNeededAmps,
+    unit: "amps",
+    inputs: [
+      inputSetting("element", scalder.powerWatts, "watts"),
+      input("circuit", volts, "volts", "the farm's default"),
+      input("breaker", breakerAmps, "amps", "the farm's default"),
+    ],
+    rule: "Watts over volts, and a quarter more because it is on for hours. Your electrical code decides.",
+    source: "power",
+  });
+  return { neededAmps, breakerAmps, isOverloaded: load.isOverloaded };
+}

@@ -1,0 +1,167 @@
+import type { LinePlan } from "#core/day/plan/line-plan.ts";
+import type { PlanInput } from "#core/day/plan/plan-input.ts";
+import { mostWithin } from "#core/quantity/most-within.ts";
+import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import { type FeedShare, type FeedShareInput, feedShare } from "#core/withdrawal/feed-share.ts";
+import { penVisits } from "#core/withdrawal/pen-visits.ts";
+import {
+  FEED_OFF_BUFFER_HOURS,
+  MORNING_FEED_HOURS,
+  SHRINK_BREAK_HOURS,
+  WITHDRAWAL,
+  type WithdrawalRule,
+  type WithdrawalSchool,
+} from "#core/withdrawal/withdrawal-constants.ts";
+
+const MILLISECONDS_PER_HOUR = 3_600_000;
+/** A bird too full costs more than one off feed too long: a burst gut against an hour's shrink. See docs/sources.md#withdrawal. */
+export const TOO_FULL_WEIGHT = 3;
+
+export interface WithdrawalPlan {
+  readonly feedOffAt: Reckoning;
+  readonly firstBirdHours: Reckoning;
+  readonly lastBirdHours: Reckoning;
+  readonly windowHours: readonly [number, number];
+  /** On an ordinary morning, and on a slow one of ten. */
+  readonly share: FeedShare;
+  readonly lateShare: FeedShare;
+  /** Dusk comes before the feed is due off, so the birds stop eating by themselves. */
+  readonly isDuskBound: boolean;
+  /** Most birds that one feed-off time can keep inside the window. */
+  readonly mostBirdsInOneWindow: number;
+}
+
+/** One feed-off for all of a day's birds, by one school. */
+export interface FeedOff {
+  /** Hours from the first bird's time, less than 0. */
+  readonly feedOffHours: number;
+  /** On an ordinary morning, and on a slow one of ten. */
+  readonly share: FeedShare;
+  readonly lateShare: FeedShare;
+  readonly isInDark: boolean;
+  readonly isDuskBound: boolean;
+}
+
+type Dark = FeedShareInput["dark"];
+
+/** Hours of the night before in which unlit birds don't eat, from the first bird's time; undefined where a lamp burns. */
+export function darkOf({ choices, means, night }: PlanInput): Dark {
+  const hoursFromStart = (at: number) => (at - choices.startAt) / MILLISECONDS_PER_HOUR;
+  return night && !means.arePensLit
+    ? { fromHours: hoursFromStart(night.duskAt), toHours: hoursFromStart(night.dawnAt) }
+    : undefined;
+}
+
+/** A feed-off that would fall in the dark is at dusk, or after half an hour of feed at first light: whichever is better. */
+export function aroundTheDark(rule: WithdrawalRule, kills: readonly number[], best: number, dark: Dark) {
+  const isInDark = dark !== undefined && best > dark.fromHours && best < dark.toHours;
+  const candidates = isInDark ? [dark.fromHours, dark.toHours + MORNING_FEED_HOURS] : [best];
+  const [chosen] = candidates
+    .map((feedOffHours) => ({ feedOffHours, share: feedShare({ rule, kills, feedOffHours, dark }) }))
+    .toSorted((one, other) => score(one.share) - score(other.share));
+  return { ...chosen!, isInDark };
+}
+
+/** The best single feed-off by a school over the simulated mornings; night and dusk are counted. */
+export function feedOffBy(school: WithdrawalSchool, plan: PlanInput, line: LinePlan): FeedOff {
+  const { choices } = plan;
+  const rule = WITHDRAWAL[school];
+  const kills = killHours(line, "p50", choices.birds);
+  const best = bestForSpread(rule, line, choices.birds);
+  const dark = darkOf(plan);
+  const { feedOffHours, share, isInDark } = aroundTheDark(rule, kills, best, dark);
+  return {
+    feedOffHours,
+    share,
+    lateShare: feedShare({ rule, kills: killHours(line, "p90", choices.birds), feedOffHours, dark }),
+    isInDark,
+    isDuskBound: isInDark && feedOffHours === dark?.fromHours,
+  };
+}
+
+/** When to pull the feed for a day's birds in one visit, and how long each will have been off it. */
+export function withdrawalPlan(plan: PlanInput, line: LinePlan): WithdrawalPlan {
+  const { choices } = plan;
+  const rule = WITHDRAWAL[choices.withdrawalSchool];
+  const kills = killHours(line, "p50", choices.birds);
+  const { feedOffHours, share, lateShare, isInDark, isDuskBound } = feedOffBy(
+    choices.withdrawalSchool,
+    plan,
+    line,
+  );
+  const [least, most] = rule.windowHours;
+  const inputs: Input[] = [
+    input("first bird", choices.startAt, "instant", "the farm's default"),
+    input("first to last kill", (kills.at(-1)! - kills[0]!) * 60, "minutes", "worked out"),
+    input("birds", choices.birds, "birds", "the farm's default"),
+    input("least off feed", least, "hours", "our default"),
+    input("most off feed", most, "hours", "our default"),
+  ];
+  const hoursOff = (hours: number, which: string) =>
+    reckoning({
+      value: hours,
+      unit: "hours",
+      inputs: [
+        input(
+          "off feed from",
+          choices.startAt + share.effectiveOffHours * MILLISECONDS_PER_HOUR,
+          "instant",
+          "worked out",
+        ),
+        ...inputs,
+      ],
+      rule: `From feed off to the ${which} bird's kill, at the planned pace.`,
+      source: "withdrawal",
+    });
+  return {
+    feedOffAt: reckoning({
+      value: choices.startAt + feedOffHours * MILLISECONDS_PER_HOUR,
+      unit: "instant",
+      inputs: [
+        ...inputs,
+        input("kept in hand against an early start", FEED_OFF_BUFFER_HOURS, "hours", "our default"),
+      ],
+      rule: isInDark
+        ? "The best time falls in the dark, when birds don't eat: so from dusk, or after half an hour of feed at first light, whichever leaves fewer birds outside."
+        : "First bird, less the least hours, less what can be kept in hand: fewest birds outside the window, then fewest too full.",
+      source: "withdrawal",
+    }),
+    firstBirdHours: hoursOff(share.shortestHours, "first"),
+    lastBirdHours: hoursOff(share.longestHours, "last"),
+    windowHours: rule.windowHours,
+    share,
+    isDuskBound,
+    lateShare,
+    mostBirdsInOneWindow: mostWithin(kills, rule.windowHours[1] - rule.windowHours[0]),
+  };
+}
+
+function score({ tooShort, tooLong }: FeedShare): number {
+  return TOO_FULL_WEIGHT * tooShort + tooLong;
+}
+
+/** Hours after the first bird's time at which each is killed, on an ordinary, a quick or a slow morning; rising. */
+export function killHours({ answer }: LinePlan, which: "p10" | "p50" | "p90", birds: number): number[] {
+  const minutes = answer.kills.map((kill) => kill[which]).toSorted((one, other) => one - other);
+  // A line that gets stuck on most mornings has no kills to go by; then they are taken as at once.
+  return minutes.length > 0 ? minutes.map((minute) => minute / 60) : Array<number>(birds).fill(0);
+}
+
+/**
+ * The best single feed-off over quick, ordinary and slow mornings alike, pulled earlier by what can be kept in hand
+ * without leaving the slow morning's last bird too long.
+ */
+function bestForSpread(rule: WithdrawalRule, line: LinePlan, birds: number): number {
+  const spread = (["p10", "p50", "p90"] as const).flatMap((which) => killHours(line, which, birds));
+  const kills = spread.toSorted((one, other) => one - other);
+  const { feedOffHoursByPen } = penVisits({
+    rule,
+    shrinkBreakHours: SHRINK_BREAK_HOURS,
+    shortWeight: TOO_FULL_WEIGHT,
+    killHoursByPen: [kills],
+    mostVisits: 1,
+  });
+  const feedOff = feedOffHoursByPen[0]!;
+  const slack = feedOff + rule.windowHours[1] - kills.at(-1)!;
+  return feedOff - Math.min(FEED_OFF_BUFFER_HOURS, Math.max(0, slack));
+}

@@ -1,0 +1,149 @@
+import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
+import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
+import { seasonDay } from "#core/day/season/season-day.ts";
+import type { SeasonFacts } from "#core/day/season/season-facts.ts";
+import { BIRD_KINDS, type BirdKind } from "#core/growth/bird-kind.ts";
+import { shareBelow, timesSpread } from "#core/growth/bird-spread.ts";
+import { flockPath } from "#core/growth/flock-path.ts";
+import { AGE_WINDOW_DAYS, CHICKS, COLD_DAY_CELSIUS, REST_DAYS } from "#core/season/season-constants.ts";
+
+/** So many birds, in the freezer by a day or whenever they come. */
+export interface Need {
+  readonly what: string;
+  readonly birds: number;
+  readonly by: LocalDay | undefined;
+}
+
+export interface ChickOrder {
+  readonly what: string;
+  readonly by: LocalDay | undefined;
+  readonly birds: number;
+  readonly chicks: number;
+  readonly orderOn: LocalDay;
+  readonly hatchOn: LocalDay;
+  readonly processOn: LocalDay;
+  /** The chicks would have had to be ordered before today. */
+  readonly isTooLate: boolean;
+}
+
+export interface ChickPlan {
+  readonly kind: BirdKind;
+  readonly ageDays: number;
+  readonly dressedKilograms: number;
+  /** Share of the birds past the size that is wanted at most. */
+  readonly biggerShare: number;
+  /** Even at the kind's youngest age too many would be too big. */
+  readonly isAlwaysTooBig: boolean;
+  readonly feedKilogramsEach: number;
+  readonly orders: readonly ChickOrder[];
+}
+
+const LOOK_AHEAD_DAYS = 240;
+
+/**
+ * Chicks to order for what is needed, for each kind: how many with losses allowed for, and for which day, so that the
+ * birds are killed on a day when hands are free, before most are too big, and no batch is more than a day or the
+ * freezers take. See docs/sources.md#chicks.
+ */
+export function chicksToOrder(
+  facts: SeasonFacts,
+  needs: readonly Need[],
+  mostDressedKilograms: number | undefined,
+): ChickPlan[] {
+  return BIRD_KINDS.map((kind) => planOfKind(facts, needs, mostDressedKilograms, kind));
+}
+
+function planOfKind(
+  facts: SeasonFacts,
+  needs: readonly Need[],
+  mostKilograms: number | undefined,
+  kind: BirdKind,
+): ChickPlan {
+  const hatchedOn = facts.today;
+  const path = flockPath({ kind, maleShare: 0.5, hatchedOn, weighings: [] });
+  const bigger = (ageDays: number) =>
+    mostKilograms === undefined
+      ? 0
+      : 1 - shareBelow(timesSpread(path.at(ageDays).spread, DRESSED_FRACTION[kind]), mostKilograms);
+  const { earliest, latest } = AGE_WINDOW_DAYS[kind];
+  let ageDays = mostKilograms === undefined ? CHICKS.usualAgeDays[kind] : latest;
+  while (ageDays > earliest && bigger(ageDays) > CHICKS.biggerShare) ageDays -= 1;
+  return {
+    kind,
+    ageDays,
+    dressedKilograms: path.at(ageDays).meanKilograms * DRESSED_FRACTION[kind],
+    biggerShare: bigger(ageDays),
+    isAlwaysTooBig: bigger(ageDays) > CHICKS.biggerShare,
+    feedKilogramsEach: path.feedKilograms(ageDays),
+    orders: ordersOf(facts, needs, kind, ageDays),
+  };
+}
+
+function ordersOf(facts: SeasonFacts, needs: readonly Need[], kind: BirdKind, ageDays: number): ChickOrder[] {
+  const restDays = facts.terms.restDays ?? REST_DAYS[kind];
+  const soonest = addDays(facts.today, CHICKS.orderAheadDays + ageDays);
+  const lots = needs.flatMap((need) => inLots(need, mostOfABatch(facts, soonest)));
+  const dated = lots.filter(({ by }) => by !== undefined);
+  const open = lots.filter(({ by }) => by === undefined);
+  const orders: ChickOrder[] = dated.map((need) => {
+    const target = addDays(need.by!, -restDays);
+    return orderOf(facts, kind, need, ageDays, openDay(facts, target, -1) ?? target);
+  });
+  let from = soonest;
+  for (const need of open) {
+    const processOn = openDay(facts, from, 1) ?? from;
+    orders.push(orderOf(facts, kind, need, ageDays, processOn));
+    from = addDays(processOn, CHICKS.brooderDays);
+  }
+  return orders.toSorted((one, other) => (one.hatchOn < other.hatchOn ? -1 : 1));
+}
+
+/** A need in parts that a day's crew and the freezers take. */
+function inLots(need: Need, most: number): Need[] {
+  const parts = Math.max(1, Math.ceil(need.birds / most));
+  return Array.from({ length: parts }, (_, index) => ({
+    ...need,
+    birds: Math.floor((need.birds + index) / parts),
+  })).filter(({ birds }) => birds > 0);
+}
+
+/** Birds that the best day about then takes, and no more than the freezers hold when they are empty. */
+function mostOfABatch(facts: SeasonFacts, about: LocalDay): number {
+  const { freezer, either } = facts.rooms;
+  const crews = Array.from({ length: 7 }, (_, day) => seasonDay(facts, addDays(about, day)).mostBirds);
+  const crew = Math.max(...crews) || Number.POSITIVE_INFINITY;
+  const room = freezer + either || Number.POSITIVE_INFINITY;
+  return Math.min(crew, room);
+}
+
+function orderOf(
+  facts: SeasonFacts,
+  kind: BirdKind,
+  need: Need,
+  ageDays: number,
+  processOn: LocalDay,
+): ChickOrder {
+  const hatchOn = addDays(processOn, -ageDays);
+  const orderOn = addDays(hatchOn, -CHICKS.orderAheadDays);
+  return {
+    what: need.what,
+    by: need.by,
+    birds: need.birds,
+    chicks: Math.ceil(need.birds / (1 - CHICKS.lossShare[kind]) - 1e-9),
+    orderOn,
+    hatchOn,
+    processOn,
+    isTooLate: orderOn < facts.today,
+  };
+}
+
+/** The nearest day from a day on, forwards or back, with hands and nothing against it; what must be booked can be booked yet. Forwards the winter is passed over. */
+function openDay(facts: SeasonFacts, from: LocalDay, step: 1 | -1): LocalDay | undefined {
+  for (let away = 0; away < LOOK_AHEAD_DAYS; away += 1) {
+    const day = addDays(from, step * away);
+    const { shut, highCelsius } = seasonDay(facts, day);
+    const isCold = step === 1 && highCelsius < COLD_DAY_CELSIUS;
+    if (!isCold && (shut === undefined || shut === "not-booked")) return day;
+  }
+  return undefined;
+}

@@ -1,0 +1,226 @@
+import { addDays, dayNumber, daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
+import type { BirdWorth } from "#core/day/season/bird-worth.ts";
+import { birdWorth } from "#core/day/season/bird-worth.ts";
+import { type SeasonDay, seasonDay } from "#core/day/season/season-day.ts";
+import type { SeasonFacts } from "#core/day/season/season-facts.ts";
+import { seasonPlan } from "#core/day/season/season-plan.ts";
+import { between } from "#core/growth/bird-spread.ts";
+import type { FlockPath } from "#core/growth/flock-path.ts";
+import { type Wait, wait } from "#core/growth/wait.ts";
+import { PRACTICE_FACTOR } from "#core/processing-line/line-constants.ts";
+import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import { inputSetting } from "#core/reckoning/setting.ts";
+import { checkSeason } from "#core/season/season-check.ts";
+import { AGE_WINDOW_DAYS, LATE_GRACE_DAYS } from "#core/season/season-constants.ts";
+import { type RuleSum, ruleSums } from "#core/season/season-moves.ts";
+import type { Way } from "#core/season/season-problem.ts";
+import { sunOfDay } from "#core/sky/farm-sky.ts";
+import type { Place } from "#core/sky/sun.ts";
+
+/** What speaks against a day for a flock. */
+export type Against =
+  | { readonly reason: "out" | "nobody" | "not-booked" | "too-young" | "too-old" | "hot" }
+  | { readonly reason: "too-many"; readonly most: number }
+  | { readonly reason: "dark"; readonly hoursOfLight: number; readonly hoursOfWork: number }
+  | { readonly reason: "rule"; readonly rule: RuleSum };
+
+/** One day on which a flock could go, the best of its week. */
+export interface WhenRow {
+  readonly day: LocalDay;
+  readonly season: SeasonDay;
+  readonly worth: BirdWorth;
+  readonly way: Way;
+  /** Birds of each wanted size, in the order of the sizes. */
+  readonly bySize: readonly number[];
+  /** All birds: what they sell for, less feed from today, hands and the day itself, cents. */
+  readonly comesToCents: number;
+  readonly spentCents: number;
+  /** All that the flock has cost by then against its dressed weight, cents per kg. */
+  readonly centsPerKilogramSoFar: number;
+  /** The week after: more meat and what it costs. */
+  readonly nextWeek: Wait;
+  readonly against: readonly Against[];
+}
+
+/** When a flock had best go, and what would change that. */
+export interface WhenToGo {
+  readonly rows: readonly WhenRow[];
+  /** Index of the best row with nothing firm against it; undefined if every one has. */
+  readonly best: number | undefined;
+  readonly rival: number | undefined;
+  /** What the best row comes to, with its working. */
+  readonly comesTo: Reckoning | undefined;
+  /** Feed dearer than this, cents per kg, makes the rival better; undefined if no price in reach does. */
+  readonly feedCentsThatTurnIt: number | undefined;
+  /** Meat cheaper or dearer than this, cents per kg whole, makes the rival better; undefined if no price in reach does. */
+  readonly priceThatTurnsIt: number | undefined;
+}
+
+const WEEKS = 9;
+/** More birds than a crew can do is no bar: they are split over two days. */
+const FIRM_AGAINST = ["out", "nobody", "not-booked", "too-young", "too-old"];
+
+interface WhenInput {
+  /** With the one lot that is asked about. */
+  readonly facts: SeasonFacts;
+  readonly path: FlockPath;
+  readonly place: Place;
+  readonly timeZone: string;
+  /** What the flock has cost until today, cents. */
+  readonly costSoFarCents: number;
+}
+
+/** Week by week: what the flock weighs, eats, costs and brings, and which day is best. */
+export function whenToGo({ facts, path, place, timeZone, costSoFarCents }: WhenInput): WhenToGo {
+  const lot = facts.lots[0]!;
+  const { flock, birds } = lot;
+  const { earliest, latest } = AGE_WINDOW_DAYS[flock.kind];
+  const settings = { ...facts, handsFactor: PRACTICE_FACTOR[facts.means.practice] };
+  const plan = seasonPlan(facts, () => path);
+  const firstReady = addDays(flock.hatchedOn, earliest);
+  const tomorrow = addDays(facts.today, 1);
+  const start = daysBetween(tomorrow, firstReady) > 0 ? firstReady : tomorrow;
+
+  const rowOf = (day: LocalDay): WhenRow => {
+    const season = seasonDay(facts, day);
+    const worth = birdWorth(facts.today, day, lot, path, settings);
+    const later = birdWorth(facts.today, addDays(day, 7), lot, path, settings);
+    const way: Way = worth.worthCents.cut > worth.worthCents.whole ? "cut" : "whole";
+    const index = plan.days.findIndex((one) => one.day === day);
+    const put = [{ lot: 0, day: index, way, birds }];
+    const broken = ruleSums(index === -1 ? [] : checkSeason(plan.problem, { placements: put }).broken).filter(
+      ({ rule }) => rule === "rest-room" || rule === "freezer-room" || rule === "yearly-cap",
+    );
+    const against: Against[] = [
+      ...(season.shut ? [{ reason: season.shut }] : []),
+      ...(worth.ageDays > latest ? [{ reason: "too-old" as const }] : []),
+      ...(worth.ageDays < earliest ? [{ reason: "too-young" as const }] : []),
+      ...(!season.shut && season.mostBirds < birds
+        ? [{ reason: "too-many" as const, most: season.mostBirds }]
+        : []),
+      ...(season.isHot ? [{ reason: "hot" as const }] : []),
+      ...darkness(day, season, birds),
+      ...broken.map((rule) => ({ reason: "rule" as const, rule })),
+    ];
+    const survivors = birds * worth.survival;
+    const spentCents = Math.round(birds * worth.feedCents);
+    return {
+      day,
+      season,
+      worth,
+      way,
+      bySize: facts.sizes.map(
+        ({ leastKilograms = 0, mostKilograms = Infinity }) =>
+          survivors * between(worth.dressedSpread, leastKilograms, mostKilograms).share,
+      ),
+      comesToCents: Math.round(
+        birds * worth.worthCents[way] - season.openCents - sum(broken.map(({ cents }) => cents)),
+      ),
+      spentCents,
+      centsPerKilogramSoFar: (costSoFarCents + spentCents) / (survivors * worth.dressedKilograms),
+      nextWeek: wait({
+        dressedNowKilograms: worth.dressedKilograms,
+        dressedLaterKilograms: later.dressedKilograms,
+        feedKilogramsEach: path.feedKilograms(later.ageDays) - path.feedKilograms(worth.ageDays),
+        lossFraction: 1 - later.survival / worth.survival,
+        centsPerDressedKilogram: facts.terms.wholeCentsPerKilogram.value,
+        centsPerFeedKilogram: lot.feedCentsPerKilogram.value,
+        otherCentsEach: 0,
+      }),
+      against,
+    };
+  };
+
+  function darkness(day: LocalDay, season: SeasonDay, count: number): Against[] {
+    const { dawn, dusk } = sunOfDay(day, timeZone, place);
+    if (dawn === undefined || dusk === undefined || season.mostBirds === 0) return [];
+    const hoursOfLight = (dusk - dawn) / 3_600_000;
+    const share = Math.min(1, count / season.mostBirds);
+    const hoursOfWork = 2 + (facts.terms.longestLineMinutes.value / 60) * share;
+    return hoursOfWork > hoursOfLight ? [{ reason: "dark", hoursOfLight, hoursOfWork }] : [];
+  }
+
+  // Past the grace of its latest age no week is worth a row; the first always is.
+  const lastDay = addDays(flock.hatchedOn, latest + LATE_GRACE_DAYS);
+  const weeks = Math.max(1, Math.min(WEEKS, Math.ceil((daysBetween(start, lastDay) + 1) / 7)));
+  const rows = Array.from({ length: weeks }, (_, week) => {
+    const days = Array.from({ length: 7 }, (_, day) => addDays(start, week * 7 + day));
+    const open = days.filter((day) => seasonDay(facts, day).shut === undefined);
+    const tried = (open.length > 0 ? open : [days.find((day) => dayNumber(day) % 7 === 2) ?? days[0]!]).map(
+      rowOf,
+    );
+    return tried.reduce((one, other) => (isBetter(other, one) ? other : one));
+  });
+  const allowed = rows
+    .filter((row) => !isShutOut(row))
+    .toSorted((one, other) => other.comesToCents - one.comesToCents);
+  const [first, second] = allowed;
+  const best = first ? rows.indexOf(first) : undefined;
+  const rival = second ? rows.indexOf(second) : undefined;
+  const comesTo = first && comesToReckoning(first, facts);
+  return { rows, best, rival, comesTo, ...turningPoints(first, second, facts, birds) };
+}
+
+/** The sum behind a row, with this farm's numbers. */
+function comesToReckoning(
+  { worth, way, season, comesToCents }: WhenRow,
+  { lots, terms }: SeasonFacts,
+): Reckoning {
+  const { birds, feedCentsPerKilogram } = lots[0]!;
+  const price = way === "cut" ? terms.cutCentsPerKilogram : terms.wholeCentsPerKilogram;
+  return reckoning({
+    value: comesToCents,
+    unit: "cents",
+    inputs: [
+      input("birds standing now", birds, "birds", "measured"),
+      input("of them left by then", worth.survival, "fraction", "our default"),
+      input("dressed weight, mean", worth.dressedKilograms, "carcass kg", "worked out"),
+      inputSetting(way === "cut" ? "price of cuts" : "price of whole birds", price, "cents per kg"),
+      input("of a size somebody wants", worth.wantedShare, "fraction", "worked out"),
+      input("sells for, all", birds * worth.sellsCents[way], "cents", "worked out"),
+      input("feed from today, a bird", worth.feedKilograms, "kg", "worked out"),
+      inputSetting("price of feed", feedCentsPerKilogram, "cents per kg"),
+      input("hands at the table and for packing, all", birds * worth.handsCents[way], "cents", "worked out"),
+      input("the day itself: hire, set-up, clean-up", season.openCents, "cents", "worked out"),
+    ],
+    rule: "What the birds sell for, less the feed from today on, the hands for each bird, the day itself, and any wish given up for it. What they have cost until today is spent either way.",
+    source: "season",
+  });
+}
+
+/** Something firm speaks against it. */
+function isShutOut({ against }: WhenRow): boolean {
+  return against.some((one) => (one.reason === "rule" ? one.rule.isFirm : FIRM_AGAINST.includes(one.reason)));
+}
+
+function isBetter(one: WhenRow, other: WhenRow): boolean {
+  if (isShutOut(one) !== isShutOut(other)) return isShutOut(other);
+  return one.comesToCents > other.comesToCents;
+}
+
+/** Prices in reach: up to three times what they are. */
+const REACH = 3;
+
+/** At which price of feed, and of meat, the second best day becomes the best. Both sums are straight lines. */
+function turningPoints(
+  first: WhenRow | undefined,
+  second: WhenRow | undefined,
+  facts: SeasonFacts,
+  birds: number,
+): Pick<WhenToGo, "feedCentsThatTurnIt" | "priceThatTurnsIt"> {
+  if (!first || !second) return { feedCentsThatTurnIt: undefined, priceThatTurnsIt: undefined };
+  const ahead = first.comesToCents - second.comesToCents;
+  const inReach = (price: number, now: number) =>
+    Number.isFinite(price) && price > now / REACH && price < now * REACH ? price : undefined;
+  const feedNow = facts.lots[0]!.feedCentsPerKilogram.value;
+  const moreFeed = birds * (first.worth.feedKilograms - second.worth.feedKilograms);
+  const sells = ({ worth, way }: WhenRow) => birds * worth.sellsCents[way];
+  const moreSold = sells(first) - sells(second);
+  const priceNow = facts.terms.wholeCentsPerKilogram.value;
+  return {
+    feedCentsThatTurnIt: moreFeed === 0 ? undefined : inReach(feedNow + ahead / moreFeed, feedNow),
+    priceThatTurnsIt: moreSold === 0 ? undefined : inReach(priceNow * (1 - ahead / moreSold), priceNow),
+  };
+}
+
+const sum = (numbers: readonly number[]) => numbers.reduce((running, number) => running + number, 0);

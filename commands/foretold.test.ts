@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { farmMeans, helperOf, placeOf } from "#app/server/farm-means.server.ts";
+import { farmMeans, placeOf } from "#app/server/farm-means.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { planForDate } from "#core/day/plan/plan-for-date.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
@@ -9,7 +9,7 @@ import { makeDemoFarm } from "#demo/make-demo-farm.ts";
 const file = openFarmFile(":memory:");
 makeDemoFarm(file);
 const farm = file.farm()!;
-const helpers = file.people.people().map(helperOf);
+const helpers = file.people.people();
 
 test.each(["2026-06-20", "2026-06-27"])(
   "the demo's day of %s ended inside the eight in ten that would have been foretold without any history",

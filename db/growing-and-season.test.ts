@@ -3,12 +3,13 @@ import { BATCH, CHOICES, entry, fileForEachTest } from "#db/file-of-tests.ts";
 
 const INES = {
   handsPercent: 100,
-  usesKnives: 1,
-  scalds: 1,
-  lifts: 1,
-  bornYear: null,
-  fromMinute: null,
-  toMinute: null,
+  usesKnives: true,
+  scalds: true,
+  lifts: true,
+  bornYear: undefined,
+  besideAdult: [],
+  fromMinute: undefined,
+  toMinute: undefined,
 } as const;
 
 const file = fileForEachTest();
@@ -105,13 +106,13 @@ describe("what binds a season", () => {
     });
     const { id } = file().people.people()[0]!;
     const busy = (...days: string[]) => days.map((onDay) => ({ onDay, why: "" }));
-    file().people.sayDay(entry(), { personId: id, onDay: "2026-10-10", canCome: 1, why: "" });
+    file().people.sayDay(entry(), { personId: id, onDay: "2026-10-10", canCome: true, why: "" });
     file().people.readCalendar(entry(), id, busy("2026-10-03", "2026-10-10"));
     file().people.readCalendar(entry(), id, busy("2026-10-17"));
     const said = file().people.personDays("2026-10-01", "2026-10-31");
     expect(said.map(({ onDay, canCome, source }) => [onDay, canCome, source])).toEqual([
-      ["2026-10-10", 1, "typed"],
-      ["2026-10-17", 0, "calendar"],
+      ["2026-10-10", true, "typed"],
+      ["2026-10-17", false, "calendar"],
     ]);
   });
 });

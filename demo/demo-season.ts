@@ -8,7 +8,15 @@ type MakeEntry = ReturnType<typeof entryMaker>;
 const [MONDAY, TUESDAY, WEDNESDAY, THURSDAY, FRIDAY, SATURDAY, SUNDAY] = [1, 2, 4, 8, 16, 32, 64];
 const centsPerKilogram = (centsPerPound: number) => Math.round(centsPerPound / 0.45359237);
 
-const ANY = { usesKnives: 1, scalds: 1, lifts: 1, bornYear: null, fromMinute: null, toMinute: null } as const;
+const ANY = {
+  usesKnives: true,
+  scalds: true,
+  lifts: true,
+  bornYear: undefined,
+  besideAdult: [],
+  fromMinute: undefined,
+  toMinute: undefined,
+} as const;
 /** Kept in stock: kind, name, pack, its price in cents, what there is, and for bags the heaviest bird. Short of ice and of bags. */
 const SUPPLIES = [
   ["ice", "Ice, 20 lb bags", 1, 450, 2, null],
@@ -29,12 +37,12 @@ const PEOPLE = [
   ["Tobias", WEDNESDAY | SATURDAY, 100, ANY],
   ["Ines", SATURDAY, 100, ANY],
   ["Juno", FRIDAY | SATURDAY | SUNDAY, 80, { ...ANY, bornYear: 2007 }],
-  ["Oskar", SATURDAY | SUNDAY, 50, { ...ANY, usesKnives: 0, scalds: 0, bornYear: 2011 }],
+  ["Oskar", SATURDAY | SUNDAY, 50, { ...ANY, usesKnives: false, scalds: false, bornYear: 2011 }],
   [
     "Pell",
     MONDAY | TUESDAY | WEDNESDAY | THURSDAY | FRIDAY | SATURDAY,
     60,
-    { ...ANY, lifts: 0, fromMinute: 13 * 60 },
+    { ...ANY, lifts: false, fromMinute: 13 * 60 },
   ],
 ] as const;
 
@@ -49,7 +57,7 @@ export function makeDemoSeason(file: FarmFile, entry: MakeEntry): void {
     ["Juno", "2026-10-16", "exam"],
   ] as const;
   for (const [name, onDay, why] of away)
-    must(file.people.sayDay(entry("2026-09-01"), { personId: person(name), onDay, canCome: 0, why }));
+    must(file.people.sayDay(entry("2026-09-01"), { personId: person(name), onDay, canCome: false, why }));
 
   file.season.saveSetting(
     {

@@ -17,23 +17,23 @@ test("people are moved by keys alone, the answer moves with them, and what was m
     page.getByText(/holds the line: a tenth quicker there, and the day ends .+ sooner/),
   ).toBeVisible();
   const before = await walk.figure("Last bird in the chill").textContent();
-  await page.getByRole("button", { name: "Juno at Pin, feet, head" }).focus();
+  await page.getByRole("button", { name: "Juno at Feet and heads" }).focus();
   await page.keyboard.press("ArrowLeft");
   const moved = page.getByRole("button", { name: "Juno at Pluck" });
   await expect(moved).toBeVisible();
   await expect(walk.figure("Last bird in the chill")).not.toHaveText(before!);
 
   // Oskar uses no knives, does not scald and is too young for the plucker: the arrow takes him past all of them.
-  await page.getByRole("button", { name: "Oskar at Pin, feet, head" }).focus();
+  await page.getByRole("button", { name: "Oskar at Pin feathers" }).focus();
   await page.keyboard.press("ArrowLeft");
-  await expect(page.getByRole("button", { name: "Oskar at Pin, feet, head" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Oskar at Pin feathers" })).toBeVisible();
   await page.keyboard.press("Enter");
   await expect(
     page.getByRole("listitem").filter({ hasText: "Gut table" }).getByText("too young"),
   ).toBeVisible();
   await page.getByRole("checkbox", { name: "Rinse, look" }).focus();
   await page.keyboard.press("Space");
-  await expect(page.getByText("Oskar stands at pin, feet, head.")).toBeVisible();
+  await expect(page.getByText("Oskar stands at pin feathers.")).toBeVisible();
 
   await page.getByRole("button", { name: "Save these choices" }).focus();
   await page.keyboard.press("Enter");
@@ -84,24 +84,24 @@ test.describe("by touch", () => {
     await page.getByRole("button", { name: "Ines at Gut table" }).tap();
     const pins = page
       .getByRole("listitem")
-      .filter({ has: page.getByRole("heading", { name: "Pin, feet, head" }) });
+      .filter({ has: page.getByRole("heading", { name: "Pin feathers" }) });
     await pins.getByRole("button", { name: "Ines to here" }).tap();
-    await expect(page.getByText("Ines is at pin, feet, head now.")).toBeVisible();
-    await expect(page.getByRole("button", { name: "Ines at Pin, feet, head" })).toBeVisible();
+    await expect(page.getByText("Ines is at pin feathers now.")).toBeVisible();
+    await expect(page.getByRole("button", { name: "Ines at Pin feathers" })).toBeVisible();
     await page.getByRole("button", { name: "Done with Ines" }).tap();
     await page.getByRole("button", { name: "Pell", exact: true }).tap();
     await expect(page.getByText(/Pell comes after the last bird/)).toBeVisible();
     await page.getByRole("button", { name: "Save these choices" }).tap();
     await expect(page.getByText("Saved. The plan stands as it is shown.")).toBeVisible();
     await page.reload();
-    await expect(page.getByRole("button", { name: "Ines at Pin, feet, head" })).toBeVisible();
+    await expect(page.getByRole("button", { name: "Ines at Pin feathers" })).toBeVisible();
   });
 });
 
 test("a name is dragged to another station with the mouse", async ({ page, farm }) => {
   await page.goto(`${farm.url}/days/3/plan`);
   await expect(page.getByText(refined)).toBeVisible();
-  const name = (await page.getByRole("button", { name: "Juno at Pin, feet, head" }).boundingBox())!;
+  const name = (await page.getByRole("button", { name: "Juno at Feet and heads" }).boundingBox())!;
   const to = (await page.getByRole("button", { name: "Maren at Gut table" }).boundingBox())!;
   await page.mouse.move(name.x + 10, name.y + 10);
   await page.mouse.down();

@@ -49,15 +49,16 @@ test("each station has a page of its own to print, and the plan is taken along a
   const download = page.waitForEvent("download");
   await page.getByRole("link", { name: "All of it as PDF" }).click();
   const sheet = await readFile(await (await download).path());
-  // The order of the days on two pages, what to have ready, seven stations and the chill.
-  expect(sheet.toString("latin1").match(/\/Type\s*\/Page[^s]/g)).toHaveLength(11);
+  // The order of the days on two pages, what to have ready, eight stations and the chill.
+  expect(sheet.toString("latin1").match(/\/Type\s*\/Page[^s]/g)).toHaveLength(12);
   await page.getByRole("link", { name: "A page for each station" }).click();
   const headings = page.getByRole("heading", { level: 1 });
   await expect(headings).toHaveText([
     "Cones",
     "Scald",
     "Pluck",
-    "Pin, feet, head",
+    "Feet and heads",
+    "Pin feathers",
     "Gut table",
     "Rinse, look",
     "Giblets",
@@ -69,7 +70,7 @@ test("each station has a page of its own to print, and the plan is taken along a
   await page.emulateMedia({ media: "print" });
   await expect(page.getByRole("navigation")).toHaveCount(0);
   const pdf = await page.pdf({ format: "Letter" });
-  expect(pdf.toString("latin1").match(/\/Type\s*\/Page[^s]/g)).toHaveLength(8);
+  expect(pdf.toString("latin1").match(/\/Type\s*\/Page[^s]/g)).toHaveLength(9);
 
   const file = await (await page.request.get(`${farm.url}/days/3/plan.json`)).json();
   expect(file).toMatchObject({ birds: 58, kind: "slow", start: "07:00", kit: { cones: 4 } });

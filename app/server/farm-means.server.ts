@@ -1,11 +1,9 @@
-import type { Helper } from "#core/day/crew/crew.ts";
 import { OUR_PACE } from "#core/day/crew/own-pace.ts";
 import type { FarmMeans } from "#core/day/plan/plan-input.ts";
 import { kilogramsFromMilligrams, milligramsFromPounds } from "#core/quantity/conversion.ts";
 import { type Setting, settingOr } from "#core/reckoning/setting.ts";
 import type { Place } from "#core/sky/sun.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
-import type { Person } from "#db/season/people-queries.server.ts";
 
 /** What stands where a farm has said nothing: our guess of a small farm's kit. See docs/sources.md#farm. */
 export const OURS = {
@@ -68,16 +66,3 @@ export function farmMeans(farm: Farm): FarmMeans {
 
 export const hourRate = (farm: Farm): Setting => settingOr(farm.hourRateCents, OURS.centsAnHour);
 export const birdsAYear = (farm: Farm): Setting => settingOr(farm.birdsAYearCount, OURS.birdsAYear);
-
-/** Somebody as a crew reckons with them. */
-export const helperOf = (person: Person): Helper => ({
-  id: person.id,
-  name: person.name,
-  handsPercent: person.handsPercent,
-  usesKnives: person.usesKnives === 1,
-  scalds: person.scalds === 1,
-  lifts: person.lifts === 1,
-  bornYear: person.bornYear ?? undefined,
-  fromMinute: person.fromMinute ?? undefined,
-  toMinute: person.toMinute ?? undefined,
-});

@@ -1,6 +1,6 @@
 import { now } from "#app/server/clock.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
-import { farmMeans, helperOf, hourRate } from "#app/server/farm-means.server.ts";
+import { farmMeans, hourRate } from "#app/server/farm-means.server.ts";
 import { flockOf } from "#app/server/flock-of.server.ts";
 import { farmPace } from "#app/server/own-pace.server.ts";
 import { forecastDays } from "#app/server/weather.server.ts";
@@ -44,10 +44,8 @@ export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
     today,
     lots,
     held,
-    people: file.people.people().map((person) => ({ ...helperOf(person), weekdayMask: person.weekdayMask })),
-    personDays: file.people
-      .personDays(today, addDays(today, AHEAD_DAYS))
-      .map(({ canCome, ...day }) => ({ ...day, canCome: canCome === 1 })),
+    people: file.people.people(),
+    personDays: file.people.personDays(today, addDays(today, AHEAD_DAYS)),
     marks: file.season
       .marks()
       .map(({ priceCents, ...mark }) => ({ ...mark, priceCents: priceCents ?? undefined })),

@@ -1,7 +1,6 @@
 import { now } from "#app/server/clock.server.ts";
 import { planOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
-import { helperOf } from "#app/server/farm-means.server.ts";
 import { iceBagsLeft } from "#app/server/ice-left.server.ts";
 import { seasonTerms } from "#app/server/season-reading.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
@@ -48,13 +47,11 @@ export function tasksOfDay(farm: Farm, batch: Batch, day: ProcessingDay): DayTas
 /** The farm's people, and helpers without a name who come on the day only. */
 function peopleAround(day: ProcessingDay): TaskPerson[] {
   const { people, personDays } = farmFile().people;
-  const said = personDays(addDays(day.processedOn, -AROUND_DAYS), addDays(day.processedOn, AROUND_DAYS)).map(
-    (one) => ({ ...one, canCome: one.canCome === 1 }),
-  );
+  const said = personDays(addDays(day.processedOn, -AROUND_DAYS), addDays(day.processedOn, AROUND_DAYS));
   const year = Number(day.processedOn.slice(0, 4));
   const known = people().map((person) => ({
     name: person.name,
-    rules: rulesOf(helperOf(person), year),
+    rules: rulesOf(person, year),
     station: day.crew.find(({ personId }) => personId === person.id)?.stations[0],
     isThere: (on: string, minute: number) =>
       // Who stands in the day's crew comes, whatever their weekdays say.

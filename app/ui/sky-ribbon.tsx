@@ -39,6 +39,8 @@ export function SkyRibbon(props: SkyRibbonProps) {
   );
 }
 
+/** Widest of a label's characters, those of its hour: a number that no box may be too narrow for. */
+const CHARACTER = 8;
 const ROW = 32;
 const WORK = 10;
 const AXIS = 24;
@@ -50,7 +52,7 @@ function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: nu
   const timed = marks
     .filter((mark) => mark.at >= sky.from && mark.at <= sky.to)
     .map((mark) => ({ ...mark, time: show.time(mark.at) }));
-  const { labels, rows } = placeLabels(timed, { x, width, widthOf: (text) => text.length * 7 });
+  const { labels, rows } = placeLabels(timed, { x, width, widthOf: (text) => text.length * CHARACTER });
   const height = rows * ROW + WORK + 6;
   const hours = localHours(sky.from, sky.to, show.timeZone);
   const every = [1, 2, 3, 4, 6, 12, 24].find((step) => (hours.length / step) * 46 < width) ?? 24;
@@ -139,4 +141,4 @@ function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: nu
 }
 
 const textWidth = (mark: { label: string; time: string }) =>
-  Math.max(mark.label.length, mark.time.length) * 6.6;
+  Math.max(mark.label.length * 6.8, mark.time.length * CHARACTER);

@@ -45,7 +45,8 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
   cones: "Cones",
   scald: "Scald",
   pluck: "Pluck",
-  pins: "Pin, feet, head",
+  feet: "Feet and heads",
+  pins: "Pin feathers",
   gut: "Gut table",
   rinse: "Rinse, look",
   giblets: "Giblets",
@@ -55,10 +56,10 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
 };
 
 export const RULE_BROKEN_WORDS: Readonly<Record<RuleBroken, string>> = {
-  "no knives": "no knives",
-  "no scald": "not the scald",
-  "no lifting": "no lifting",
-  "too young": "too young",
+  "no-knives": "no knives",
+  "no-scald": "not at the scald",
+  "no-lifting": "no lifting",
+  "too-young": "too young",
 };
 
 export const PLUCK_OPTIONS = [

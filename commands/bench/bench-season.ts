@@ -54,7 +54,7 @@ function comparePlain(
   });
 }
 
-/** The same programme, column by column, for a solver that knows no bounds but rows. */
+/** The same program, column by column, for a solver that knows no bounds but rows. */
 function solvePlainly(problem: SeasonProblem) {
   const { program, answerOf } = seasonModel(problem, { aim: "value" });
   const columns = program.cost.length;

@@ -114,7 +114,8 @@ export function lineByProcesses(): (day: LineDay, seed: number, replication: num
       passOn(station: EarlyStation, bird: Bird): void {
         if (station === "cones") simulation.activate(bird);
         if (station === "scald") bird.enterQueueImmediately(waiting.pluck);
-        if (station === "pluck") bird.enterQueueImmediately(waiting.pins);
+        if (station === "pluck") bird.enterQueueImmediately(waiting.feet);
+        if (station === "feet") bird.enterQueueImmediately(waiting.pins);
         if (station === "pins") bird.enterQueueImmediately(waiting.gut);
         if (station === "gut") bird.enterQueueImmediately(waiting.rinse);
         if (station === "gut" && day.giblets) simulation.activate(new Giblets(bird.number));

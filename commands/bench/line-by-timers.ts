@@ -95,7 +95,8 @@ export function lineByTimers(): (day: LineDay, seed: number, replication: number
         for (const bird of loaded) {
           if (station === "cones") cone.bleed(bird);
           if (station === "scald") this.putStore(waiting.pluck, bird);
-          if (station === "pluck") this.putStore(waiting.pins, bird);
+          if (station === "pluck") this.putStore(waiting.feet, bird);
+          if (station === "feet") this.putStore(waiting.pins, bird);
           if (station === "pins") this.putStore(waiting.gut, bird);
           if (station === "gut") this.putStore(waiting.rinse, bird);
           if (station === "gut" && day.giblets) this.putStore(waiting.giblets, bird);

@@ -14,11 +14,18 @@ import {
   PERSON_STREAM,
   TABLE_BITS,
 } from "#core/processing-line/line-luck.ts";
-import { STATIONS, type Station, workOrder } from "#core/processing-line/line-station.ts";
+import {
+  isAnotherBench,
+  nextAtBench,
+  STATIONS,
+  type Station,
+  stationRow,
+  workOrder,
+} from "#core/processing-line/line-station.ts";
 
 /** Stations up to the chill and beside it: the tellings in packages know no packing. */
 export type EarlyStation = Exclude<Station, "pack" | "cut" | "seal">;
-export const QUEUES = ["scald", "pluck", "pins", "gut", "rinse", "giblets"] as const;
+export const QUEUES = ["scald", "pluck", "feet", "pins", "gut", "rinse", "giblets"] as const;
 export type Queue = (typeof QUEUES)[number];
 
 /** Somebody's hands on this morning. */
@@ -44,7 +51,7 @@ export class LineRules {
   #inCones = 0;
   #bleeding = 0;
   /** Birds that wait before a station, or have a place in the tank, or are on their way there. */
-  readonly #promised = { pluck: 0, pins: 0, gut: 0, rinse: 0, tank: 0 };
+  readonly #promised = { pluck: 0, feet: 0, pins: 0, gut: 0, rinse: 0, tank: 0 };
   readonly #working = new Map<Station, number>(STATIONS.map((station) => [station, 0]));
   readonly #mostInLine: number;
   readonly #waiting: (station: Queue) => number;
@@ -90,9 +97,12 @@ export class LineRules {
   }
 
   /** What somebody who is idle takes up now, and the birds of it: the number of the next, or so many of those that wait. */
-  choice({ person, order }: Hands, now: number): { station: EarlyStation; load: number } | undefined {
+  choice({ person, order, last }: Hands, now: number): { station: EarlyStation; load: number } | undefined {
     if (now < person.fromMinute || now >= person.toMinute || this.#isNearBreak(now, 0)) return undefined;
-    for (const station of order) {
+    const inHand = last && nextAtBench(last);
+    const choices =
+      inHand && order.includes(inHand as EarlyStation) ? [inHand as EarlyStation, ...order] : order;
+    for (const station of choices) {
       const load = this.#loadAt(station, now);
       if (load > 0) return { station, load };
     }
@@ -112,7 +122,10 @@ export class LineRules {
       promised.pluck += load;
     } else if (station === "pluck") {
       promised.pluck -= load;
-      promised.pins += load;
+      promised.feet += load;
+    } else if (station === "feet") {
+      promised.feet -= 1;
+      promised.pins += 1;
     } else if (station === "pins") {
       promised.pins -= 1;
       promised.gut += 1;
@@ -127,13 +140,13 @@ export class LineRules {
   }
 
   minutesFor(hands: Hands, station: EarlyStation, bird: number, now: number): number {
-    const moved = hands.last !== undefined && hands.last !== station ? CHANGE_MINUTES : 0;
+    const moved = hands.last !== undefined && isAnotherBench(hands.last, station) ? CHANGE_MINUTES : 0;
     hands.last = station;
     const { minutes } = this.day;
-    const chance = this.#luck(STATIONS.indexOf(station), bird);
-    if (station === "scald") return minutes.scaldLoad * chance + moved;
+    const chance = this.#luck(stationRow(station).luckStream, bird);
+    if (station === "scald") return minutes.scald * chance + moved;
     if (station === "pluck") return minutes.pluck * chance + moved;
-    const median = station === "cones" ? minutes.kill : minutes[station];
+    const median = minutes[station];
     const before = Math.min(hands.done.get(station) ?? 0, 63);
     const tired = now > TIREDNESS.afterMinutes ? 1 + TIREDNESS.perMinute * (now - TIREDNESS.afterMinutes) : 1;
     const slow = 1 + SLOW_START.extra * Math.exp(-before / SLOW_START.birds);
@@ -186,9 +199,10 @@ export class LineRules {
     if (station === "scald") return this.#scaldLoad(queue, now);
     if (station === "pluck") {
       const isWorthIt = queue >= kit.pluckAtOnce || this.#working.get("scald") === 0;
-      const most = Math.min(queue, kit.pluckAtOnce, kit.buffers.pins - promised.pins);
+      const most = Math.min(queue, kit.pluckAtOnce, kit.buffers.feet - promised.feet);
       return isWorthIt ? Math.max(0, most) : 0;
     }
+    if (station === "feet") return promised.pins < kit.buffers.pins ? 1 : 0;
     if (station === "pins") return promised.gut < kit.buffers.gut ? 1 : 0;
     if (station === "gut") return promised.rinse < kit.buffers.rinse ? 1 : 0;
     if (station === "rinse") return promised.tank < kit.tankBirds ? 1 : 0;

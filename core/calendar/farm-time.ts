@@ -9,8 +9,10 @@ export type InstantReading =
 /** Whether the text names a time zone that this machine knows, such as America/New_York. */
 export function isTimeZone(text: string): boolean {
   try {
+    // Clocks are counted by one and shown by the other, so both must know it: `+05:00` is known to one only.
     Temporal.Instant.fromEpochMilliseconds(0).toZonedDateTimeISO(text);
-    return true;
+    new Intl.DateTimeFormat(undefined, { timeZone: text });
+    return /^[A-Za-z]/.test(text);
   } catch {
     return false;
   }

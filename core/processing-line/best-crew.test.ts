@@ -122,7 +122,7 @@ test("one pair of hands at a slow table holds the line there, and another helps 
     people: [
       person("Tobias", ["cones", "scald", "pluck"]),
       person("Maren", ["gut"]),
-      person("Oskar", ["pins", "rinse", "giblets"]),
+      person("Oskar", ["feet", "pins", "rinse", "giblets"]),
     ],
   };
   expect(bottleneck(day, 1, 60)).toMatchObject({ station: "gut" });

@@ -1,23 +1,11 @@
-import type { Station } from "#core/processing-line/line-station.ts";
-
-/** Starting medians of a practised adult, minutes a bird or a load: our choice until the farm's own days speak. See docs/sources.md#line. */
-export const STATION_MINUTES = {
-  kill: 0.6,
-  bleed: 2.0,
-  scaldLoad: 1.2,
-  pluckLoad: 0.7,
-  /** By hand, with a good scald; the last pins come on top. */
-  pluckByHand: 8.0,
-  pins: 2.0,
-  /** More for a bird whose feet are kept. */
-  feet: 1.0,
-  gut: 4.0,
-  rinse: 1.0,
-  giblets: 1.2,
-  packWhole: 3.5,
-  cutUp: 5.5,
-  seal: 3.0,
-} as const;
+/**
+ * Medians beside those of the stations (station-table.ts), minutes a bird, of a practiced adult. See docs/sources.md#line.
+ */
+export const BLEED_MINUTES = 2.0;
+/** By hand, with a good scald; the last pins come on top. */
+export const PLUCK_BY_HAND_MINUTES = 8.0;
+/** More at the feet for a bird whose feet are kept. */
+export const KEPT_FEET_MINUTES = 1.0;
 
 export const PRACTICES = ["many", "few", "first"] as const;
 export type Practice = (typeof PRACTICES)[number];
@@ -33,20 +21,8 @@ export const DAY_SD_LN = 0.18;
 /** Spread of one person's pace from day to day, likewise. */
 export const PERSON_SD_LN = 0.15;
 
-/** Spread of one bird's time about its median, coefficient of variation. See docs/sources.md#line. */
-export const TASK_CV: Readonly<Record<Station | "bleed", number>> = {
-  cones: 0.3,
-  bleed: 0.2,
-  scald: 0.3,
-  pluck: 0.3,
-  pins: 0.3,
-  gut: 0.35,
-  rinse: 0.3,
-  giblets: 0.3,
-  pack: 0.3,
-  cut: 0.35,
-  seal: 0.3,
-};
+/** Spread of one bird's bleeding about its median, coefficient of variation. See docs/sources.md#line. */
+export const BLEED_SPREAD = 0.2;
 
 /** A person's first birds at a station take longer: x (1 + 0.4 exp(-n/6)) after n birds. See docs/sources.md#line. */
 export const SLOW_START = { extra: 0.4, birds: 6 } as const;

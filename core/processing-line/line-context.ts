@@ -1,19 +1,16 @@
-import { DRAIN_MINUTES } from "#core/processing-line/line-constants.ts";
+import { CHANGE_MINUTES, DRAIN_MINUTES } from "#core/processing-line/line-constants.ts";
 import { isCutUp, type LineDay, mostInLine } from "#core/processing-line/line-day.ts";
 import { luckTables } from "#core/processing-line/line-luck.ts";
 import {
-  CONES,
-  CUT,
-  GIBLETS,
-  GUT,
-  PACK,
-  PINS,
+  isAnotherBench,
+  nextAtBench,
   PLUCK,
-  RINSE,
   SCALD,
-  SEAL,
   STATION_COUNT,
+  STATION_NUMBER,
   STATIONS,
+  type Station,
+  stationRow,
   workOrder,
 } from "#core/processing-line/line-station.ts";
 
@@ -93,8 +90,13 @@ export interface LineContext {
   readonly changeEvery: number;
   readonly hasBath: boolean;
   readonly seed: number;
-  /** By station: medians, places, room before it. */
+  /** By station: the bit of the next one at the same bench, 0 where there is none. */
+  readonly nextAtBench: Int32Array;
+  /** By station left and station begun: minutes lost on the way, 0 within one bench. */
+  readonly walkMinutes: Float64Array;
+  /** By station: medians, streams of luck, places, room before it. */
   readonly medians: Float64Array;
+  readonly streams: Int32Array;
   readonly places: Int32Array;
   readonly room: Int32Array;
   readonly setUpMinutes: number;
@@ -159,6 +161,15 @@ export interface LineState {
 
 const UNLIMITED = 1 << 29;
 
+const NEXT_AT_BENCH = Int32Array.from(STATIONS, (station) => {
+  const next = nextAtBench(station);
+  return next === undefined ? 0 : 1 << STATION_NUMBER[next];
+});
+const STREAMS = Int32Array.from(STATIONS, (station) => stationRow(station).luckStream);
+const WALK_MINUTES = Float64Array.from(
+  STATIONS.flatMap((from) => STATIONS.map((to) => (isAnotherBench(from, to) ? CHANGE_MINUTES : 0))),
+);
+
 /**
  * Lays a day out for the hot loop.
  *
@@ -207,28 +218,21 @@ export function lineContext(day: LineDay, seed: number): LineContext {
 
 function stationTables(day: LineDay) {
   const { minutes, kit, slowSpell, bath } = day;
-  const medians = new Float64Array(STATION_COUNT);
-  medians[CONES] = minutes.kill;
-  medians[SCALD] = minutes.scaldLoad;
-  medians[PLUCK] = minutes.pluck;
-  medians[PINS] = minutes.pins;
-  medians[GUT] = minutes.gut;
-  medians[RINSE] = minutes.rinse;
-  medians[GIBLETS] = minutes.giblets;
-  medians[PACK] = minutes.pack;
-  medians[CUT] = minutes.cut;
-  medians[SEAL] = minutes.seal;
+  const medians = Float64Array.from(STATIONS, (station) => minutes[station]);
   const places = new Int32Array(STATION_COUNT).fill(UNLIMITED);
   places[SCALD] = 1;
   places[PLUCK] = day.pluckBy === "hand" ? UNLIMITED : 1;
   for (const [station, count] of Object.entries(kit.places))
-    places[STATIONS.indexOf(station as "gut")] = count;
+    places[STATION_NUMBER[station as Station]] = count;
   const room = new Int32Array(STATION_COUNT).fill(UNLIMITED);
   for (const [station, count] of Object.entries(kit.buffers))
-    room[STATIONS.indexOf(station as "gut")] = count;
+    room[STATION_NUMBER[station as Station]] = count;
   const isCut = Uint8Array.from({ length: day.birds }, (_, bird) => (isCutUp(bird, day) ? 1 : 0));
   return {
     medians,
+    nextAtBench: NEXT_AT_BENCH,
+    walkMinutes: WALK_MINUTES,
+    streams: STREAMS,
     places,
     room,
     isCut,
@@ -254,7 +258,7 @@ function peopleTables(people: LineDay["people"]) {
   const pace = new Float64Array(people.length * STATION_COUNT).fill(1);
   for (const [index, person] of people.entries()) {
     for (const [rank, station] of workOrder(person.stations).entries()) {
-      const number = STATIONS.indexOf(station);
+      const number = STATION_NUMBER[station];
       order[index * STATION_COUNT + rank] = number;
       orderCount[index] = rank + 1;
       allowed[index] = allowed[index]! | (1 << number);

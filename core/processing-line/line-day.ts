@@ -1,5 +1,18 @@
-import { BIRDS_IN_LINE_EACH, STATION_MINUTES } from "#core/processing-line/line-constants.ts";
-import { isBeforeChill, type Station } from "#core/processing-line/line-station.ts";
+import {
+  BIRDS_IN_LINE_EACH,
+  BLEED_MINUTES,
+  KEPT_FEET_MINUTES,
+  PLUCK_BY_HAND_MINUTES,
+} from "#core/processing-line/line-constants.ts";
+import {
+  type BufferStation,
+  isBeforeChill,
+  type PlaceStation,
+  STATIONS,
+  type Station,
+  stationRow,
+} from "#core/processing-line/line-station.ts";
+import type { WhenNeeded } from "#core/processing-line/station-table.ts";
 
 /** Somebody on the line. Times are minutes after the day's start. */
 export interface LinePerson {
@@ -13,9 +26,6 @@ export interface LinePerson {
   readonly toMinute: number;
 }
 
-export type PlaceStation = "pins" | "gut" | "rinse" | "giblets" | "pack" | "cut" | "seal";
-export type BufferStation = "pins" | "gut" | "rinse" | "seal";
-
 export interface LineKit {
   readonly cones: number;
   readonly scaldAtOnce: number;
@@ -28,21 +38,8 @@ export interface LineKit {
   readonly tankBirds: number;
 }
 
-/** Medians of a practised adult, minutes a bird, or a load at scald and drum. */
-export interface LineMinutes {
-  readonly kill: number;
-  readonly bleed: number;
-  readonly scaldLoad: number;
-  /** A load of the drum, or a bird by hand. */
-  readonly pluck: number;
-  readonly pins: number;
-  readonly gut: number;
-  readonly rinse: number;
-  readonly giblets: number;
-  readonly pack: number;
-  readonly cut: number;
-  readonly seal: number;
-}
+/** Medians of a practiced adult, minutes a bird, or a load at scald and drum (by hand a bird), and of bleeding. */
+export type LineMinutes = Readonly<Record<Station | "bleed", number>>;
 
 /** How the scald's water sags and comes back, °C below its setting. */
 export interface LineBath {
@@ -85,17 +82,13 @@ export interface LineDay {
 
 /** Stations that a day needs somebody at. */
 export function neededStations(day: Pick<LineDay, "giblets" | "packSameDay" | "cutUp" | "birds">): Station[] {
-  return [
-    "cones",
-    "scald",
-    "pluck",
-    "pins",
-    "gut",
-    "rinse",
-    ...(day.giblets ? (["giblets"] as const) : []),
-    ...(day.packSameDay && day.cutUp < day.birds ? (["pack"] as const) : []),
-    ...(day.packSameDay && day.cutUp > 0 ? (["cut", "seal"] as const) : []),
-  ];
+  const isNeeded: Readonly<Record<WhenNeeded, boolean>> = {
+    always: true,
+    giblets: day.giblets,
+    "whole-same-day": day.packSameDay && day.cutUp < day.birds,
+    "cut-up-same-day": day.packSameDay && day.cutUp > 0,
+  };
+  return STATIONS.filter((station) => isNeeded[stationRow(station).needed]);
 }
 
 /** Birds that may be killed and not yet chilled: so many for each of those who work before the chill. */
@@ -107,24 +100,20 @@ export function isCutUp(bird: number, { birds, cutUp }: Pick<LineDay, "birds" | 
   return (bird * cutUp) % birds < cutUp;
 }
 
-/** Medians of a practised adult for a way of working. A dip longer than the usual load takes its own time. */
+/** Medians of a practiced adult for a way of working. A dip longer than the usual load takes its own time. */
 export function lineMinutes(of: {
   dipMinutes: number;
   keepsFeet: boolean;
   pluckBy: "drum" | "hand";
 }): LineMinutes {
-  const median = STATION_MINUTES;
+  const medians = Object.fromEntries(
+    STATIONS.map((station) => [station, stationRow(station).medianMinutes]),
+  ) as Record<Station, number>;
   return {
-    kill: median.kill,
-    bleed: median.bleed,
-    scaldLoad: Math.max(median.scaldLoad, of.dipMinutes),
-    pluck: of.pluckBy === "hand" ? median.pluckByHand : median.pluckLoad,
-    pins: median.pins + (of.keepsFeet ? median.feet : 0),
-    gut: median.gut,
-    rinse: median.rinse,
-    giblets: median.giblets,
-    pack: median.packWhole,
-    cut: median.cutUp,
-    seal: median.seal,
+    ...medians,
+    bleed: BLEED_MINUTES,
+    scald: Math.max(medians.scald, of.dipMinutes),
+    pluck: of.pluckBy === "hand" ? PLUCK_BY_HAND_MINUTES : medians.pluck,
+    feet: medians.feet + (of.keepsFeet ? KEPT_FEET_MINUTES : 0),
   };
 }

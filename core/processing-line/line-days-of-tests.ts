@@ -1,7 +1,12 @@
 import fc from "fast-check";
-import { STATION_MINUTES } from "#core/processing-line/line-constants.ts";
-import type { LineDay, LinePerson } from "#core/processing-line/line-day.ts";
-import { STATIONS } from "#core/processing-line/line-station.ts";
+import { type LineDay, type LinePerson, lineMinutes } from "#core/processing-line/line-day.ts";
+import {
+  BUFFER_STATIONS,
+  DEFAULT_BUFFERS,
+  DEFAULT_PLACES,
+  PLACE_STATIONS,
+  STATIONS,
+} from "#core/processing-line/line-station.ts";
 
 /** Made-up days for tests: an ordinary one, and any that a farm might plan. */
 export const person = (name: string, stations: LinePerson["stations"]): LinePerson => ({
@@ -18,29 +23,17 @@ export const ORDINARY_DAY: LineDay = {
     person("Tobias", ["cones", "scald", "pluck"]),
     person("Maren", ["gut"]),
     person("Ines", ["gut", "rinse", "giblets"]),
-    person("Oskar", ["pins", "giblets"]),
+    person("Oskar", ["feet", "pins", "giblets"]),
   ],
   kit: {
     cones: 4,
     scaldAtOnce: 1,
     pluckAtOnce: 2,
-    places: { pins: 2, gut: 3, rinse: 1, giblets: 1, pack: 2, cut: 2, seal: 1 },
-    buffers: { pins: 8, gut: 8, rinse: 6, seal: 20 },
+    places: { ...DEFAULT_PLACES, gut: 3 },
+    buffers: DEFAULT_BUFFERS,
     tankBirds: 64,
   },
-  minutes: {
-    kill: STATION_MINUTES.kill,
-    bleed: STATION_MINUTES.bleed,
-    scaldLoad: STATION_MINUTES.scaldLoad,
-    pluck: STATION_MINUTES.pluckLoad,
-    pins: STATION_MINUTES.pins,
-    gut: STATION_MINUTES.gut,
-    rinse: STATION_MINUTES.rinse,
-    giblets: STATION_MINUTES.giblets,
-    pack: STATION_MINUTES.packWhole,
-    cut: STATION_MINUTES.cutUp,
-    seal: STATION_MINUTES.seal,
-  },
+  minutes: lineMinutes({ dipMinutes: 0, keepsFeet: false, pluckBy: "drum" }),
   bleedFloorMinutes: 1.5,
   pluckBy: "drum",
   giblets: true,
@@ -56,6 +49,8 @@ export const ORDINARY_DAY: LineDay = {
   daySdLn: 0.18,
 };
 
+const forEach = <Of extends string, Value>(keys: readonly Of[], value: (key: Of) => Value) =>
+  Object.fromEntries(keys.map((key) => [key, value(key)])) as Record<Of, Value>;
 const count = (max: number) => fc.integer({ min: 1, max });
 const minute = (max: number) => fc.integer({ min: 0, max });
 
@@ -85,16 +80,8 @@ export const anyLineDay: fc.Arbitrary<LineDay> = fc
     scaldAtOnce: count(4),
     pluckAtOnce: count(4),
     tankBirds: fc.integer({ min: 2, max: 40 }),
-    places: fc.record({
-      pins: count(2),
-      gut: count(3),
-      rinse: count(2),
-      giblets: count(2),
-      pack: count(2),
-      cut: count(2),
-      seal: count(2),
-    }),
-    buffers: fc.record({ pins: count(6), gut: count(6), rinse: count(4), seal: count(5) }),
+    places: fc.record(forEach(PLACE_STATIONS, (station) => count(station === "gut" ? 3 : 2))),
+    buffers: fc.record(forEach(BUFFER_STATIONS, (station) => count(station === "rinse" ? 4 : 6))),
     pluckBy: fc.constantFrom("drum" as const, "drum" as const, "hand" as const),
     giblets: fc.boolean(),
     packSameDay: fc.boolean(),

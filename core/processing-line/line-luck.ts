@@ -1,15 +1,15 @@
-import { DAY_SD_LN, PERSON_SD_LN, TASK_CV } from "#core/processing-line/line-constants.ts";
-import { STATION_COUNT, STATIONS } from "#core/processing-line/line-station.ts";
+import { BLEED_SPREAD, DAY_SD_LN, PERSON_SD_LN } from "#core/processing-line/line-constants.ts";
+import { STATIONS, stationRow } from "#core/processing-line/line-station.ts";
 import { normalQuantile } from "#core/quantity/normal.ts";
 
 /** Quantiles a table holds. With 2048 the luckiest and unluckiest are 3.5 standard deviations out. */
 export const TABLE_BITS = 11;
 const TABLE_SIZE = 1 << TABLE_BITS;
 
-/** Streams of luck beside the ten stations'. */
-export const BLEED_STREAM = STATION_COUNT;
-export const PERSON_STREAM = STATION_COUNT + 1;
-export const DAY_STREAM = STATION_COUNT + 2;
+/** Streams of luck beside the stations', whose numbers are in their table. */
+export const BLEED_STREAM = 10;
+export const PERSON_STREAM = 11;
+export const DAY_STREAM = 12;
 
 const GOLDEN = 0x9e3779b1;
 
@@ -40,20 +40,20 @@ export function luckPlace(morning: number, stream: number, index: number): numbe
 }
 
 /**
- * Lognormal quantiles about a median of 1, one table after the other: stations, bleeding, person, day.
+ * Lognormal quantiles about a median of 1, one table after the other in the order of the streams.
  * See docs/sources.md#line.
  */
 export function luckTables(daySdLn = DAY_SD_LN): Float64Array {
   if (keptTables?.daySdLn === daySdLn) return keptTables.tables;
-  const spreads = [
-    ...STATIONS.map((station) => sdOfCv(TASK_CV[station])),
-    sdOfCv(TASK_CV.bleed),
-    PERSON_SD_LN,
-    daySdLn,
-  ];
-  const tables = new Float64Array(spreads.length * TABLE_SIZE);
+  const spreads = new Map<number, number>([
+    ...STATIONS.map(stationRow).map(({ luckStream, spread }) => [luckStream, sdOfCv(spread)] as const),
+    [BLEED_STREAM, sdOfCv(BLEED_SPREAD)],
+    [PERSON_STREAM, PERSON_SD_LN],
+    [DAY_STREAM, daySdLn],
+  ]);
+  const tables = new Float64Array((Math.max(...spreads.keys()) + 1) * TABLE_SIZE);
   const deviations = normalQuantiles();
-  for (const [stream, sd] of spreads.entries())
+  for (const [stream, sd] of spreads)
     for (let place = 0; place < TABLE_SIZE; place += 1)
       tables[stream * TABLE_SIZE + place] = Math.exp(sd * deviations[place]!);
   keptTables = { daySdLn, tables };

@@ -16,12 +16,12 @@ import {
   ROOMY,
   WATER_IS_SHUT,
 } from "#core/processing-line/line-context.ts";
-import { CONES, PINS, PLUCK, RINSE, SCALD } from "#core/processing-line/line-station.ts";
+import { CONES, FEET, PLUCK, RINSE, SCALD } from "#core/processing-line/line-station.ts";
 
 /* Where the birds of a morning are, and what is to come. See line-run.ts. */
 
 /** Stations whose readiness is told by the three sets of bits alone. */
-const FROM_PINS_ON = -1 << PINS;
+const FROM_FEET_ON = -1 << FEET;
 
 /** Puts what is to come in its place: the soonest last, so that it is taken at no cost; of two at once, the lower number. */
 export function announce(context: LineContext, who: number): void {
@@ -83,7 +83,7 @@ export function leaveTank({ state: { counts }, tankBirds }: LineContext): void {
 export function readyStations(context: LineContext, flags: number): number {
   const { counts, head, tail, occupied } = context.state;
   const queued = counts[QUEUED]!;
-  let ready = queued & counts[PLACED]! & counts[ROOMY]! & FROM_PINS_ON;
+  let ready = queued & counts[PLACED]! & counts[ROOMY]! & FROM_FEET_ON;
   const killed = counts[KILLED]!;
   const canKill =
     (flags & NO_KILL) === 0 &&

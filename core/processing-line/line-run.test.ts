@@ -4,7 +4,7 @@ import { CHILLED, lineContext } from "#core/processing-line/line-context.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { anyLineDay, ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
 import { playMorning } from "#core/processing-line/line-run.ts";
-import { STATIONS } from "#core/processing-line/line-station.ts";
+import { BUFFER_STATIONS, STATION_NUMBER, STATIONS } from "#core/processing-line/line-station.ts";
 import { evenChance } from "#core/processing-line/line-whatif.ts";
 import { type Happening, readableMorning } from "#core/processing-line/readable-line.ts";
 
@@ -22,6 +22,10 @@ function played(day: LineDay, seed: number, replication: number) {
   });
   return { happenings, isFinished, state: context.state };
 }
+
+test("stations are numbered in the order of their table", () => {
+  for (const [index, station] of STATIONS.entries()) expect(STATION_NUMBER[station]).toBe(index);
+});
 
 test("the fast line and the readable one agree, event for event, on the same luck", () => {
   fc.assert(
@@ -50,7 +54,7 @@ test("every bird ends in the chill exactly once, and is worked at each station o
           .filter((one) => one.what === "ends" && one.station === station)
           .map(({ bird }) => bird)
           .sort((one, other) => one - other);
-      for (const station of ["cones", "pins", "gut", "rinse", ...(day.giblets ? ["giblets"] : [])])
+      for (const station of ["cones", "feet", "pins", "gut", "rinse", ...(day.giblets ? ["giblets"] : [])])
         expect(birdsAt(station)).toEqual(all);
       if (day.packSameDay) {
         expect([...birdsAt("pack"), ...birdsAt("cut")].sort((one, other) => one - other)).toEqual(all);
@@ -89,7 +93,7 @@ test("queues, tables and tanks never hold more than they have room for", () => {
   fc.assert(
     fc.property(...morning, (day, seed, replication) => {
       const { mostWaiting } = readableMorning(day, seed, replication);
-      for (const station of ["pins", "gut", "rinse", "seal"] as const)
+      for (const station of BUFFER_STATIONS)
         expect(mostWaiting[station]!).toBeLessThanOrEqual(day.kit.buffers[station]);
       const working = new Map<string, number>();
       let inTank = 0;
@@ -150,7 +154,7 @@ test("one bird and one person work, also plucked by hand, and a day that nobody 
   expect(ends!.minute - begins!.minute).toBeGreaterThan(5);
   const nobodyGuts: LineDay = {
     ...ORDINARY_DAY,
-    people: [person("Oskar", ["cones", "scald", "pluck", "pins"])],
+    people: [person("Oskar", ["cones", "scald", "pluck", "feet", "pins"])],
   };
   const stuck = played(nobodyGuts, 1, 0);
   expect(stuck.isFinished).toBe(false);

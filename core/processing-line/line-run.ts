@@ -131,6 +131,18 @@ function finishRest(context: LineContext): void {
   announce(context, REST);
 }
 
+/** What somebody takes up: the bird in hand at the same bench, else the first station of their order that is ready. */
+function stationFor(context: LineContext, person: number, ready: number): number {
+  const last = context.state.personLast[person]!;
+  if (last !== -1) {
+    const inHand = ready & context.nextAtBench[last]!;
+    if (inHand !== 0) return 31 - Math.clz32(inHand);
+  }
+  let rank = person * STATION_COUNT;
+  while ((ready & (1 << context.order[rank]!)) === 0) rank += 1;
+  return context.order[rank]!;
+}
+
 /** Gives work to whoever is idle and may do what is ready, those who can do least first. */
 function assign(context: LineContext, key: number, watch: LineWatch | undefined): void {
   const { counts } = context.state;
@@ -151,9 +163,7 @@ function assign(context: LineContext, key: number, watch: LineWatch | undefined)
       asking &= asking - 1;
     }
     if (person === -1) return;
-    let rank = person * STATION_COUNT;
-    while ((ready & (1 << context.order[rank]!)) === 0) rank += 1;
-    begin(context, key, person, context.order[rank]!, watch);
+    begin(context, key, person, stationFor(context, person, ready & context.allowed[person]!), watch);
     waiting &= ~(1 << person);
   }
 }

@@ -70,7 +70,6 @@ function quicker(day: LineDay, station: Station): LineDay {
     ...day,
     minutes: { ...minutes, ...change },
   });
-  if (station === "cones") return cut({ kill: minutes.kill * QUICKER, bleed: minutes.bleed * QUICKER });
-  if (station === "scald") return cut({ scaldLoad: minutes.scaldLoad * QUICKER });
+  if (station === "cones") return cut({ cones: minutes.cones * QUICKER, bleed: minutes.bleed * QUICKER });
   return cut({ [station]: minutes[station] * QUICKER });
 }

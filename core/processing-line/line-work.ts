@@ -1,4 +1,4 @@
-import { CHANGE_MINUTES, SLOW_START, TIREDNESS } from "#core/processing-line/line-constants.ts";
+import { SLOW_START, TIREDNESS } from "#core/processing-line/line-constants.ts";
 import {
   BATH_BELOW,
   BATH_SINCE,
@@ -38,6 +38,7 @@ import {
 import {
   CONES,
   CUT,
+  FEET,
   GIBLETS,
   GUT,
   PACK,
@@ -85,14 +86,12 @@ export function begin(
     setHandMinutes(context, key, person, station, bird);
   } else if (station === SCALD) {
     bird = loadScald(context);
-    const place = (SCALD << TABLE_BITS) + luckPlace(key, SCALD, bird);
-    clock[MINUTES] = context.medians[SCALD]! * context.luck[place]!;
+    clock[MINUTES] = context.medians[SCALD]! * luckOf(context, key, SCALD, bird);
     if (context.hasBath)
       clock[MINUTES] = clock[MINUTES]! * Math.exp(context.stretchPerKelvin * clock[BATH_BELOW]!);
   } else if (station === PLUCK && !context.isPluckedByHand) {
     bird = loadPlucker(context);
-    const place = (PLUCK << TABLE_BITS) + luckPlace(key, PLUCK, bird);
-    clock[MINUTES] = context.medians[PLUCK]! * context.luck[place]!;
+    clock[MINUTES] = context.medians[PLUCK]! * luckOf(context, key, PLUCK, bird);
   } else {
     bird = pop(context, station);
     // Up to the rinse the next station is the next number; giblets, whole birds and sealed packs go nowhere.
@@ -110,7 +109,8 @@ export function begin(
     setHandMinutes(context, key, person, station, bird);
   }
   let minutes = clock[MINUTES]!;
-  if (state.personLast[person] !== station && state.personLast[person] !== -1) minutes += CHANGE_MINUTES;
+  const last = state.personLast[person]!;
+  if (last !== -1) minutes += context.walkMinutes[last * STATION_COUNT + station]!;
   state.personLast[person] = station;
   state.personStation[person] = station;
   state.personBird[person] = bird;
@@ -153,13 +153,18 @@ function loadPlucker(context: LineContext): number {
   const { counts, occupied } = state;
   let load = state.tail[PLUCK]! - state.head[PLUCK]!;
   if (load > context.pluckAtOnce) load = context.pluckAtOnce;
-  const roomLeft = room[PINS]! - occupied[PINS]!;
+  const roomLeft = room[FEET]! - occupied[FEET]!;
   if (load > roomLeft) load = roomLeft;
   for (let place = 0; place < load; place += 1) state.inPlucker[place] = pop(context, PLUCK);
   counts[IN_PLUCKER] = load;
   vacate(context, PLUCK, load);
-  occupy(context, PINS, load);
+  occupy(context, FEET, load);
   return state.inPlucker[0]!;
+}
+
+function luckOf(context: LineContext, key: number, station: number, bird: number): number {
+  const stream = context.streams[station]!;
+  return context.luck[(stream << TABLE_BITS) + luckPlace(key, stream, bird)]!;
 }
 
 /** Hands have good and bad days, slow starts, tired afternoons and rain; machines have none of them. */
@@ -179,7 +184,7 @@ function setHandMinutes(
     context.pace[at]! *
     state.personFactor[person]! *
     SLOW_START_FACTOR[done < SLOW_START_BIRDS ? done : SLOW_START_BIRDS - 1]! *
-    context.luck[(station << TABLE_BITS) + luckPlace(key, station, bird)]!;
+    luckOf(context, key, station, bird);
   if (now > TIREDNESS.afterMinutes) minutes *= 1 + TIREDNESS.perMinute * (now - TIREDNESS.afterMinutes);
   if (now >= context.spellFrom && now < context.spellTo) minutes *= context.spellFactor;
   state.clock[MINUTES] = minutes;
@@ -206,7 +211,7 @@ export function finish(
   if (station === CONES) startBleeding(context, key, bird);
   else if (station === SCALD) unloadScald(context);
   else if (station === PLUCK) unloadPlucker(context, bird);
-  else if (station === PINS) push(context, GUT, bird);
+  else if (station === FEET || station === PINS) push(context, station + 1, bird);
   else if (station === GUT) {
     push(context, RINSE, bird);
     if (context.hasGiblets) push(context, GIBLETS, bird);
@@ -252,14 +257,14 @@ function unloadPlucker(context: LineContext, bird: number): void {
   const now = state.clock[NOW]!;
   if (context.isPluckedByHand) {
     state.pluckedAt[bird] = now;
-    push(context, PINS, bird);
+    push(context, FEET, bird);
     return;
   }
   const load = state.counts[IN_PLUCKER]!;
   for (let place = 0; place < load; place += 1) {
     const plucked = state.inPlucker[place]!;
     state.pluckedAt[plucked] = now;
-    push(context, PINS, plucked);
+    push(context, FEET, plucked);
   }
   state.counts[IN_PLUCKER] = 0;
 }

@@ -15,7 +15,16 @@ import {
   PERSON_STREAM,
   TABLE_BITS,
 } from "#core/processing-line/line-luck.ts";
-import { isBeforeChill, STATIONS, type Station, workOrder } from "#core/processing-line/line-station.ts";
+import {
+  type BufferStation,
+  isAnotherBench,
+  isBeforeChill,
+  nextAtBench,
+  STATIONS,
+  type Station,
+  stationRow,
+  workOrder,
+} from "#core/processing-line/line-station.ts";
 
 /** Something that somebody begins or ends at a station, with the first bird of the load. */
 export interface Happening {
@@ -81,18 +90,11 @@ export function readableMorning(day: LineDay, seed: number, replication: number)
     .toSorted((one, other) => one.order.length - other.order.length);
 
   const happenings: Happening[] = [];
-  const waiting: Record<Station, number[]> = {
-    cones: Array.from({ length: day.birds }, (_, bird) => bird),
-    scald: [],
-    pluck: [],
-    pins: [],
-    gut: [],
-    rinse: [],
-    giblets: [],
-    pack: [],
-    cut: [],
-    seal: [],
-  };
+  const waiting = Object.fromEntries(STATIONS.map((station) => [station, []])) as unknown as Record<
+    Station,
+    number[]
+  >;
+  waiting.cones = Array.from({ length: day.birds }, (_, bird) => bird);
   const mostWaiting: Partial<Record<Station, number>> = {};
   const killedAt = new Map<number, number>();
   const chilled: { bird: number; minute: number }[] = [];
@@ -109,7 +111,7 @@ export function readableMorning(day: LineDay, seed: number, replication: number)
   const atWork = (station: Station) => workers.filter(({ task }) => task?.station === station);
   const onTheWayTo = (station: Station) =>
     atWork(STATIONS[STATIONS.indexOf(station) - 1]!).reduce((sum, { task }) => sum + task!.birds.length, 0);
-  const roomBefore = (station: "pins" | "gut" | "rinse" | "seal") =>
+  const roomBefore = (station: BufferStation) =>
     day.kit.buffers[station] - waiting[station].length - onTheWayTo(station);
   const hasPlace = (station: keyof LineDay["kit"]["places"]) =>
     atWork(station).length < day.kit.places[station];
@@ -145,11 +147,13 @@ export function readableMorning(day: LineDay, seed: number, replication: number)
         return isBathFree && birds.length <= scaldedRoom && (isFull || canNothingBeAdded) ? birds : [];
       }
       case "pluck": {
-        if (day.pluckBy === "hand") return roomBefore("pins") > 0 ? first : [];
+        if (day.pluckBy === "hand") return roomBefore("feet") > 0 ? first : [];
         const isWorthIt = waiting.pluck.length >= day.kit.pluckAtOnce || atWork("scald").length === 0;
-        const most = Math.min(day.kit.pluckAtOnce, roomBefore("pins"));
+        const most = Math.min(day.kit.pluckAtOnce, roomBefore("feet"));
         return atWork("pluck").length === 0 && isWorthIt ? waiting.pluck.slice(0, Math.max(0, most)) : [];
       }
+      case "feet":
+        return hasPlace("feet") && roomBefore("pins") > 0 ? first : [];
       case "pins":
         return hasPlace("pins") && roomBefore("gut") > 0 ? first : [];
       case "gut":
@@ -168,7 +172,7 @@ export function readableMorning(day: LineDay, seed: number, replication: number)
     const done = worker.done[station] ?? 0;
     const pace = worker.person.pace[station] ?? 1;
     const slowStart = 1 + SLOW_START.extra * Math.exp(-Math.min(done, 63) / SLOW_START.birds);
-    let minutes = median * pace * worker.factor * slowStart * luck(STATIONS.indexOf(station), bird);
+    let minutes = median * pace * worker.factor * slowStart * luck(stationRow(station).luckStream, bird);
     if (now > TIREDNESS.afterMinutes) minutes *= 1 + TIREDNESS.perMinute * (now - TIREDNESS.afterMinutes);
     if (spell && now >= spell.fromMinute && now < spell.fromMinute + spell.minutes) minutes *= spell.factor;
     return minutes;
@@ -177,14 +181,12 @@ export function readableMorning(day: LineDay, seed: number, replication: number)
   function minutesFor(worker: Worker, { station, birds }: Task): number {
     const { minutes } = day;
     const bird = birds[0]!;
-    const machine = (median: number) => median * luck(STATIONS.indexOf(station), bird);
+    const machine = (median: number) => median * luck(stationRow(station).luckStream, bird);
     const hands = (median: number) => handMinutes(median, worker, station, bird);
     switch (station) {
-      case "cones":
-        return hands(minutes.kill);
       case "scald": {
-        if (!day.bath) return machine(minutes.scaldLoad);
-        return machine(minutes.scaldLoad) * Math.exp((Math.LN10 / day.bath.zCelsius) * bath.below);
+        if (!day.bath) return machine(minutes.scald);
+        return machine(minutes.scald) * Math.exp((Math.LN10 / day.bath.zCelsius) * bath.below);
       }
       case "pluck":
         return day.pluckBy === "hand" ? hands(minutes.pluck) : machine(minutes.pluck);
@@ -206,7 +208,7 @@ export function readableMorning(day: LineDay, seed: number, replication: number)
       const below = Math.max(0, bath.below - day.bath.recoveryPerMinute * (now - bath.since));
       bath = { below: below + day.bath.sagPerBird * birds.length, since: now };
     }
-    const hasMoved = worker.lastStation !== undefined && worker.lastStation !== station;
+    const hasMoved = worker.lastStation !== undefined && isAnotherBench(worker.lastStation, station);
     const minutes = minutesFor(worker, task) + (hasMoved ? CHANGE_MINUTES : 0);
     worker.lastStation = station;
     worker.task = task;
@@ -221,7 +223,8 @@ export function readableMorning(day: LineDay, seed: number, replication: number)
     happenings.push({ minute: now, what: "ends", station, person: worker.person.name, bird: birds[0]! });
     if (station === "cones") bleed(birds[0]!);
     if (station === "scald") afterScald(birds);
-    if (station === "pluck") waiting.pins.push(...birds);
+    if (station === "pluck") waiting.feet.push(...birds);
+    if (station === "feet") waiting.pins.push(...birds);
     if (station === "pins") waiting.gut.push(...birds);
     if (station === "gut") waiting.rinse.push(...birds);
     if (station === "gut" && day.giblets) waiting.giblets.push(...birds);
@@ -268,13 +271,19 @@ export function readableMorning(day: LineDay, seed: number, replication: number)
     });
   }
 
+  /** The bird in hand at the same bench first, then the person's own order. */
+  function choices({ order, lastStation }: Worker): readonly Station[] {
+    const next = lastStation && nextAtBench(lastStation);
+    return next && order.includes(next) ? [next, ...order] : order;
+  }
+
   /** Whoever is idle and can do least chooses first; each takes the first station of their order that has work. */
   function assign(): void {
     for (;;) {
       if (isNearBreak(0)) return;
       const found = workers
         .filter(({ task, person }) => !task && person.fromMinute <= now && now < person.toMinute)
-        .flatMap((worker) => worker.order.map((station) => ({ worker, station, birds: load(station) })))
+        .flatMap((worker) => choices(worker).map((station) => ({ worker, station, birds: load(station) })))
         .find(({ birds }) => birds.length > 0);
       if (!found) return;
       begin(found.worker, found.station, found.birds);

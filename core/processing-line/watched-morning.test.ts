@@ -11,7 +11,7 @@ test("every bird goes from its crate through each station once and into the chil
   for (const [bird, steps] of birds.entries()) {
     expect(placeAt(steps, -1)).toEqual({ at: "crate" });
     const stations = steps.flatMap(({ place }) => (place.at === "station" ? [place.station] : []));
-    expect(stations).toEqual(["cones", "scald", "pluck", "pins", "gut", "rinse"]);
+    expect(stations).toEqual(["cones", "scald", "pluck", "feet", "pins", "gut", "rinse"]);
     expect(steps.at(-1)).toEqual({
       minute: chilled.find((one) => one.bird === bird)!.minute,
       place: { at: "chill" },

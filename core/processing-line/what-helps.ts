@@ -1,6 +1,6 @@
-import type { LineDay, LinePerson, PlaceStation } from "#core/processing-line/line-day.ts";
+import type { LineDay, LinePerson } from "#core/processing-line/line-day.ts";
 import { neededStations } from "#core/processing-line/line-day.ts";
-import { STATIONS } from "#core/processing-line/line-station.ts";
+import { type PlaceStation, STATIONS } from "#core/processing-line/line-station.ts";
 import { Mornings } from "#core/processing-line/line-whatif.ts";
 
 /** Something that could be changed about a day. */

@@ -1,34 +1,57 @@
+import { stationRow } from "#core/processing-line/line-station.ts";
+import type { Station } from "#core/processing-line/station-table.ts";
+
 /** What somebody may not do on the line. */
 export interface PersonRules {
   readonly usesKnives: boolean;
   readonly scalds: boolean;
   readonly lifts: boolean;
-  /** Years; undefined where nobody said. */
+  /** Years, counted low: the age they surely have; undefined where nobody said, which the farm's form calls an adult. */
   readonly age: number | undefined;
+  /** Stations with a blade that the farm lets a young person work at with an adult beside them. Empty for most. */
+  readonly besideAdult: readonly Station[];
 }
 
-export const NO_RULES: PersonRules = { usesKnives: true, scalds: true, lifts: true, age: undefined };
+export const NO_RULES: PersonRules = {
+  usesKnives: true,
+  scalds: true,
+  lifts: true,
+  age: undefined,
+  besideAdult: [],
+};
 
-/** Younger than this nobody is put at blades, hot water or the plucker. Our caution; local law may ask for more. See docs/sources.md#people. */
-export const LEAST_AGE = 16;
+/** Younger than this nobody is put at blades, hot water or machines. Our caution; local law may ask for more. See docs/sources.md#people. */
+export const MIN_AGE = 16;
+/** From this age somebody can stand beside a young person. See docs/sources.md#people. */
+export const ADULT_AGE = 18;
 
-export type RuleBroken = "no knives" | "no scald" | "no lifting" | "too young";
+export type RuleBroken = "no-knives" | "no-scald" | "no-lifting" | "too-young";
 
-type Work = "cones" | "scald" | "pluck" | "pins" | "gut" | "rinse" | "giblets" | "pack" | "cut" | "seal";
+/** Stations that a farm may grant to one named young person, with an adult beside them. */
+export const isGrantable = (station: Station): boolean => {
+  const { mayBeGranted, isHot, hasMachine } = stationRow(station).rules;
+  return mayBeGranted && !isHot && !hasMachine;
+};
 
-const KNIVES: readonly Work[] = ["cones", "gut", "giblets", "cut"];
-const HEAVY: readonly Work[] = ["cones", "scald", "pluck"];
-const NOT_FOR_CHILDREN: readonly Work[] = ["cones", "scald", "pluck", "gut", "giblets", "cut"];
+/** Whether somebody works at a station only by the farm's grant, so that an adult must be beside them. */
+export const needsAdultBeside = (rules: PersonRules, station: Station): boolean =>
+  rules.age !== undefined &&
+  rules.age < MIN_AGE &&
+  stationRow(station).rules.usesBlade &&
+  isGrantable(station) &&
+  rules.besideAdult.includes(station);
 
 /**
- * The rule that keeps somebody from a station; undefined where none does. Feet and heads at the pins come off at the
- * joint and count as no knife's work: a child may pin, rinse, pack and seal.
+ * The rule that keeps somebody from a station; undefined where none does. A station with a blade, hot water or a machine
+ * is closed to the young; a grant opens it only where the station's own row allows grants.
  */
-export function ruleAgainst(rules: PersonRules, station: Work): RuleBroken | undefined {
-  if (rules.age !== undefined && rules.age < LEAST_AGE && NOT_FOR_CHILDREN.includes(station))
-    return "too young";
-  if (!rules.usesKnives && KNIVES.includes(station)) return "no knives";
-  if (!rules.scalds && station === "scald") return "no scald";
-  if (!rules.lifts && HEAVY.includes(station)) return "no lifting";
+export function ruleAgainst(rules: PersonRules, station: Station): RuleBroken | undefined {
+  const { usesBlade, isHot, hasMachine, isHeavy } = stationRow(station).rules;
+  if (needsAdultBeside(rules, station)) return undefined;
+  if (rules.age !== undefined && rules.age < MIN_AGE && (usesBlade || isHot || hasMachine))
+    return "too-young";
+  if (!rules.usesKnives && usesBlade) return "no-knives";
+  if (!rules.scalds && isHot) return "no-scald";
+  if (!rules.lifts && isHeavy) return "no-lifting";
   return undefined;
 }

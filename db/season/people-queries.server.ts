@@ -1,22 +1,32 @@
 import type { Database } from "better-sqlite3";
+import type { Helper } from "#core/day/crew/crew.ts";
+import type { Station } from "#core/processing-line/line-station.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
-/** Somebody who helps. */
-export interface Person {
+/** Somebody who helps, as the farm keeps them. */
+export interface Person extends Helper {
+  readonly entryId: string;
+  /** Weekdays on which they usually can: bit 0 for Monday to bit 6 for Sunday. */
+  readonly weekdayMask: number;
+}
+
+/** What somebody can and may do: all of a person but their name and ids. */
+export type PersonAbility = Omit<Person, "id" | "entryId" | "name">;
+
+interface PersonRow {
   readonly id: number;
   readonly entryId: string;
   readonly name: string;
-  /** Weekdays on which they usually can: bit 0 for Monday to bit 6 for Sunday. */
   readonly weekdayMask: number;
-  /** What they do in the time in which a practised adult does 100. */
   readonly handsPercent: number;
-  /** What they may do, and when they are there; null where nobody said. Minutes are from midnight by the farm's clock. */
   readonly usesKnives: 0 | 1;
   readonly scalds: 0 | 1;
   readonly lifts: 0 | 1;
   readonly bornYear: number | null;
   readonly fromMinute: number | null;
   readonly toMinute: number | null;
+  /** With a space between. */
+  readonly besideAdult: string;
 }
 
 /** A day on which somebody can or can't come, whatever their weekdays say. */
@@ -24,60 +34,76 @@ export interface PersonDay {
   readonly entryId: string;
   readonly personId: number;
   readonly onDay: string;
-  readonly canCome: 0 | 1;
+  readonly canCome: boolean;
   readonly source: "typed" | "calendar";
   readonly why: string;
 }
+
+type PersonDayRow = Omit<PersonDay, "canCome"> & { readonly canCome: 0 | 1 };
 
 /** Prepares every statement about people once; call it once per connection. */
 export function peopleQueries(database: Database) {
   const entries = entryQueries(database);
   const standing = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
-  const selectPeople = database.prepare<[], Person>(`
+  const selectPeople = database.prepare<[], PersonRow>(`
     SELECT id, entry_id AS entryId, name, weekday_mask AS weekdayMask, hands_percent AS handsPercent,
-           uses_knives AS usesKnives, scalds, lifts, born_year AS bornYear, from_minute AS fromMinute, to_minute AS toMinute
+           uses_knives AS usesKnives, scalds, lifts, born_year AS bornYear, from_minute AS fromMinute,
+           to_minute AS toMinute, beside_adult_stations AS besideAdult
       FROM person WHERE ${standing} ORDER BY id`);
-  const insertPerson = database.prepare<Omit<Person, "id">>(`
+  const insertPerson = database.prepare<Omit<PersonRow, "id">>(`
     INSERT INTO person (entry_id, name, weekday_mask, hands_percent, uses_knives, scalds, lifts, born_year,
-                        from_minute, to_minute)
+                        from_minute, to_minute, beside_adult_stations)
     VALUES (@entryId, @name, @weekdayMask, @handsPercent, @usesKnives, @scalds, @lifts, @bornYear,
-            @fromMinute, @toMinute)`);
-  const updatePerson = database.prepare<Omit<Person, "entryId" | "name">>(`
+            @fromMinute, @toMinute, @besideAdult)`);
+  const updatePerson = database.prepare<Omit<PersonRow, "entryId" | "name">>(`
     UPDATE person SET weekday_mask = @weekdayMask, hands_percent = @handsPercent, uses_knives = @usesKnives,
-           scalds = @scalds, lifts = @lifts, born_year = @bornYear, from_minute = @fromMinute, to_minute = @toMinute
+           scalds = @scalds, lifts = @lifts, born_year = @bornYear, from_minute = @fromMinute, to_minute = @toMinute,
+           beside_adult_stations = @besideAdult
      WHERE id = @id`);
-  const selectDays = database.prepare<[string, string], PersonDay>(`
+  const selectDays = database.prepare<[string, string], PersonDayRow>(`
     SELECT entry_id AS entryId, person_id AS personId, on_day AS onDay, can_come AS canCome, source, why
       FROM person_day WHERE ${standing} AND on_day BETWEEN ? AND ? ORDER BY id`);
-  const insertDay = database.prepare<PersonDay>(`
+  const insertDay = database.prepare<PersonDayRow>(`
     INSERT INTO person_day (entry_id, person_id, on_day, can_come, source, why)
     VALUES (@entryId, @personId, @onDay, @canCome, @source, @why)`);
   const selectCalendars = database.prepare<[number], { entryId: string }>(`
     SELECT DISTINCT entry_id AS entryId FROM person_day
      WHERE person_id = ? AND source = 'calendar' AND ${standing}`);
 
+  const people = (): Person[] => selectPeople.all().map(personFromRow);
+  /** A farm names one young person at most: an adult can't stand beside two. */
+  const isGrantTaken = (ability: PersonAbility, exceptId?: number): boolean =>
+    ability.besideAdult.length > 0 &&
+    people().some(({ id, besideAdult }) => id !== exceptId && besideAdult.length > 0);
+
   return {
-    people: (): Person[] => selectPeople.all(),
-    addPerson: (entry: Entry, person: Omit<Person, "id" | "entryId">): Recorded<"name-taken"> =>
+    people,
+    addPerson: (
+      entry: Entry,
+      person: PersonAbility & { readonly name: string },
+    ): Recorded<"name-taken" | "grant-taken"> =>
       entries.once(entry, ["person", person], () => {
-        if (selectPeople.all().some(({ name }) => name.toLowerCase() === person.name.toLowerCase()))
+        if (people().some(({ name }) => name.toLowerCase() === person.name.toLowerCase()))
           return "name-taken";
-        insertPerson.run({ entryId: entry.entryId, ...person });
+        if (isGrantTaken(person)) return "grant-taken";
+        insertPerson.run({ entryId: entry.entryId, name: person.name, ...rowFromAbility(person) });
         return undefined;
       }),
 
     /** What somebody can and may do; their name stays. */
-    changePerson: (entry: Entry, person: Omit<Person, "entryId" | "name">): Recorded =>
+    changePerson: (entry: Entry, person: PersonAbility & { readonly id: number }): Recorded<"grant-taken"> =>
       entries.once(entry, ["person-changed", person], () => {
-        updatePerson.run(person);
+        if (isGrantTaken(person, person.id)) return "grant-taken";
+        updatePerson.run({ id: person.id, ...rowFromAbility(person) });
         return undefined;
       }),
 
     /** What was said of days from one to another, both included, in the order in which it was said: the last word stands. */
-    personDays: (from: string, to: string): PersonDay[] => selectDays.all(from, to),
+    personDays: (from: string, to: string): PersonDay[] =>
+      selectDays.all(from, to).map(({ canCome, ...row }) => ({ ...row, canCome: canCome === 1 })),
     sayDay: (entry: Entry, day: Omit<PersonDay, "entryId" | "source">): Recorded =>
       entries.once(entry, ["person-day", day], () => {
-        insertDay.run({ entryId: entry.entryId, source: "typed", ...day });
+        insertDay.run({ entryId: entry.entryId, source: "typed", ...day, canCome: day.canCome ? 1 : 0 });
         return undefined;
       }),
 
@@ -93,5 +119,32 @@ export function peopleQueries(database: Database) {
           insertDay.run({ entryId: entry.entryId, personId, onDay, canCome: 0, source: "calendar", why });
         return undefined;
       }),
+  };
+}
+
+function personFromRow({ usesKnives, scalds, lifts, ...row }: PersonRow): Person {
+  return {
+    ...row,
+    usesKnives: usesKnives === 1,
+    scalds: scalds === 1,
+    lifts: lifts === 1,
+    bornYear: row.bornYear ?? undefined,
+    fromMinute: row.fromMinute ?? undefined,
+    toMinute: row.toMinute ?? undefined,
+    besideAdult: row.besideAdult === "" ? [] : (row.besideAdult.split(" ") as Station[]),
+  };
+}
+
+function rowFromAbility(ability: PersonAbility): Omit<PersonRow, "id" | "entryId" | "name"> {
+  return {
+    weekdayMask: ability.weekdayMask,
+    handsPercent: ability.handsPercent,
+    usesKnives: ability.usesKnives ? 1 : 0,
+    scalds: ability.scalds ? 1 : 0,
+    lifts: ability.lifts ? 1 : 0,
+    bornYear: ability.bornYear ?? null,
+    fromMinute: ability.fromMinute ?? null,
+    toMinute: ability.toMinute ?? null,
+    besideAdult: ability.besideAdult.join(" "),
   };
 }

@@ -19,7 +19,7 @@ const WIDTH = 320;
 const DOT = 6;
 const AXIS = 22;
 
-/** Each bird a dot over its weight, stacked where birds weigh alike; the last one stands out by colour and ring. */
+/** Each bird a dot over its weight, stacked where birds weigh alike; the last one stands out by color and ring. */
 export function DotPlot({ weights, sentence }: DotPlotProps) {
   const show = useShow();
   const titleId = useId();

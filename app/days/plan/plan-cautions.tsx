@@ -2,6 +2,7 @@ import { Notice } from "#app/ui/sheet.tsx";
 import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { STATION_WORDS } from "#app/ui/words.ts";
+import { adultsBeside } from "#core/day/crew/crew.ts";
 import type { LineFault } from "#core/day/plan/line-setup.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
@@ -79,6 +80,15 @@ export function PlanCautions({ planned, choices, at }: PlanCautionsProps) {
             : `One feed-off time can serve ${withdrawal.mostBirdsInOneWindow}. Go quicker, take fewer, or pull the feed in two visits.`}
         </Notice>
       )}
+      {adultsBeside(planned.crew).map(({ young, station, adult }) => (
+        <Notice key={`${young} ${station}`}>
+          <b>
+            {young} works at {STATION_WORDS[station].toLowerCase()} only with {adult} beside them.
+          </b>{" "}
+          Your farm allows it; local law on young workers decides. If {adult} leaves the table, {young} picks
+          pins or rinses.
+        </Notice>
+      ))}
       {chill.tank.birdsThatFit.value >= 1 && chill.tank.fillsNeeded > 1 && (
         <Notice>
           <b>The tanks hold {chill.tank.birdsThatFit.value}.</b> Move the cold ones on and fill them{" "}

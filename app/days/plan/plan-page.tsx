@@ -18,7 +18,7 @@ import type { AroundDay } from "#app/server/around-day.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
 import { Button, Notice, Sheet } from "#app/ui/sheet.tsx";
-import { type CrewSeat, crewOf, mayWorkAt } from "#core/day/crew/crew.ts";
+import { type CrewSeat, crewOf, mayWorkAlone } from "#core/day/crew/crew.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan/plan-for-date.ts";
 import { busiestStation } from "#core/processing-line/line-tally.ts";
 import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
@@ -108,6 +108,12 @@ export function PlanPage({
               <Button form={FORM}>Save with this crew</Button>
             </div>
           )}
+          {playing.line?.isFailed && (
+            <Notice>
+              The times here come from a quick run of 80 mornings. The longer run did not start on this
+              device; reload the page to try again.
+            </Notice>
+          )}
           <PlanCautions planned={planned} choices={choices} at={around.at} />
           <div className="grid items-start gap-4 md:grid-cols-2">
             <FinishChart line={later.plan.line} startAt={shown.startAt} />
@@ -125,7 +131,7 @@ export function PlanPage({
             crew={crew}
             search={playing.crew}
             standingKey={playing.key}
-            onSearch={() => void playing.findCrew(crew.map(({ rules }) => mayWorkAt(rules)))}
+            onSearch={() => void playing.findCrew(crew.map(({ rules }) => mayWorkAlone(rules)))}
             onCrew={setSeats}
           />
           <ScaldSheet planned={later} scalder={basis.means.scalder} />

@@ -47,6 +47,18 @@ describe("what is wrong with a plan", () => {
     expect(cautions(planned())).toBe("");
   });
 
+  test("is a young person at a blade, who works there only with an adult beside them", () => {
+    const child = helper(1, { name: "Wren", bornYear: 2013, besideAdult: ["feet"] });
+    const crew = [
+      { ...seat("Wren", ["feet", "pins"]), personId: 1 },
+      seat("Maren", ["gut", "rinse", "giblets"]),
+    ];
+    const front = seat("Tobias", ["cones", "scald", "pluck"]);
+    const words = cautions(planned({ people: 3, crew: [...crew, front] }, {}, { helpers: [child] }));
+    expect(words).toContain("Wren works at feet and heads only with Maren beside them.");
+    expect(words).not.toContain("Nobody is at");
+  });
+
   test("is a station without anybody, and whether anybody who comes may stand there", () => {
     const front = seat("Tobias", ["cones", "scald", "pluck"]);
     const back = seat("Oskar", ["pins", "rinse", "giblets"]);
@@ -292,6 +304,7 @@ describe("the pages of the stations", () => {
       "cones",
       "scald",
       "pluck",
+      "feet",
       "pins",
       "gut",
       "rinse",
@@ -304,7 +317,7 @@ describe("the pages of the stations", () => {
   test("name who stands there first and who helps", () => {
     const crew = [
       seat("Tobias", ["cones", "scald", "pluck", "gut"]),
-      seat("Maren", ["gut", "pins", "rinse", "giblets"]),
+      seat("Maren", ["gut", "feet", "pins", "rinse", "giblets"]),
     ];
     expect(page("gut", pages({ people: 2, crew })).people).toEqual([
       { name: "Tobias", isFirst: false },

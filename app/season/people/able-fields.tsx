@@ -1,6 +1,7 @@
-import { type ableForm, WEEKDAYS } from "#app/season/people/people-form.ts";
+import { type ableForm, GRANTS, WEEKDAYS } from "#app/season/people/people-form.ts";
 import type { Fields } from "#app/ui/farm-form.tsx";
 import { TextField, TickField } from "#app/ui/field.tsx";
+import { STATION_WORDS } from "#app/ui/words.ts";
 
 /** What somebody can and may do, and when. A plan never puts them where a rule keeps them from. */
 export function AbleFields({ fields }: { fields: Fields<typeof ableForm> }) {
@@ -34,10 +35,21 @@ export function AbleFields({ fields }: { fields: Fields<typeof ableForm> }) {
       </fieldset>
       <TextField
         field={fields.bornYear}
-        label="Born in"
-        hint="If young: under 16 nobody is put at blades, hot water or the plucker. Your law may ask for more"
+        label="Year of birth"
+        hint="Leave blank for adults. Nobody under 16 is put at blades, hot water or the plucker; your law may ask for more"
         inputMode="numeric"
       />
+      <fieldset className="grid gap-1">
+        <legend className="font-semibold">With an adult beside them, may work at</legend>
+        <p className="text-sm text-soft">
+          For one young person of the farm. The plan keeps an adult there. Local law on young workers decides.
+        </p>
+        <div className="flex flex-wrap gap-x-6">
+          {GRANTS.map(({ station, field }) => (
+            <TickField key={station} field={fields[field]} label={STATION_WORDS[station]} />
+          ))}
+        </div>
+      </fieldset>
     </>
   );
 }

@@ -22,7 +22,9 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { id } = requirePerson(params.personId);
   const sent = await submitted(request, ableForm);
   if (!sent.ok) return sent.refusal;
-  const faults = faultsOf(farmFile().people.changePerson(sent.entry, { id, ...ableOf(sent.value) }), {});
+  const faults = faultsOf(farmFile().people.changePerson(sent.entry, { id, ...ableOf(sent.value) }), {
+    "grant-taken": { besideAdultFeet: "Only one young person can have this; clear it for the other first" },
+  });
   return faults ? sent.refuse(faults) : redirect(`/season/people/${id}`, 303);
 }
 

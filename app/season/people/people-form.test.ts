@@ -1,21 +1,32 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { ableFields, ableForm, ableInWords, ableOf, personForm } from "#app/season/people/people-form.ts";
+import {
+  ableFields,
+  ableForm,
+  ableInWords,
+  ableOf,
+  GRANTS,
+  personForm,
+} from "#app/season/people/people-form.ts";
 
-const bit = fc.constantFrom(0 as const, 1 as const);
-const minute = fc.option(fc.integer({ min: 0, max: 1439 }));
+const minute = fc.option(fc.integer({ min: 0, max: 1439 }), { nil: undefined });
 const person = fc
   .record({
     weekdayMask: fc.integer({ min: 0, max: 127 }),
     handsPercent: fc.integer({ min: 10, max: 150 }),
-    usesKnives: bit,
-    scalds: bit,
-    lifts: bit,
-    bornYear: fc.option(fc.integer({ min: 1900, max: 2100 })),
+    usesKnives: fc.boolean(),
+    scalds: fc.boolean(),
+    lifts: fc.boolean(),
+    bornYear: fc.option(fc.integer({ min: 1900, max: 2100 }), { nil: undefined }),
+    besideAdult: fc.subarray(GRANTS.map(({ station }) => station)),
     fromMinute: minute,
     toMinute: minute,
   })
-  .filter(({ fromMinute, toMinute }) => fromMinute === null || toMinute === null || fromMinute < toMinute);
+  .filter(
+    ({ fromMinute, toMinute, bornYear, besideAdult }) =>
+      (fromMinute === undefined || toMinute === undefined || fromMinute < toMinute) &&
+      (besideAdult.length === 0 || bornYear !== undefined),
+  );
 
 test("opening somebody's rules and saving them moves nothing", () => {
   fc.assert(
@@ -47,15 +58,16 @@ test("rules and hours are said in words, and nothing where there are none", () =
     name: "Finch",
     weekdayMask: 32,
     handsPercent: 100,
-    usesKnives: 1,
-    scalds: 1,
-    lifts: 1,
-    bornYear: null,
-    fromMinute: null,
-    toMinute: null,
+    usesKnives: true,
+    scalds: true,
+    lifts: true,
+    bornYear: undefined,
+    besideAdult: [],
+    fromMinute: undefined,
+    toMinute: undefined,
   } as const;
   expect(ableInWords(able)).toBe("");
-  expect(ableInWords({ ...able, usesKnives: 0, lifts: 0, fromMinute: 780 })).toBe(
+  expect(ableInWords({ ...able, usesKnives: false, lifts: false, fromMinute: 780 })).toBe(
     "no knives, no lifting, from 13:00",
   );
 });

@@ -1,7 +1,10 @@
 import { z } from "zod";
 import { choice, clockTime, localDay, optional, tick, wholeNumber, words } from "#app/ui/read-field.ts";
+import { STATION_WORDS } from "#app/ui/words.ts";
 import { clockOfMinute, minuteOfClock } from "#core/calendar/farm-time.ts";
-import type { Person } from "#db/season/people-queries.server.ts";
+import { STATIONS, type Station } from "#core/processing-line/line-station.ts";
+import { isGrantable, MIN_AGE } from "#core/safety/person-rules.ts";
+import type { Person, PersonAbility } from "#db/season/people-queries.server.ts";
 
 /** The days of the week from Monday on, as a person's mask counts them. */
 export const WEEKDAYS = [
@@ -30,29 +33,53 @@ const ABLE = {
   noScald: tick,
   noLifting: tick,
   bornYear: optional(wholeNumber({ least: 1900, most: 2100, ask: "" })),
+  besideAdultFeet: tick,
+  besideAdultGiblets: tick,
   fromTime: optional(minuteOfDay),
   toTime: optional(minuteOfDay),
 };
+
+/** The tick of each station that may be granted. */
+const GRANT_FIELD: Readonly<Partial<Record<Station, "besideAdultFeet" | "besideAdultGiblets">>> = {
+  feet: "besideAdultFeet",
+  giblets: "besideAdultGiblets",
+};
+/** Stations that a farm may grant to one young person, with the field of each. */
+export const GRANTS = STATIONS.filter(isGrantable).flatMap((station) => {
+  const field = GRANT_FIELD[station];
+  return field ? [{ station, field }] : [];
+});
 
 const isLater = (of: { fromTime: number | null; toTime: number | null }) =>
   of.fromTime === null || of.toTime === null || of.toTime > of.fromTime;
 const LATER = { path: ["toTime"], message: "It must come after the time from which they are there" };
 
-export const personForm = z.object({ name: words(60, "Say who it is"), ...ABLE }).refine(isLater, LATER);
-export const ableForm = z.object(ABLE).refine(isLater, LATER);
+/** A grant is for a young person, so it needs the year in which they were born. */
+const isGrantOfYoung = (of: { besideAdultFeet: 0 | 1; besideAdultGiblets: 0 | 1; bornYear: number | null }) =>
+  (of.besideAdultFeet === 0 && of.besideAdultGiblets === 0) || of.bornYear !== null;
+const YOUNG = {
+  path: ["bornYear"],
+  message: `Type the year they were born: this is for somebody under ${MIN_AGE}`,
+};
+
+export const personForm = z
+  .object({ name: words(60, "Type their name"), ...ABLE })
+  .refine(isLater, LATER)
+  .refine(isGrantOfYoung, YOUNG);
+export const ableForm = z.object(ABLE).refine(isLater, LATER).refine(isGrantOfYoung, YOUNG);
 
 /** What was said of somebody, as it is kept. */
-export function ableOf(said: z.output<typeof ableForm>): Omit<Person, "id" | "entryId" | "name"> {
-  const not = (isNot: 0 | 1) => (isNot === 1 ? 0 : 1);
+export function ableOf(said: z.output<typeof ableForm>): PersonAbility {
   return {
     weekdayMask: WEEKDAYS.reduce((mask, { field }, index) => mask | (said[field] << index), 0),
     handsPercent: said.handsPercent,
-    usesKnives: not(said.noKnives),
-    scalds: not(said.noScald),
-    lifts: not(said.noLifting),
-    bornYear: said.bornYear,
-    fromMinute: said.fromTime,
-    toMinute: said.toTime,
+    usesKnives: said.noKnives === 0,
+    scalds: said.noScald === 0,
+    lifts: said.noLifting === 0,
+    bornYear: said.bornYear ?? undefined,
+    besideAdult: GRANTS.filter(({ field }) => said[field] === 1).map(({ station }) => station),
+    fromMinute: said.fromTime ?? undefined,
+    toMinute: said.toTime ?? undefined,
   };
 }
 
@@ -64,23 +91,34 @@ export function ableFields(person: Person): Record<string, string | undefined> {
     ...Object.fromEntries(
       WEEKDAYS.map(({ field }, index) => [field, on((person.weekdayMask & (1 << index)) !== 0)]),
     ),
-    noKnives: on(person.usesKnives === 0),
-    noScald: on(person.scalds === 0),
-    noLifting: on(person.lifts === 0),
-    bornYear: person.bornYear === null ? "" : String(person.bornYear),
-    fromTime: person.fromMinute === null ? "" : clockOfMinute(person.fromMinute),
-    toTime: person.toMinute === null ? "" : clockOfMinute(person.toMinute),
+    noKnives: on(!person.usesKnives),
+    noScald: on(!person.scalds),
+    noLifting: on(!person.lifts),
+    bornYear: person.bornYear === undefined ? "" : String(person.bornYear),
+    ...Object.fromEntries(
+      GRANTS.map(({ station, field }) => [field, on(person.besideAdult.includes(station))]),
+    ),
+    fromTime: person.fromMinute === undefined ? "" : clockOfMinute(person.fromMinute),
+    toTime: person.toMinute === undefined ? "" : clockOfMinute(person.toMinute),
   };
 }
 
 /** Rules and hours of somebody in words, such as "no knives, from 13:00"; empty where there are none. */
-export function ableInWords({ usesKnives, scalds, lifts, fromMinute, toMinute }: Person): string {
+export function ableInWords({
+  usesKnives,
+  scalds,
+  lifts,
+  besideAdult,
+  fromMinute,
+  toMinute,
+}: Person): string {
   return [
-    usesKnives === 0 && "no knives",
-    scalds === 0 && "no scald",
-    lifts === 0 && "no lifting",
-    fromMinute !== null && `from ${clockOfMinute(fromMinute)}`,
-    toMinute !== null && `to ${clockOfMinute(toMinute)}`,
+    !usesKnives && "no knives",
+    !scalds && "no scald",
+    !lifts && "no lifting",
+    ...besideAdult.map((station) => `${STATION_WORDS[station].toLowerCase()} with an adult beside them`),
+    fromMinute !== undefined && `from ${clockOfMinute(fromMinute)}`,
+    toMinute !== undefined && `to ${clockOfMinute(toMinute)}`,
   ]
     .filter(Boolean)
     .join(", ");

@@ -23,6 +23,7 @@ export async function action({ request }: Route.ActionArgs) {
   const { name, ...said } = sent.value;
   const faults = faultsOf(farmFile().people.addPerson(sent.entry, { name, ...ableOf(said) }), {
     "name-taken": { name: `${name} is on the list already` },
+    "grant-taken": { besideAdultFeet: "Only one young person can have this; clear it for the other first" },
   });
   return faults ? sent.refuse(faults) : redirect("/season/people", 303);
 }

@@ -40,7 +40,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const day = {
     personId: person.id,
     onDay,
-    canCome: canCome === "yes" ? (1 as const) : (0 as const),
+    canCome: canCome === "yes",
     why: why ?? "",
   };
   const faults = faultsOf(farmFile().people.sayDay(sent.entry, day), {});
@@ -101,7 +101,7 @@ export default function PersonPage({ loaderData, actionData }: Route.ComponentPr
               {typed.map(({ entryId: id, onDay, canCome, why }) => (
                 <li key={id} className="flex items-baseline justify-between gap-3 border-t border-rule py-2">
                   <span>
-                    {show.shortDay(onDay)}: {canCome === 1 ? "can" : "can't"}
+                    {show.shortDay(onDay)}: {canCome ? "can" : "can't"}
                     {why && `, ${why}`}
                   </span>
                   <TakeBack entryId={id} back={here} what={`${person.name} on ${show.shortDay(onDay)}`} />

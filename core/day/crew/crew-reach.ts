@@ -1,9 +1,16 @@
-import { crewOf, type Helper, linePeople, mayWorkAt, rulesOf, usualStations } from "#core/day/crew/crew.ts";
+import {
+  crewOf,
+  type Helper,
+  linePeople,
+  mayWorkAlone,
+  rulesOf,
+  usualStations,
+} from "#core/day/crew/crew.ts";
 import type { FarmMeans } from "#core/day/plan/plan-input.ts";
 import { BLEED_FLOOR_MINUTES, LINE_SEED } from "#core/processing-line/line-constants.ts";
 import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import { type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
-import { STATIONS } from "#core/processing-line/line-station.ts";
+import { DEFAULT_BUFFERS, DEFAULT_PLACES, STATIONS } from "#core/processing-line/line-station.ts";
 import { evenChance } from "#core/processing-line/line-whatif.ts";
 
 /** Mornings by which a crew's reach is known to a bird or two. */
@@ -14,9 +21,6 @@ const MOST_BIRDS = 250;
 const DIP_MINUTES = 1.25;
 /** When a day usually begins, by which people's hours are counted. */
 const USUAL_START_MINUTE = 7 * 60;
-/** Room enough at the stations that a season does not look at. */
-const ROOMY = { pins: 2, rinse: 1, giblets: 1, pack: 2, cut: 2, seal: 1 } as const;
-const BUFFERS = { pins: 8, gut: 8, rinse: 6, seal: 20 } as const;
 
 export interface Reach {
   readonly helpers: readonly Helper[];
@@ -65,8 +69,8 @@ function lineOf({ helpers, means, cones, tablePlaces, year }: Reach, birds: numb
       cones,
       scaldAtOnce: means.scalder.scaldAtOnce,
       pluckAtOnce: means.pluckAtOnce,
-      places: { ...ROOMY, gut: tablePlaces },
-      buffers: BUFFERS,
+      places: { ...DEFAULT_PLACES, gut: tablePlaces },
+      buffers: DEFAULT_BUFFERS,
       tankBirds: birds,
     },
     minutes: lineMinutes({ dipMinutes: DIP_MINUTES, keepsFeet: false, pluckBy: "drum" }),
@@ -88,7 +92,7 @@ function lineOf({ helpers, means, cones, tablePlaces, year }: Reach, birds: numb
   if (neededStations(day).every((station) => manned.has(station))) return day;
   // Somebody has to help where nobody usually stands, as far as their rules let them.
   const helping = people.map((person, seat) => {
-    const may = mayWorkAt(crew[seat]!.rules);
+    const may = mayWorkAlone(crew[seat]!.rules);
     const others = STATIONS.filter((station) => may.includes(station) && !person.stations.includes(station));
     return { ...person, stations: [...person.stations, ...others] };
   });

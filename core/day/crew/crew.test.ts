@@ -1,5 +1,14 @@
 import { expect, test } from "vitest";
-import { type CrewSeat, crewOf, type Helper, mayWorkAt, stationsToJoin } from "#core/day/crew/crew.ts";
+import {
+  adultsBeside,
+  type CrewSeat,
+  crewOf,
+  type Helper,
+  mayWorkAlone,
+  mayWorkAt,
+  rulesOf,
+  stationsToJoin,
+} from "#core/day/crew/crew.ts";
 import { helpAt, leaveStation, moveSeat, standFirst } from "#core/day/crew/crew-moves.ts";
 import { neededStations } from "#core/processing-line/line-day.ts";
 import { NO_RULES } from "#core/safety/person-rules.ts";
@@ -12,6 +21,7 @@ const OSKAR: Helper = {
   scalds: false,
   lifts: true,
   bornYear: 2011,
+  besideAdult: [],
   fromMinute: undefined,
   toMinute: undefined,
 };
@@ -36,8 +46,8 @@ test("nobody stands where a rule keeps them from, and who is left with nothing g
   expect(pell!.stations.length).toBeGreaterThan(0);
   expect(helper!.name).toBe("Helper 3");
   expect(mayWorkAt(oskar!.rules)).toEqual(["pins", "rinse", "pack", "seal"]);
-  expect(mayWorkAt({ usesKnives: true, scalds: true, lifts: true, age: 15 })).not.toContain("pluck");
-  expect(mayWorkAt({ usesKnives: true, scalds: true, lifts: true, age: 16 })).toContain("pluck");
+  expect(mayWorkAt({ ...NO_RULES, age: 15 })).not.toContain("pluck");
+  expect(mayWorkAt({ ...NO_RULES, age: 16 })).toContain("pluck");
 });
 
 test("a crew of any size without names has somebody at every station", () => {
@@ -52,7 +62,9 @@ test("a crew of any size without names has somebody at every station", () => {
 
 test("who joins goes where nobody is yet", () => {
   const needed = neededStations({ giblets: false, packSameDay: false, cutUp: 0, birds: 10 });
-  const seats: CrewSeat[] = [{ personId: undefined, name: "Maren", stations: ["pins", "gut", "rinse"] }];
+  const seats: CrewSeat[] = [
+    { personId: undefined, name: "Maren", stations: ["feet", "pins", "gut", "rinse"] },
+  ];
   expect(stationsToJoin(seats, needed, NO_RULES)).toEqual(["cones", "scald", "pluck"]);
   expect(stationsToJoin(seats, needed, { ...NO_RULES, scalds: false })).toEqual(["cones", "pluck"]);
   expect(stationsToJoin(seats, needed, { ...NO_RULES, age: 12 })).toEqual(["rinse", "pins", "pack", "seal"]);
@@ -70,4 +82,32 @@ test("moving, helping and leaving change one seat and never leave it empty", () 
   expect(leaveStation(seats, 0, "gut")[0]!.stations).toEqual(["rinse"]);
   expect(leaveStation(seats, 1, "pins")).toEqual(seats);
   expect(moveSeat(seats, 0, "gut", "scald")[1]).toBe(seats[1]);
+});
+
+test("who works at a blade by the farm's grant has an adult there for as long, or works elsewhere", () => {
+  const young: Helper = { ...OSKAR, besideAdult: ["feet"] };
+  const maren: Helper = { ...PELL, id: 1, name: "Maren", bornYear: 1985, lifts: true };
+  const seats: CrewSeat[] = [
+    { personId: 1, name: "Maren", stations: ["gut"] },
+    { personId: 5, name: "Oskar", stations: ["feet", "pins"] },
+  ];
+  const crew = (adult: Helper) => crewOf(seats, 2, { helpers: [young, adult], year: 2026 });
+  const kept = crew(maren);
+  expect(kept.map(({ stations }) => stations)).toEqual([
+    ["gut", "feet"],
+    ["feet", "pins"],
+  ]);
+  expect(adultsBeside(kept)).toEqual([{ young: "Oskar", station: "feet", adult: "Maren" }]);
+  // Gone at noon, without knives, or seventeen: nobody is beside him, so he picks pins only.
+  for (const change of [{ toMinute: 720 }, { usesKnives: false }, { bornYear: 2009 }]) {
+    const alone = crew({ ...maren, ...change });
+    expect(alone[1]!.stations).toEqual(["pins"]);
+    expect(adultsBeside(alone)).toEqual([]);
+  }
+  // Nobody is sent there unasked.
+  expect(mayWorkAlone(kept[1]!.rules)).not.toContain("feet");
+});
+
+test("a year of birth counts as the younger age", () => {
+  expect(rulesOf({ ...OSKAR, bornYear: 2010 }, 2026).age).toBe(15);
 });

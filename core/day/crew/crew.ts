@@ -2,18 +2,26 @@ import type { OwnPace } from "#core/day/crew/own-pace.ts";
 import { PRACTICE_FACTOR, type Practice } from "#core/processing-line/line-constants.ts";
 import type { LinePerson } from "#core/processing-line/line-day.ts";
 import { isBeforeChill, STATIONS, type Station } from "#core/processing-line/line-station.ts";
-import { NO_RULES, type PersonRules, ruleAgainst } from "#core/safety/person-rules.ts";
+import {
+  ADULT_AGE,
+  NO_RULES,
+  needsAdultBeside,
+  type PersonRules,
+  ruleAgainst,
+} from "#core/safety/person-rules.ts";
 
 /** Somebody among the farm's people, as a day's crew reckons with them. */
 export interface Helper {
   readonly id: number;
   readonly name: string;
-  /** What they do in the time in which a practised adult does 100. */
+  /** What they do in the time in which a practiced adult does 100. */
   readonly handsPercent: number;
   readonly usesKnives: boolean;
   readonly scalds: boolean;
   readonly lifts: boolean;
   readonly bornYear: number | undefined;
+  /** Stations with a blade that the farm lets them work at, while they are young, with an adult beside them. */
+  readonly besideAdult: readonly Station[];
   /** There from and to, minutes from midnight by the farm's clock; undefined from the first and to the last. */
   readonly fromMinute: number | undefined;
   readonly toMinute: number | undefined;
@@ -40,12 +48,15 @@ export interface CrewMember extends CrewSeat {
 export const mayWorkAt = (rules: PersonRules): Station[] =>
   STATIONS.filter((station) => ruleAgainst(rules, station) === undefined);
 
+/** Stations at which somebody may be put with nobody beside them. */
+export const mayWorkAlone = (rules: PersonRules): Station[] => mayWorkAt({ ...rules, besideAdult: [] });
+
 /** Where people go who have not been told: one of three in front, the others behind, and everybody packs. */
 export function usualStations(seat: number, people: number, rules: PersonRules = NO_RULES): Station[] {
-  const may = mayWorkAt(rules);
+  const may = mayWorkAlone(rules);
   const front: readonly Station[] = ["cones", "scald", "pluck"];
-  const table: readonly Station[] = ["gut", "rinse", "giblets", "pins"];
-  const pins: readonly Station[] = ["pins", "rinse", "giblets", "gut"];
+  const table: readonly Station[] = ["gut", "rinse", "giblets", "feet", "pins"];
+  const pins: readonly Station[] = ["feet", "pins", "rinse", "giblets", "gut"];
   const first =
     people < 3 ? (seat === 0 ? [...front, ...table] : [...table, ...front]) : [front, table, pins][seat % 3]!;
   const order: readonly Station[] = [...first, "pack", "cut", "seal"];
@@ -60,7 +71,7 @@ export function stationsToJoin(
   rules: PersonRules,
 ): Station[] {
   const manned = new Set(crew.flatMap(({ stations }) => stations));
-  const may = mayWorkAt(rules);
+  const may = mayWorkAlone(rules);
   const unmanned = needed.filter((station) => !manned.has(station) && may.includes(station));
   return unmanned.length > 0 ? unmanned : usualStations(crew.length, crew.length + 1, rules);
 }
@@ -76,7 +87,7 @@ export function crewOf(
   people: number,
   farm: { readonly helpers: readonly Helper[]; readonly year: number },
 ): CrewMember[] {
-  return Array.from({ length: people }, (_, index) => {
+  const crew = Array.from({ length: people }, (_, index): CrewMember => {
     const seat = seats[index];
     const helper = farm.helpers.find(({ id }) => id === seat?.personId);
     const rules = helper ? rulesOf(helper, farm.year) : NO_RULES;
@@ -92,10 +103,68 @@ export function crewOf(
       toMinute: helper?.toMinute,
     };
   });
+  return withAdultsBeside(crew);
 }
 
-export function rulesOf({ usesKnives, scalds, lifts, bornYear }: Helper, year: number): PersonRules {
-  return { usesKnives, scalds, lifts, age: bornYear === undefined ? undefined : year - bornYear };
+/** Only the year of birth is known, so the age is the one they surely have: rules for the young hold a year longer. */
+export function rulesOf(
+  { usesKnives, scalds, lifts, bornYear, besideAdult }: Helper,
+  year: number,
+): PersonRules {
+  const age = bornYear === undefined ? undefined : year - bornYear - 1;
+  return { usesKnives, scalds, lifts, age, besideAdult };
+}
+
+const isAdult = ({ rules }: CrewMember) => rules.age === undefined || rules.age >= ADULT_AGE;
+
+/** Whether somebody is there for all of the hours in which another is. */
+const isThereWith = (one: CrewMember, other: CrewMember) =>
+  (one.fromMinute ?? 0) <= (other.fromMinute ?? 0) &&
+  (one.toMinute ?? Infinity) >= (other.toMinute ?? Infinity);
+
+/** The adult who stays beside somebody young at a station, and who they are. */
+export interface AdultBeside {
+  readonly young: string;
+  readonly station: Station;
+  readonly adult: string;
+}
+
+/** Who works where only because an adult is beside them, in the order of the crew. */
+export function adultsBeside(crew: readonly CrewMember[]): AdultBeside[] {
+  return crew.flatMap((young) =>
+    young.stations
+      .filter((station) => needsAdultBeside(young.rules, station))
+      .flatMap((station) => {
+        const adult = crew.find(
+          (one) => isAdult(one) && isThereWith(one, young) && one.stations.includes(station),
+        );
+        return adult ? [{ young: young.name, station, adult: adult.name }] : [];
+      }),
+  );
+}
+
+/**
+ * Keeps an adult beside each young person who works at a blade by the farm's grant: an adult of the crew who may work
+ * there and is there for as long helps at that station too. Where nobody can, the young person does not work there.
+ */
+function withAdultsBeside(crew: readonly CrewMember[]): CrewMember[] {
+  const result = [...crew];
+  for (const [index, young] of crew.entries()) {
+    for (const station of young.stations.filter((one) => needsAdultBeside(young.rules, one))) {
+      const able = (one: CrewMember) =>
+        isAdult(one) && isThereWith(one, young) && ruleAgainst(one.rules, station) === undefined;
+      if (result.some((one) => able(one) && one.stations.includes(station))) continue;
+      const adult = result.findIndex(able);
+      if (adult !== -1) {
+        result[adult] = { ...result[adult]!, stations: [...result[adult]!.stations, station] };
+        continue;
+      }
+      const others = result[index]!.stations.filter((one) => one !== station);
+      const alone = mayWorkAlone(young.rules);
+      result[index] = { ...result[index]!, stations: others.length > 0 ? others : alone };
+    }
+  }
+  return result;
 }
 
 /**

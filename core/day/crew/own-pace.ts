@@ -15,7 +15,7 @@ export interface DayTaken {
   readonly foretoldMinutes: number;
 }
 
-/** How quick a farm is against our times of practised hands, and how its days scatter. */
+/** How quick a farm is against our times of practiced hands, and how its days scatter. */
 export interface OwnPace {
   /** What our times are multiplied by: 1 where no day of its own has been run. */
   readonly factor: number;

@@ -105,7 +105,7 @@ test("what keeps the line from running is said, and the rest of the plan still a
   const seat = (name: string, stations: readonly Station[]) => ({ personId: undefined, name, stations });
   const noGut = plan("2026-09-19", "07:00", {
     people: 2,
-    crew: [seat("Tobias", ["cones", "scald", "pluck"]), seat("Oskar", ["pins", "rinse", "giblets"])],
+    crew: [seat("Tobias", ["cones", "scald", "pluck"]), seat("Oskar", ["feet", "pins", "rinse", "giblets"])],
   }).plan;
   expect(noGut.line.setup.faults).toEqual([{ what: "nobody at", station: "gut", mayAnybody: true }]);
   expect(noGut.line.evenChanceAt.value).toBeGreaterThan(0);
@@ -131,6 +131,7 @@ test("somebody who goes home before the birds are done leaves the day said to be
     scalds: true,
     lifts: true,
     bornYear: undefined,
+    besideAdult: [],
     fromMinute: undefined,
     toMinute: 7 * 60 + 20,
   };

@@ -36,6 +36,7 @@ export const helper = (id: number, change: Partial<Helper> = {}): Helper => ({
   id,
   name: `Person ${id}`,
   handsPercent: 100,
+  besideAdult: [],
   usesKnives: true,
   scalds: true,
   lifts: true,

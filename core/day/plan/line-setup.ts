@@ -6,7 +6,12 @@ import type { PlanInput } from "#core/day/plan/plan-input.ts";
 import { rig, type ScaldPlan } from "#core/day/plan/scald-plan.ts";
 import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, RAIN_FACTOR } from "#core/processing-line/line-constants.ts";
 import { type LineBath, type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
-import { STATIONS, type Station } from "#core/processing-line/line-station.ts";
+import {
+  DEFAULT_BUFFERS,
+  DEFAULT_PLACES,
+  STATIONS,
+  type Station,
+} from "#core/processing-line/line-station.ts";
 import { evenChance } from "#core/processing-line/line-whatif.ts";
 import { ruleAgainst } from "#core/safety/person-rules.ts";
 import { bathHeatUp, bathThroughput } from "#core/scald/bath.ts";
@@ -30,10 +35,6 @@ export interface LineSetup {
   readonly faults: readonly LineFault[];
 }
 
-/** Room at the stations behind the table, and before each: our guess of a small farm's tables. See docs/sources.md#line. */
-const PLACES = { rinse: 1, giblets: 1, pack: 2, cut: 2, seal: 1 } as const;
-const BUFFERS = { pins: 8, gut: 8, rinse: 6, seal: 20 } as const;
-
 /** Rain slows hands from the first bird to the last. See docs/sources.md#line. */
 const ALL_DAY_RAIN = { fromMinute: 0, minutes: 2 * 24 * 60, factor: RAIN_FACTOR } as const;
 
@@ -50,8 +51,13 @@ export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
       cones: choices.cones,
       scaldAtOnce: means.scalder.scaldAtOnce,
       pluckAtOnce: means.pluckAtOnce,
-      places: { ...PLACES, pins: choices.pinPlaces, gut: choices.tablePlaces },
-      buffers: BUFFERS,
+      places: {
+        ...DEFAULT_PLACES,
+        feet: choices.pinPlaces,
+        pins: choices.pinPlaces,
+        gut: choices.tablePlaces,
+      },
+      buffers: DEFAULT_BUFFERS,
       tankBirds: Math.max(1, room),
     },
     minutes: lineMinutes({

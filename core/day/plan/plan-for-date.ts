@@ -1,6 +1,6 @@
 import { clockOfMinute, instantOf } from "#core/calendar/farm-time.ts";
 import type { LocalDay } from "#core/calendar/local-day.ts";
-import { crewOf, type Helper } from "#core/day/crew/crew.ts";
+import { type CrewMember, crewOf, type Helper } from "#core/day/crew/crew.ts";
 import { type DayPlan, dayPlan } from "#core/day/plan/day-plan.ts";
 import type { PlayLine } from "#core/day/plan/line-plan.ts";
 import type { DayChoices, FarmMeans, PlanInput } from "#core/day/plan/plan-input.ts";
@@ -25,6 +25,7 @@ export interface PlanBasis {
 export interface PlanForDate {
   readonly plan: DayPlan;
   readonly choices: DayChoices;
+  readonly crew: readonly CrewMember[];
   readonly forecast: FlockForecast;
   readonly sun: SunTimes;
 }
@@ -41,7 +42,13 @@ export function planForDate(
   play?: PlayLine,
 ): PlanForDate {
   const { input, forecast } = planInput(basis, day, choices);
-  return { plan: dayPlan(input, play), choices, forecast, sun: sunOfDay(day, basis.timeZone, basis.place) };
+  return {
+    plan: dayPlan(input, play),
+    choices,
+    crew: input.crew,
+    forecast,
+    sun: sunOfDay(day, basis.timeZone, basis.place),
+  };
 }
 
 /** All that a date's plan is worked out from. */

@@ -4,7 +4,8 @@ import type { LotFacts, SeasonTerms, WantedSizeFacts } from "#core/day/season/se
 import { type BirdSpread, between, timesSpread } from "#core/growth/bird-spread.ts";
 import type { FlockPath } from "#core/growth/flock-path.ts";
 import { LOSS_A_WEEK } from "#core/growth/wait.ts";
-import { STATION_MINUTES as MEDIAN } from "#core/processing-line/line-constants.ts";
+import { neededStations } from "#core/processing-line/line-day.ts";
+import { stationRow } from "#core/processing-line/line-station.ts";
 import type { Way } from "#core/season/season-problem.ts";
 
 /** What one bird that stands today is worth if its day is a day, all means over the flock. */
@@ -31,17 +32,14 @@ export interface BirdWorth {
 }
 
 /** Hands' work on one bird on the line, without scald and pluck being attended in loads, minutes. */
-const LINE_HANDS_MINUTES =
-  MEDIAN.kill +
-  MEDIAN.scaldLoad +
-  MEDIAN.pluckLoad +
-  MEDIAN.pins +
-  MEDIAN.gut +
-  MEDIAN.rinse +
-  MEDIAN.giblets;
+const medianMinutes = (of: { readonly cutUp: number }) =>
+  neededStations({ birds: 1, giblets: true, packSameDay: true, ...of }).reduce(
+    (sum, station) => sum + stationRow(station).medianMinutes,
+    0,
+  );
 const HANDS_MINUTES: Readonly<Record<Way, number>> = {
-  whole: LINE_HANDS_MINUTES + MEDIAN.packWhole,
-  cut: LINE_HANDS_MINUTES + MEDIAN.cutUp + MEDIAN.seal,
+  whole: medianMinutes({ cutUp: 0 }),
+  cut: medianMinutes({ cutUp: 1 }),
 };
 /** Work of a bird that is cut up on the day, in whole birds. */
 export const CUT_WORK = HANDS_MINUTES.cut / HANDS_MINUTES.whole;

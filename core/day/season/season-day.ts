@@ -9,7 +9,7 @@ import { HOT_DAY_CELSIUS } from "#core/season/season-constants.ts";
 export interface SeasonDay {
   readonly day: LocalDay;
   readonly people: readonly { readonly name: string; readonly canCome: boolean; readonly why: string }[];
-  /** Pairs of practised hands. */
+  /** Pairs of practiced hands. */
   readonly hands: number;
   /** Whole birds that they can do in the longest day the farm wants, by the line. */
   readonly mostBirds: number;

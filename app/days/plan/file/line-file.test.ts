@@ -1,10 +1,17 @@
+import { readFileSync } from "node:fs";
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { LineFile, lineDayOfFile, lineFileOf, readLineFile } from "#app/days/plan/file/line-file.ts";
+import { usualStations } from "#core/day/crew/crew.ts";
 import { lineContext } from "#core/processing-line/line-context.ts";
 import { type LineDay, lineMinutes } from "#core/processing-line/line-day.ts";
 import { anyLineDay, ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
 import { playMorning } from "#core/processing-line/line-run.ts";
+import { evenChance } from "#core/processing-line/line-whatif.ts";
+
+/** What was answered while pins and feet were one station, minutes, 1,000 mornings of seed 1: the file, and usual crews of 1 to 6. */
+const FINISH_WITH_BOTH_IN_ONE = 302.84;
+const FINISH_OF_USUAL_CREWS = [947.65, 544.75, 442.68, 441.65, 318.38, 273.15];
 
 function dayOf(file: unknown): LineDay {
   const read = lineDayOfFile(LineFile.parse(file));
@@ -17,9 +24,9 @@ test("a day written as a file reads as the same day", () => {
     ...ORDINARY_DAY,
     people: [
       { ...person("Tobias", ["cones", "scald", "pluck"]), pace: { cones: 1.2, scald: 1, pluck: 1 } },
-      { ...person("Maren", ["gut", "rinse", "giblets", "pins"]), fromMinute: 30, toMinute: 300 },
+      { ...person("Maren", ["gut", "rinse", "giblets", "feet", "pins"]), fromMinute: 30, toMinute: 300 },
     ],
-    minutes: { ...ORDINARY_DAY.minutes, scaldLoad: 1.25 },
+    minutes: { ...ORDINARY_DAY.minutes, scald: 1.25 },
     waterChange: { everyBirds: 20, minutes: 15 },
     bath: { sagPerBird: 0.5, recoveryPerMinute: 0.35, waitBelow: 2, zCelsius: 19 },
   };
@@ -98,4 +105,37 @@ test.each([
 ])("a file with %j says so by its field", (change, problem) => {
   const read = readLineFile(JSON.stringify({ ...SOUND, ...change }));
   expect("problems" in read ? read.problems.join("; ") : "it was taken").toContain(problem);
+});
+
+test("a file of before the feet were a station of their own stays valid: its pins stand for both", () => {
+  const older = readFileSync("commands/fixtures/day-with-pins-and-feet-in-one.json", "utf8");
+  const read = readLineFile(older);
+  if (!("day" in read)) throw new Error(read.problems.join());
+  const { people, kit } = read.day;
+  expect(people.map(({ stations }) => stations.filter((one) => one === "feet" || one === "pins"))).toEqual([
+    [],
+    [],
+    [],
+    ["feet", "pins"],
+    ["feet", "pins"],
+  ]);
+  expect(people[3]!.pace.feet).toBe(people[3]!.pace.pins);
+  expect(kit.places).toMatchObject({ feet: 2, pins: 2 });
+  expect(kit.buffers).toMatchObject({ feet: 8, pins: 8 });
+  expect(Math.abs(evenChance(read.day, 1, 1000) / FINISH_WITH_BOTH_IN_ONE - 1)).toBeLessThan(0.02);
+  for (const [index, before] of FINISH_OF_USUAL_CREWS.entries()) {
+    const crew = Array.from({ length: index + 1 }, (_, seat) => usualStations(seat, index + 1));
+    const usual = {
+      ...read.day,
+      people: crew.map((stations, seat) => person(`Helper ${seat + 1}`, stations)),
+    };
+    expect(Math.abs(evenChance(usual, 1, 1000) / before - 1)).toBeLessThan(0.02);
+  }
+  // Written again it names both, and reads as the same day.
+  const again = readLineFile(
+    JSON.stringify(lineFileOf(read.day, { kind: "slow", liveKilograms: 3, start: "07:00" })),
+  );
+  expect("day" in again && again.day.people.map(({ stations }) => stations)).toEqual(
+    people.map(({ stations }) => stations),
+  );
 });

@@ -1,15 +1,16 @@
 import { z } from "zod";
 import { clockOfMinute, minuteOfClock } from "#core/calendar/farm-time.ts";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
-import {
-  BLEED_FLOOR_MINUTES,
-  CLEAN_UP_MINUTES,
-  DAY_SD_LN,
-  STATION_MINUTES,
-} from "#core/processing-line/line-constants.ts";
+import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, DAY_SD_LN } from "#core/processing-line/line-constants.ts";
 import { MOST_BIRDS, MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import { type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
-import { STATIONS } from "#core/processing-line/line-station.ts";
+import {
+  DEFAULT_BUFFERS,
+  DEFAULT_PLACES,
+  STATIONS,
+  type Station,
+  stationRow,
+} from "#core/processing-line/line-station.ts";
 import { SCALD_DOSE, TARGET_SECONDS } from "#core/scald/scald-constants.ts";
 
 const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, "must be a time of day such as 07:00");
@@ -39,6 +40,15 @@ const person = z.strictObject({
 const place = whole(1, 50);
 const waiting = whole(1, 1000);
 
+/** One optional number for each station that a default names. */
+function optionalEach<Of extends Station>(defaults: Readonly<Record<Of, number>>, number: z.ZodNumber) {
+  const stations = Object.keys(defaults) as Of[];
+  return Object.fromEntries(stations.map((one) => [one, number.optional()])) as Record<
+    Of,
+    z.ZodOptional<z.ZodNumber>
+  >;
+}
+
 /** A day's plan as a file, for the command and for taking a plan along. All but birds, people and cones has a default. */
 export const LineFile = z.strictObject({
   birds: whole(1, MOST_BIRDS),
@@ -50,25 +60,8 @@ export const LineFile = z.strictObject({
     cones: whole(1, 100),
     scaldAtOnce: whole(1, 20).default(1),
     pluckAtOnce: whole(1, 20).default(1),
-    places: z
-      .strictObject({
-        pins: place.default(2),
-        gut: place.default(2),
-        rinse: place.default(1),
-        giblets: place.default(1),
-        pack: place.default(2),
-        cut: place.default(2),
-        seal: place.default(1),
-      })
-      .prefault({}),
-    buffers: z
-      .strictObject({
-        pins: waiting.default(8),
-        gut: waiting.default(8),
-        rinse: waiting.default(6),
-        seal: waiting.default(20),
-      })
-      .prefault({}),
+    places: z.strictObject(optionalEach(DEFAULT_PLACES, place)).prefault({}),
+    buffers: z.strictObject(optionalEach(DEFAULT_BUFFERS, waiting)).prefault({}),
     tankBirds: whole(1, 100_000).optional(),
   }),
   work: z
@@ -119,16 +112,22 @@ export function lineDayOfFile(file: LineFile): { day: LineDay } | { problems: Li
   const start = minuteOfClock(file.start);
   const after = (time: string) => minuteOfClock(time) - start;
   const dipMinutes = (work.dipSeconds ?? TARGET_SECONDS[file.kind].middle) / 60;
+  const isOlder = hasPinsAndFeetInOne(file);
   const day: LineDay = {
     birds: file.birds,
     people: file.people.map(({ name, stations, pace, from, to }, index) => ({
       name: name ?? `Person ${index + 1}`,
-      stations: stations ?? STATIONS,
-      pace: pace,
+      stations: isOlder && stations ? stations.flatMap(withFeet) : (stations ?? STATIONS),
+      pace: isOlder && pace.pins !== undefined ? { ...pace, feet: pace.pins } : pace,
       fromMinute: from === undefined ? 0 : after(from),
       toMinute: to === undefined ? Infinity : after(to),
     })),
-    kit: { ...kit, tankBirds: kit.tankBirds ?? file.birds },
+    kit: {
+      ...kit,
+      places: filled(DEFAULT_PLACES, kit.places, isOlder),
+      buffers: filled(DEFAULT_BUFFERS, kit.buffers, isOlder),
+      tankBirds: kit.tankBirds ?? file.birds,
+    },
     minutes: lineMinutes({ dipMinutes, keepsFeet: work.feet, pluckBy: work.pluckBy }),
     bleedFloorMinutes: work.bleedFloorMinutes,
     pluckBy: work.pluckBy,
@@ -150,6 +149,25 @@ export function lineDayOfFile(file: LineFile): { day: LineDay } | { problems: Li
   if (work.cutUp > file.birds)
     problems.push({ field: "work.cutUp", problem: `there are only ${file.birds} birds` });
   return problems.length > 0 ? { problems } : { day };
+}
+
+/** Files of before stations `feet` and `pins` were told apart say `pins` for both. */
+function hasPinsAndFeetInOne({ people, kit }: LineFile): boolean {
+  const names = people.some(({ stations, pace }) => stations?.includes("feet") || pace.feet !== undefined);
+  return !names && kit.places.feet === undefined && kit.buffers.feet === undefined;
+}
+
+const withFeet = (station: Station): Station[] => (station === "pins" ? ["feet", "pins"] : [station]);
+
+/** What a file says of each station, our default where it says nothing; an older file's `pins` stands for the feet too. */
+function filled<Of extends Station>(
+  defaults: Readonly<Record<Of, number>>,
+  said: { readonly [One in Of]?: number | undefined },
+  isOlder: boolean,
+): Record<Of, number> {
+  const given = isOlder && "pins" in said ? { ...said, feet: said["pins" as Of] } : said;
+  const known = Object.entries(given).filter(([, value]) => value !== undefined);
+  return { ...defaults, ...Object.fromEntries(known) };
 }
 
 const rounded = (value: number, digits = 3) => Number(value.toFixed(digits));
@@ -195,12 +213,12 @@ export function lineFileOf(
     kit: day.kit,
     work: {
       giblets: day.giblets,
-      feet: day.minutes.pins > STATION_MINUTES.pins,
+      feet: day.minutes.feet > stationRow("feet").medianMinutes,
       packSameDay: day.packSameDay,
       cutUp: day.cutUp,
       restMinutes: rounded(day.restMinutes),
       pluckBy: day.pluckBy,
-      dipSeconds: rounded(day.minutes.scaldLoad * 60),
+      dipSeconds: rounded(day.minutes.scald * 60),
       bleedFloorMinutes: day.bleedFloorMinutes,
     },
     breaks: day.breaks.map(({ fromMinute, minutes }) => ({ at: clockAt(fromMinute), minutes })),

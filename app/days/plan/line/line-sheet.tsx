@@ -12,7 +12,7 @@ import { moveSeat } from "#core/day/crew/crew-moves.ts";
 import type { LinePlan } from "#core/day/plan/line-plan.ts";
 import type { DayChoices, FarmMeans } from "#core/day/plan/plan-input.ts";
 import { neededStations } from "#core/processing-line/line-day.ts";
-import type { Station } from "#core/processing-line/line-station.ts";
+import { isAfterChill, type Station } from "#core/processing-line/line-station.ts";
 import { ruleAgainst } from "#core/safety/person-rules.ts";
 
 interface LineSheetProps {
@@ -30,9 +30,6 @@ interface LineSheetProps {
 
 /** A number and its unit stay on one line. */
 const NO_BREAK = "\u00a0";
-
-/** What is done with birds that are cold. */
-const isPacking = (station: Station) => station === "pack" || station === "cut" || station === "seal";
 
 /**
  * Stations in a row, the people at each, and the one that holds the line. A name is moved by dragging it, by tapping it
@@ -77,6 +74,7 @@ export function LineSheet(props: LineSheetProps) {
     cones: plural(choices.cones, "cone"),
     scald: `${means.scalder.scaldAtOnce} at once, ${show.value(dipSeconds, "seconds").replace(" ", NO_BREAK)}`,
     pluck: choices.pluckBy === "hand" ? "by hand" : `${means.pluckAtOnce} at once`,
+    feet: plural(choices.pinPlaces, "place"),
     pins: plural(choices.pinPlaces, "place"),
     gut: plural(choices.tablePlaces, "place"),
     rinse: plural(day.kit.places.rinse, "place"),
@@ -106,12 +104,12 @@ export function LineSheet(props: LineSheetProps) {
           className="-mx-4 grid sm:grid-flow-col sm:auto-cols-fr sm:divide-x sm:divide-rule"
           aria-label="Stations, in the order in which a bird meets them"
         >
-          {stations.filter((station) => !isPacking(station)).map(column)}
+          {stations.filter((station) => !isAfterChill(station)).map(column)}
           <li className="flex flex-col gap-1 px-3 py-2 text-sm sm:px-2">
             <h3 className="font-sans font-semibold">Chill</h3>
             <p className="text-soft">room for {plural(day.kit.tankBirds, "bird")}</p>
           </li>
-          {stations.filter(isPacking).map(column)}
+          {stations.filter(isAfterChill).map(column)}
         </ol>
       </DndContext>
       <p role="status" className="text-sm empty:hidden">

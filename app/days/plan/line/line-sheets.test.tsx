@@ -76,7 +76,7 @@ describe("the line as a row of stations", () => {
     expect(words).toContain(`Of the line's time at work: Tobias ${share} %`);
     // Giblets are a knife's work: Juno, fourteen, only pins and rinses, and nobody else was told to do them.
     expect(words).toMatch(/Giblets 1 place nobody/);
-    expect(words).toMatch(/Pin, feet, head 2 places Juno/);
+    expect(words).toMatch(/Pin feathers 2 places Juno/);
   });
 });
 
@@ -185,9 +185,9 @@ describe("the best crew", () => {
 
   test("stands beside what is set, with what each move saves alone and what holds the line then", () => {
     const words = sheet(found(31));
-    expect(words).toContain("Done 31 min sooner at an even chance; then pin, feet, head holds the line.");
-    expect(words).toContain("Maren gut table, then rinse, look gut table, then pin, feet, head −31 min");
-    expect(words).toContain("One move only: Maren at pin, feet, head, −12 min");
+    expect(words).toContain("Done 31 min sooner at an even chance; then pin feathers holds the line.");
+    expect(words).toContain("Maren gut table, then rinse, look gut table, then pin feathers −31 min");
+    expect(words).toContain("One move only: Maren at pin feathers, −12 min");
     expect(sheet(found(31, Number.NaN))).toContain("not alone");
     expect(sheet(found(31, -4))).toContain("+4 min");
     expect(sheet(found(31, 0.3))).toContain("0 min");

@@ -63,10 +63,17 @@ function stationWords({ plan, choices }: PlanForDate, show: Show): Record<Statio
       "Torn breast skin: the bird goes to be cut up. Say so.",
       "Hands, sleeves and hair clear of the drum. Off at the switch before you reach in.",
     ],
+    feet: [
+      "Feet off at the joint, head off, neck loosened, oil gland out.",
+      choices.keepsFeet
+        ? "Keep the feet: into their own bowl at once."
+        : "Feet and heads into the waste barrel.",
+      "Knife or shears: cut away from your hand. Nobody under 16 works here alone.",
+    ],
     pins: [
-      "Pin feathers, feet off at the joint, head off, neck loosened, oil gland out.",
+      "Pick the pin feathers: back, tail, wings, then the rest.",
       "Many pins left: tell the scald, five seconds more.",
-      "Gloves. A child may do feet and heads, not knives.",
+      "Gloves. No blades at this place; a young person can work here.",
     ],
     gut: [
       `${plural(choices.tablePlaces, "place")}. Free crop and windpipe, cut round the vent, draw in one pull, scrape the lungs.`,

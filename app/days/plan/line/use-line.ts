@@ -18,6 +18,8 @@ export interface RefinedLine {
   readonly key: string;
   readonly refined?: RefinedAnswer;
   readonly helps?: readonly LeverEffect[];
+  /** The worker did not load or broke down: the page's own quick answer stands. */
+  readonly isFailed?: true;
 }
 
 export type CrewSearchState =
@@ -50,7 +52,8 @@ export function useLine(day: LineDay) {
         const helps = await made.run({ what: "helps", mornings: HELPS_MORNINGS, ...ask }, abort);
         setLine({ key, refined, helps });
       } catch {
-        // Given up for a newer question, or the worker did not load: the first answer stands.
+        // Given up for a newer question: nothing to say. Otherwise the first, quick answer stands, and the page says so.
+        if (!abort.signal.aborted) setLine({ key, isFailed: true });
       }
     }, QUIET_MILLISECONDS);
     return () => {

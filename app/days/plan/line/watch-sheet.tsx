@@ -4,10 +4,11 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { STATION_WORDS } from "#app/ui/words.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
+import { isBeforeChill, STATIONS } from "#core/processing-line/line-station.ts";
 import { type BirdPlace, ordinaryMorning, placeAt } from "#core/processing-line/watched-morning.ts";
 
 const SPEEDS = [10, 60, 200, 600] as const;
-const STOPS = ["crate", "cones", "scald", "pluck", "pins", "gut", "rinse", "chill"] as const;
+const STOPS = ["crate", ...STATIONS.filter(isBeforeChill), "chill"] as const;
 type Stop = (typeof STOPS)[number];
 
 /** One ordinary morning, played on the line: a dot a bird, from its crate to the chill. It stands still until somebody plays it. */

@@ -21,6 +21,8 @@ export async function callRoute(
   try {
     answer = await route({ request, params, context: {} } as never);
   } catch (thrown) {
+    // A page thrown on purpose is an answer; a crash is a crash, and fails the test that called.
+    if (thrown instanceof Error) throw thrown;
     answer = thrown;
   }
   if (answer instanceof Response) return { status: answer.status, to: answer.headers.get("Location") };

@@ -19,15 +19,12 @@ export default function handleRequest(
         clearTimeout(timer);
         const body = new PassThrough();
         headers.set("Content-Type", "text/html; charset=utf-8");
-        headers.set("Referrer-Policy", "same-origin");
-        headers.set("X-Content-Type-Options", "nosniff");
-        headers.set("X-Frame-Options", "DENY");
         pipe(body);
         // In one piece: sent in many, each wait for the compressor would leave a listener behind.
         buffer(body).then((page) => resolve(new Response(new Uint8Array(page), { status, headers })), reject);
       },
       onShellError: reject,
-      onError: (error) => log.error({ error, url: request.url }, "page failed"),
+      onError: (error) => log.error({ err: error, url: request.url }, "page failed"),
     });
     const timer = setTimeout(abort, ABORT_MILLISECONDS);
   });

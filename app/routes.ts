@@ -15,6 +15,7 @@ export default [
 
   route("season", "season/calendar/season.tsx"),
   route("season/set", "season/calendar/set-season.ts"),
+  route("season/progress", "season/calendar/season-progress.ts"),
   route("season/stop", "season/calendar/stop-season.ts"),
   route("season/pin", "season/calendar/pin-birds.ts"),
   route("season/people", "season/people/people.tsx"),

@@ -5,6 +5,7 @@ import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
 import express from "express";
 import { pino } from "pino";
+import { gate } from "#app/server/gate.server.ts";
 
 /**
  * Serves the built application.
@@ -24,6 +25,7 @@ if (!existsSync(build)) {
 
 const app = express();
 app.disable("x-powered-by");
+app.use(gate());
 app.use(compression());
 app.use(
   "/assets",

@@ -58,6 +58,8 @@ export function entryQueries(database: Database) {
       }
     },
 
+    isKnown: (entryId: string): boolean => selectContent.get(entryId) !== undefined,
+
     /** Leaves an entry out of every sum from now on; doing it again, or for an unknown entry, is harmless. */
     takeBack(entryId: string, at: number): void {
       insertTakenBack.run({ entryId, at });

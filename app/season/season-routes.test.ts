@@ -73,7 +73,7 @@ describe("people", () => {
       faults: { name: ["wren is on the list already"] },
     });
     expect(await callRoute(people.action, sent({ ...PERSON, name: "", handsPercent: "5" }))).toMatchObject({
-      faults: { name: ["Say who it is"], handsPercent: ["It must be at least 10"] },
+      faults: { name: ["Type their name"], handsPercent: ["It must be at least 10"] },
     });
     await callRoute(people.action, sent({ ...PERSON, name: "Ash" }));
     await callRoute(people.action, sent({ ...PERSON, name: "Lark" }));
@@ -128,7 +128,7 @@ describe("people", () => {
       params: { personId: "2" },
       request: new Request("http://farm/"),
     } as never);
-    expect(days).toMatchObject([{ onDay: "2026-10-03", canCome: 0, source: "calendar", why: "Fair" }]);
+    expect(days).toMatchObject([{ onDay: "2026-10-03", canCome: false, source: "calendar", why: "Fair" }]);
   });
 });
 

@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import { now } from "#app/server/clock.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
-import { birdsAYear, farmMeans, helperOf, hourRate, placeOf } from "#app/server/farm-means.server.ts";
+import { birdsAYear, farmMeans, hourRate, placeOf } from "#app/server/farm-means.server.ts";
 import { flockOf } from "#app/server/flock-of.server.ts";
 import { farmPace } from "#app/server/own-pace.server.ts";
 import { playedLine } from "#app/server/played-line.server.ts";
@@ -63,7 +63,7 @@ export function planBasis(farm: Farm, batch: Batch, dayId = 0, iceBagsInStock?: 
       .pens(batch.id)
       .map(({ pen, birdCount }) => ({ name: pen, birds: birdCount })),
     iceBagsInStock,
-    helpers: farmFile().people.people().map(helperOf),
+    helpers: farmFile().people.people(),
     place: placeOf(farm),
     timeZone: farm.timeZone,
   };

@@ -1,5 +1,5 @@
 import { farmFile } from "#app/server/farm-file.server.ts";
-import { farmMeans, helperOf, placeOf } from "#app/server/farm-means.server.ts";
+import { farmMeans, placeOf } from "#app/server/farm-means.server.ts";
 import { flockOf } from "#app/server/flock-of.server.ts";
 import { playedLine } from "#app/server/played-line.server.ts";
 import { choicesOf } from "#app/ui/day-choices.ts";
@@ -33,15 +33,16 @@ function dayTaken(farm: Farm, day: ProcessingDay): DayTaken | undefined {
   const { startedAt, lastBirdAt, done } = runProgress(file.run.events(day.id), day.birdCount, 0);
   if (startedAt === undefined || lastBirdAt === undefined || done === 0) return undefined;
   const tookMinutes = (lastBirdAt - startedAt) / 60_000;
-  const helpers = file.people.people().map(helperOf);
-  const key = JSON.stringify([farm, day, helpers, done, tookMinutes]);
+  const helpers = file.people.people();
+  const story = file.story(day.batchId);
+  const key = JSON.stringify([farm, day, helpers, story, done, tookMinutes]);
   const standing = known.get(key);
   if (standing) return standing;
   const batch = file.batch(day.batchId)!;
   const { line } = planForDate(
     {
       standingBirds: done,
-      flock: flockOf(farm, batch, file.story(batch.id)),
+      flock: flockOf(farm, batch, story),
       means: farmMeans(farm),
       helpers,
       pens: [],

@@ -5,6 +5,7 @@ import { data } from "react-router";
 import type { z } from "zod";
 import { now } from "#app/server/clock.server.ts";
 import type { Refusal } from "#app/ui/farm-form.tsx";
+import { isEntryId } from "#app/ui/read-field.ts";
 import type { Entry, Recorded } from "#db/entry.server.ts";
 
 /** No form of ours is larger, notes and a page of weights included. */
@@ -13,16 +14,34 @@ const MOST_BYTES = 64 * 1024;
 /** An id for a form that is about to be shown. */
 export const newEntryId = (): string => randomUUID();
 
-/** The fields of a form. @throws a 413 page if it is too large, or a 400 page if it is no form. */
-export async function formFields(request: Request, mostBytes = MOST_BYTES): Promise<FormData> {
-  const bytes = await readAtMost(request, mostBytes);
+/** No form of ours has more fields, longer names, or lists in lists. A parser of names builds what a name asks for. */
+const MAX_FIELDS = 500;
+const MAX_NAME_LENGTH = 80;
+const FIELD_NAME = /^[a-z][\w-]*(?:\[\d{1,3}\](?:\.[a-z]\w*)?|\.[a-z]\w*)?$/i;
+/** Names that an object has already. */
+const TAKEN_NAMES = /__|constructor|prototype/;
+
+/**
+ * The fields of a form, its size and names checked before anything is made of them.
+ *
+ * @throws a 413 page if it is too large, or a 400 page if it is no form or no form of ours
+ */
+export async function formFields(request: Request, maxBytes = MOST_BYTES): Promise<FormData> {
+  const bytes = await readAtMost(request, maxBytes);
+  const contentType = request.headers.get("content-type") ?? "";
+  let fields: FormData;
   try {
-    return await new Response(bytes, {
-      headers: { "content-type": request.headers.get("content-type") ?? "" },
-    }).formData();
+    fields = await new Response(bytes, { headers: { "content-type": contentType } }).formData();
   } catch {
     throw data("What was sent is not a form.", { status: 400 });
   }
+  const names = [...fields.keys()];
+  const areOurs = names.every(
+    (name) => name.length <= MAX_NAME_LENGTH && FIELD_NAME.test(name) && !TAKEN_NAMES.test(name),
+  );
+  if (names.length > MAX_FIELDS || !areOurs)
+    throw data("This is not a form of Pale Morning. Nothing was saved.", { status: 400 });
+  return fields;
 }
 
 async function readAtMost(request: Request, most: number): Promise<Uint8Array<ArrayBuffer>> {
@@ -61,10 +80,10 @@ export async function submitted<Schema extends z.ZodType<Entered, Entered>>(
   const submission = parseWithZod(fields, { schema, disableAutoCoercion: true });
   if (submission.status !== "success") return { ok: false, refusal: refusalPage(submission, {}) };
   const entryId = String(fields.get("entryId") ?? "");
-  if (entryId.length < 8 || entryId.length > 64) {
+  if (!isEntryId(entryId)) {
     return {
       ok: false,
-      refusal: refusalPage(submission, { "": "This form has lost its number. Send it once more" }),
+      refusal: refusalPage(submission, { "": "This form has lost its id. Send it once more" }),
     };
   }
   return {

@@ -15,12 +15,19 @@ import { readWeight, type UnitSystem } from "#core/quantity/read-weight.ts";
 /** What a reader makes of the text of one field: a value, or a sentence that says what to do. */
 type Read<Value> = { value: Value } | { problem: string };
 
-function field<Value>(read: (text: string) => Read<Value>) {
+/** Longest text of a number, a day or a time: checked before any pattern looks at it. */
+const MAX_NUMBER_LENGTH = 60;
+
+function field<Value>(read: (text: string) => Read<Value>, maxLength = MAX_NUMBER_LENGTH) {
   return z
     .string()
     .default("")
     .transform((text, context): Value => {
-      const answer = read(text.trim());
+      const plain = text.trim();
+      const answer: Read<Value> =
+        plain.length > maxLength
+          ? { problem: `That is too long to be right here: at most ${maxLength} characters` }
+          : read(plain);
       if ("value" in answer) return answer.value;
       context.addIssue({ code: "custom", message: answer.problem });
       return z.NEVER;
@@ -41,13 +48,20 @@ export function optional<Value>(reader: z.ZodType<Value, string | undefined>) {
     });
 }
 
+/** Line breaks and other characters that print nothing would start a line of their own in a calendar or a table. */
+const UNPRINTED = /[\p{Cc}\p{Cs}\u2028\u2029]+/gu;
+/** No form of ours is longer. */
+const MAX_TEXT_LENGTH = 64 * 1024;
+
+/** One line of text. */
 export function words(most: number, ask: string) {
-  return field((text) => {
+  return field((typed) => {
+    const text = typed.replace(UNPRINTED, " ");
     if (text === "") return { problem: ask };
     return text.length > most
       ? { problem: `Keep it to ${most} letters; it has ${text.length}` }
       : { value: text };
-  });
+  }, MAX_TEXT_LENGTH);
 }
 
 export function wholeNumber({ least = 0, most, ask }: { least?: number; most: number; ask: string }) {
@@ -269,4 +283,5 @@ export const tick = z
   .transform((value): 0 | 1 => (value === undefined ? 0 : 1));
 
 /** The id that a form carries so that sending it twice keeps it once. */
-export const entryId = z.string().min(8).max(64);
+export const isEntryId = (text: string): boolean => /^[\w-]{8,64}$/.test(text);
+export const entryId = z.string().refine(isEntryId);

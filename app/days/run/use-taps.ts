@@ -41,7 +41,7 @@ export function useTaps(dayId: number, loaded: readonly Tap[]) {
   const keep = useCallback(
     (change: (taps: readonly Waiting[]) => readonly Waiting[]) => {
       const next = change(readWaiting(key));
-      localStorage.setItem(key, JSON.stringify(next));
+      writeWaiting(key, next);
       setWaiting(next);
     },
     [key],
@@ -110,11 +110,25 @@ function newId(): string {
   return Array.from(bytes, (byte) => byte.toString(16).padStart(2, "0")).join("");
 }
 
+/** Taps of a phone that keeps nothing (full, or private): they wait in the page, and are lost only with it. */
+const inPage = new Map<string, readonly Waiting[]>();
+
 function readWaiting(key: string): readonly Waiting[] {
+  const held = inPage.get(key);
+  if (held) return held;
   try {
     return Waiting.parse(JSON.parse(localStorage.getItem(key) ?? "[]"));
   } catch {
     return [];
+  }
+}
+
+function writeWaiting(key: string, taps: readonly Waiting[]): void {
+  try {
+    localStorage.setItem(key, JSON.stringify(taps));
+    inPage.delete(key);
+  } catch {
+    inPage.set(key, taps);
   }
 }
 

@@ -3,7 +3,8 @@ import { keepAnswer, standingProposal } from "#app/season/calendar/season-job.se
 import { now } from "#app/server/clock.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { seasonFacts } from "#app/server/season-reading.server.ts";
-import { formFields } from "#app/server/submitted.server.ts";
+import { ENTRY_USED, formFields } from "#app/server/submitted.server.ts";
+import { isEntryId } from "#app/ui/read-field.ts";
 import { seasonPlan } from "#core/day/season/season-plan.ts";
 import { moveOf } from "#core/season/season-moves.ts";
 import type { Route } from "./+types/pin-birds.ts";
@@ -17,7 +18,16 @@ export async function action({ request }: Route.ActionArgs) {
   const text = (name: string) => String(fields.get(name) ?? "");
   const batchId = Number(text("batchId"));
   const [from, to] = [text("from"), text("to")];
+  const entryId = text("entryId");
+  if (!isEntryId(entryId)) throw data("This form has lost its id. Open the season again.", { status: 400 });
   const file = farmFile();
+  if (file.knowsEntry(entryId)) {
+    const isRepeat = file.season
+      .pins()
+      .some((pin) => pin.entryId === entryId && pin.batchId === batchId && pin.pinnedOn === to);
+    if (!isRepeat) throw data(ENTRY_USED, { status: 409 });
+    return redirect("/season", 303);
+  }
   const plan = seasonPlan(seasonFacts(farm));
   const standing = standingProposal(plan);
   const lot = plan.lots.findIndex((one) => one.batchId === batchId);
@@ -38,8 +48,7 @@ export async function action({ request }: Route.ActionArgs) {
     for (const pin of file.season.pins())
       if (pin.batchId === batchId && (pin.pinnedOn === from || pin.pinnedOn === to))
         file.takeBackFact(pin.entryId, now());
-    const entry = { entryId: text("entryId"), at: now() };
-    file.season.addPin(entry, { batchId, pinnedOn: to, birdCount: there });
+    file.season.addPin({ entryId, at: now() }, { batchId, pinnedOn: to, birdCount: there });
     const { outcome, seconds, boundCents } = standing.proposal;
     // With the pin in it the plan is another one, to which this answer belongs.
     const pinned = seasonPlan(seasonFacts(farm));

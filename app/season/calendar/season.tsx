@@ -1,6 +1,7 @@
 import { useEffect } from "react";
-import { useRevalidator } from "react-router";
+import { useFetcher, useRevalidator } from "react-router";
 import { SeasonLots, SeasonMoney } from "#app/season/calendar/season-margin.tsx";
+import type { loader as seasonProgress } from "#app/season/calendar/season-progress.ts";
 import { type SeasonView, seasonView } from "#app/season/calendar/season-view.server.ts";
 import { SkyCalendar } from "#app/season/calendar/sky-calendar.tsx";
 import { requireFarm } from "#app/server/farm-file.server.ts";
@@ -44,12 +45,18 @@ const ASK_MILLISECONDS = 400;
 
 export default function Season({ loaderData: { view, entryIds } }: Route.ComponentProps) {
   const { revalidate } = useRevalidator();
+  const { load, data: progress } = useFetcher<typeof seasonProgress>();
   const { isWorking } = view.job;
   useEffect(() => {
     if (!isWorking) return;
-    const timer = setInterval(() => void revalidate(), ASK_MILLISECONDS);
+    const timer = setInterval(() => void load("/season/progress"), ASK_MILLISECONDS);
     return () => clearInterval(timer);
-  }, [isWorking, revalidate]);
+  }, [isWorking, load]);
+  const isDone = isWorking && progress?.isWorking === false;
+  useEffect(() => {
+    if (isDone) void revalidate();
+  }, [isDone, revalidate]);
+  const job = isWorking && progress?.isWorking ? progress : view.job;
   return (
     <div className="grid gap-3 p-4 md:px-5 md:py-3">
       <header className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
@@ -78,7 +85,7 @@ export default function Season({ loaderData: { view, entryIds } }: Route.Compone
       <div className="grid items-start gap-4 lg:grid-cols-4">
         {/* The answer first: on a phone it stands above the list of days, at a desk beside them. */}
         <div className="grid gap-4 lg:order-last">
-          <SeasonMoney view={view} />
+          <SeasonMoney view={{ ...view, job }} />
           <SeasonLots lots={view.lots} entryIds={entryIds} />
         </div>
         <div className="min-w-0 lg:col-span-3">

@@ -1,0 +1,101 @@
+import { hostname, networkInterfaces } from "node:os";
+import type { RequestHandler } from "express";
+
+/** What the gate reads of a request. Header names are in lower case, as Node gives them. */
+export interface GateRequest {
+  readonly method: string;
+  /** Path and query, as they were sent. */
+  readonly url: string;
+  readonly headers: Readonly<Record<string, string | string[] | undefined>>;
+}
+
+export interface GateRefusal {
+  readonly status: 400 | 403 | 405 | 414;
+  /** Says what to do, for whoever sees it. */
+  readonly words: string;
+}
+
+const READS: readonly string[] = ["GET", "HEAD"];
+/** No address of ours is longer, a filter and a place to go back to included. */
+const MAX_URL_LENGTH = 4096;
+/** A name or an address in brackets, with or without a port. */
+const HOST = /^(?<name>[a-z0-9.-]{1,253}|\[[0-9a-f:.]{2,45}\])(?::\d{1,5})?$/i;
+
+/** Names and addresses under which this machine may be asked: loopback, its own name, and its own addresses. */
+export function ownHosts(): ReadonlySet<string> {
+  const addresses = Object.values(networkInterfaces())
+    .flatMap((entries) => entries ?? [])
+    .map(({ address, family }) => (family === "IPv6" ? `[${address.split("%")[0]}]` : address));
+  const name = hostname().toLowerCase();
+  return new Set(["localhost", "127.0.0.1", "[::1]", name, `${name}.local`, ...addresses]);
+}
+
+/**
+ * Why a request is turned away before anything of it is read further; undefined where it may pass.
+ *
+ * Only this machine's own names are answered, so that a name of somebody else's that points here reaches nothing. A write
+ * has to come from a page of ours: its Origin is the host it goes to, and a browser that says where it comes from says
+ * the same site. A write that says neither is refused: browsers always say.
+ */
+export function gateRefusal(
+  { method, url, headers }: GateRequest,
+  hosts: ReadonlySet<string>,
+): GateRefusal | undefined {
+  const host = single(headers.host);
+  const name = host === undefined ? undefined : HOST.exec(host)?.groups?.name?.toLowerCase();
+  if (name === undefined) return { status: 400, words: "This request does not say which machine it is for." };
+  if (!hosts.has(name)) {
+    return {
+      status: 403,
+      words: `This machine is not called ${name}. Open Pale Morning under the address it printed when it started.`,
+    };
+  }
+  if (url.length > MAX_URL_LENGTH)
+    return { status: 414, words: "This address is too long. Start again from the first page." };
+  if (READS.includes(method)) return undefined;
+  if (method !== "POST") return { status: 405, words: "This can't be done with an address." };
+  const site = single(headers["sec-fetch-site"]);
+  const origin = single(headers.origin);
+  const isOwnOrigin = origin === undefined ? site === "same-origin" : hostOf(origin) === host?.toLowerCase();
+  if (!isOwnOrigin || (site !== undefined && site !== "same-origin")) {
+    return {
+      status: 403,
+      words:
+        "This came from another page than Pale Morning's own, so nothing was saved. Open the page and try again.",
+    };
+  }
+  return undefined;
+}
+
+/** A header sent once; one that is sent twice counts as not sent. */
+const single = (value: string | string[] | undefined): string | undefined =>
+  typeof value === "string" ? value : undefined;
+
+function hostOf(origin: string): string | undefined {
+  try {
+    return new URL(origin).host;
+  } catch {
+    return undefined;
+  }
+}
+
+/** Headers of every answer: no other site learns addresses of ours, guesses what a file is, or puts us in a frame. */
+const HEADERS = {
+  "Referrer-Policy": "same-origin",
+  "X-Content-Type-Options": "nosniff",
+  "X-Frame-Options": "DENY",
+  "Content-Security-Policy": "frame-ancestors 'none'; object-src 'none'; base-uri 'self'; form-action 'self'",
+} as const;
+
+/** Stands before every route. */
+export function gate(hosts: () => ReadonlySet<string> = ownHosts): RequestHandler {
+  return (request, response, next) => {
+    for (const [header, value] of Object.entries(HEADERS)) response.setHeader(header, value);
+    const refusal = gateRefusal(
+      { method: request.method, url: request.url, headers: request.headers },
+      hosts(),
+    );
+    if (!refusal) return next();
+    response.status(refusal.status).type("text/plain").send(refusal.words);
+  };
+}

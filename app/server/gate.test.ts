@@ -1,0 +1,59 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { type GateRequest, gateRefusal, ownHosts } from "#app/server/gate.server.ts";
+
+const HOSTS = new Set(["localhost", "127.0.0.1", "[::1]", "barn", "192.168.4.20"]);
+const asked = (change: Partial<GateRequest> = {}): GateRequest => ({
+  method: "GET",
+  url: "/days/3/run",
+  headers: { host: "barn:5280" },
+  ...change,
+});
+const write = (headers: GateRequest["headers"], method = "POST") =>
+  gateRefusal(asked({ method, url: "/days/3/run/tap", headers: { host: "barn:5280", ...headers } }), HOSTS);
+
+describe("the gate", () => {
+  test("answers under this machine's own names and addresses, with any port, and no other", () => {
+    for (const host of ["localhost", "LOCALHOST:5280", "127.0.0.1:80", "[::1]:5280", "192.168.4.20"])
+      expect(gateRefusal(asked({ headers: { host } }), HOSTS)).toBeUndefined();
+    for (const host of ["elsewhere.example", "localhost.elsewhere.example:5280", "192.168.4.21"])
+      expect(gateRefusal(asked({ headers: { host } }), HOSTS)).toMatchObject({ status: 403 });
+    for (const host of [undefined, "", "a b", "barn:port", "barn/", "barn\r\nx: y", ["barn", "barn"]])
+      expect(gateRefusal(asked({ headers: { host } }), HOSTS)).toMatchObject({ status: 400 });
+    expect(ownHosts()).toContain("localhost");
+  });
+
+  test("takes a write from a page of its own, whatever browser sends it", () => {
+    expect(write({ origin: "http://barn:5280" })).toBeUndefined();
+    expect(write({ origin: "http://barn:5280", "sec-fetch-site": "same-origin" })).toBeUndefined();
+    expect(write({ "sec-fetch-site": "same-origin" })).toBeUndefined();
+  });
+
+  test.each([
+    ["another site", { origin: "https://elsewhere.example" }],
+    ["another port of this machine", { origin: "http://barn:8080" }],
+    ["a page that hides where it is", { origin: "null" }],
+    ["no origin and another site", { "sec-fetch-site": "cross-site" }],
+    ["no origin and a sister site", { "sec-fetch-site": "same-site" }],
+    ["our origin and another site", { origin: "http://barn:5280", "sec-fetch-site": "cross-site" }],
+    ["nothing at all", {}],
+  ])("refuses a write from %s", (_from, headers) => {
+    expect(write(headers)).toMatchObject({ status: 403 });
+    expect(write(headers)?.words).toContain("nothing was saved");
+  });
+
+  test("knows two ways to ask and one to write, and no address longer than ours", () => {
+    for (const method of ["TRACE", "PUT", "DELETE", "CONNECT", "OPTIONS", "PATCH"])
+      expect(write({ origin: "http://barn:5280" }, method)).toMatchObject({ status: 405 });
+    expect(gateRefusal(asked({ url: `/x?${"a".repeat(5000)}` }), HOSTS)).toMatchObject({ status: 414 });
+  });
+
+  test("never lets a write pass whose origin is not the host it goes to", () => {
+    fc.assert(
+      fc.property(fc.webUrl(), fc.constantFrom(...HOSTS), (origin, host) => {
+        const passes = gateRefusal(asked({ method: "POST", headers: { host, origin } }), HOSTS) === undefined;
+        expect(passes).toBe(new URL(origin).host === host);
+      }),
+    );
+  });
+});

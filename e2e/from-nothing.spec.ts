@@ -16,7 +16,8 @@ test("the next day is planned from nothing: birds, people, a suggestion taken, i
   await expect(walk.figure("Last bird in the chill")).toContainText("Sat");
   await expect(page.getByText(/of salt, weighed, in/)).toBeVisible();
   await walk.press("Set this day");
-  await expect(page).toHaveURL(/\/days\/\d+\/plan/);
+  // The address changes before the new page is drawn; the form's page has no such link.
+  await expect(page.getByRole("link", { name: "What it takes" })).toBeVisible();
   const day = page.url().replace(/\/plan.*/, "");
 
   // Nobody has a name yet: the farm's people are added, and the helpers sent home.

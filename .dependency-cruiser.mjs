@@ -29,13 +29,18 @@ export default {
       { path: "^app/([^/]+)/", pathNot: "^app/(ui|server)/" },
       {
         path: "^app/[^/]+/",
-        pathNot: ["^app/$1/", "^app/(ui|server)/"],
+        pathNot: ["^app/$1/", "^app/(ui|server|words)/"],
       },
     ),
     rule(
       "parts-know-no-section",
       { path: "^app/(ui|server)/" },
-      { path: "^app/[^/]+/", pathNot: "^app/(ui|server)/" },
+      { path: "^app/[^/]+/", pathNot: "^app/(ui|server|words)/" },
+    ),
+    rule(
+      "words-import-core",
+      { path: "^app/words/" },
+      { path: "^(app|db|workers|devices)/", pathNot: "^app/words/" },
     ),
     rule("workers-import-core", { path: "^workers/" }, { path: "^(app|db|commands|demo|devices)/" }),
     rule("devices-import-core", { path: "^devices/" }, { path: "^(app|db|commands|demo|workers)/" }),

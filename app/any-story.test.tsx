@@ -15,7 +15,7 @@ const { farmFile } = await import("#app/server/farm-file.server.ts");
 const batch = await import("#app/batches/batch.tsx");
 const batches = await import("#app/batches/batches.tsx");
 const newDay = await import("#app/days/plan/new-day.tsx");
-const stores = await import("#app/stores/stores.tsx");
+const stores = await import("#app/freezers/freezers.tsx");
 
 beforeAll(() => makeFarmOfTests(farmFile()));
 

@@ -114,12 +114,12 @@ const RECORDED: readonly Case[] = [
     changed: { birdCount: "13" },
   },
   {
-    route: "stores/add-place.tsx",
+    route: "freezers/add-place.tsx",
     fields: { name: "Barn", kind: "freezer", capacityCount: "40" },
     changed: { capacityCount: "41" },
   },
   {
-    route: "stores/add-supply.tsx",
+    route: "freezers/add-supply.tsx",
     fields: { kind: "ice", name: "Ice", packAmount: "1", packPrice: "3", inStock: "4" },
     changed: { inStock: "5" },
   },
@@ -136,7 +136,7 @@ const RECORDED: readonly Case[] = [
     changed: { dressedCount: "31" },
   },
   {
-    route: "yard/add-kit.tsx",
+    route: "farm/add-kit.tsx",
     fields: { name: "Cones", price: "80", life: "1000", counted: "birds" },
     changed: { price: "81" },
   },
@@ -178,9 +178,9 @@ const WITHOUT_ENTRY = [
   "season/calendar/stop-season.ts",
   "season/people/read-person-calendar.tsx",
   "season/rules/rules.tsx",
-  "stores/supply.tsx",
-  "stores/take-out.ts",
-  "yard/yard.tsx",
+  "freezers/supply.tsx",
+  "freezers/take-out.ts",
+  "farm/farm.tsx",
 ];
 
 function digest(): string {

@@ -48,10 +48,10 @@ export function Layout({ children }: { children: ReactNode }) {
           href="#main"
           className="sr-only focus:not-sr-only focus:absolute focus:z-20 focus:bg-leaf focus:p-3"
         >
-          To the page
+          Skip to content
         </a>
         <Spine
-          farmName={farm?.name ?? "A new farm"}
+          farmName={farm?.name ?? "New farm"}
           words={farm?.words ?? { batches: "", season: "", days: "", stores: "", books: "" }}
           units={`${units} · ${reading.currency}`}
         />
@@ -75,15 +75,15 @@ export function ErrorBoundary() {
   const error = useRouteError();
   if (isRouteErrorResponse(error) && error.status < 500) {
     const said =
-      typeof error.data === "string" ? error.data : "The address may be mistyped, or what it showed is gone.";
+      typeof error.data === "string"
+        ? error.data
+        : "The address may be mistyped, or the page no longer exists.";
     return (
       <div className="grid max-w-prose gap-4 p-6">
-        <h1 className="text-3xl">
-          {error.status === 404 ? "There is nothing here" : "This could not be done"}
-        </h1>
+        <h1 className="text-3xl">{error.status === 404 ? "Page not found" : "That could not be done"}</h1>
         <p>{said}</p>
         <div>
-          <ButtonLink to="/">To the day's work</ButtonLink>
+          <ButtonLink to="/">Go to the home page</ButtonLink>
         </div>
       </div>
     );
@@ -99,19 +99,19 @@ function NoAnswer() {
   }, []);
   return (
     <div className="grid max-w-prose gap-4 p-6">
-      <h1 className="text-3xl">No answer</h1>
+      <h1 className="text-3xl">No connection</h1>
       <p>
-        The farm's machine did not answer, or something went wrong in it. What was kept before is safe.
-        {backTo && " What you typed last may not be kept yet; it waits for you in this window."}
+        The farm's computer did not answer, or something went wrong on it. Everything saved earlier is safe.
+        {backTo && " What you entered last may not be saved yet; it is still in this window."}
       </p>
       <div className="flex flex-wrap gap-3">
         {backTo && (
           <ButtonLink to={backTo} reloadDocument>
-            Back to what I typed
+            Back to what I entered
           </ButtonLink>
         )}
         <ButtonLink to="/" kind={backTo ? "plain" : "main"} reloadDocument>
-          To the day's work
+          Go to the home page
         </ButtonLink>
       </div>
     </div>

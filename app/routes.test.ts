@@ -20,8 +20,8 @@ const call = callRoute;
 const tapped = (fields: Fields) => call(tap.action, post({ answer: "json", ...fields }), { dayId: "1" });
 const events = () => farmFile().run.events(1);
 
-test("a new file is sent to the yard first", async () => {
-  expect(await call(home.loader, new Request("http://farm/"))).toMatchObject({ status: 302, to: "/yard" });
+test("a new file is sent to the Farm page first", async () => {
+  expect(await call(home.loader, new Request("http://farm/"))).toMatchObject({ status: 302, to: "/farm" });
 });
 
 describe("on a farm with a day", () => {
@@ -93,9 +93,11 @@ describe("on a farm with a day", () => {
   });
 
   test("what can't be taken back alone is said, not done", async () => {
-    expect(await call(takeBack.action, post({ entryId: "the-first-bird", back: "/stores" }))).toMatchObject({
-      status: 409,
-    });
+    expect(await call(takeBack.action, post({ entryId: "the-first-bird", back: "/freezers" }))).toMatchObject(
+      {
+        status: 409,
+      },
+    );
     expect(farmFile().pack.carcasses(1)).toHaveLength(1);
   });
 

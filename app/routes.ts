@@ -42,8 +42,8 @@ export default [
   route("days/:dayId/plan.json", "days/plan/file/plan-json.ts"),
   route("days/:dayId/needs", "days/plan/supplies/needs.tsx"),
   route("days/:dayId/tasks", "days/plan/tasks/tasks.tsx"),
-  route("days/:dayId/beside", "days/plan/compare/beside.tsx"),
-  route("days/:dayId/paper", "days/plan/print/paper.tsx"),
+  route("days/:dayId/compare", "days/plan/compare/compare.tsx"),
+  route("days/:dayId/print", "days/plan/print/print-page.tsx"),
   route("days/:dayId/run-sheet.pdf", "days/plan/print/run-sheet-pdf.ts"),
   route("days/:dayId/run", "days/run/run.tsx"),
   route("days/:dayId/run/tap", "days/run/tap.ts"),
@@ -58,18 +58,24 @@ export default [
   route("days/:dayId/day.csv", "days/settle/day-csv.ts"),
   route("days/:dayId/day.json", "days/settle/day-json.ts"),
 
-  route("stores", "stores/stores.tsx"),
-  route("stores/place", "stores/add-place.tsx"),
-  route("stores/supplies", "stores/supplies.tsx"),
-  route("stores/supplies/new", "stores/add-supply.tsx"),
-  route("stores/supplies/:supplyId", "stores/supply.tsx"),
-  route("stores/out", "stores/take-out.ts"),
+  route("freezers", "freezers/freezers.tsx"),
+  route("freezers/place", "freezers/add-place.tsx"),
+  route("freezers/supplies", "freezers/supplies.tsx"),
+  route("freezers/supplies/new", "freezers/add-supply.tsx"),
+  route("freezers/supplies/:supplyId", "freezers/supply.tsx"),
+  route("freezers/out", "freezers/take-out.ts"),
 
   route("books", "books/books.tsx"),
   route("books/past", "books/add-past-batch.tsx"),
 
-  route("yard", "yard/yard.tsx"),
-  route("yard/kit", "yard/add-kit.tsx"),
+  route("farm", "farm/farm.tsx"),
+  route("farm/equipment", "farm/add-kit.tsx"),
+
+  // Addresses of earlier versions.
+  route("yard/*", "home/old-address.ts", { id: "old-yard" }),
+  route("stores/*", "home/old-address.ts", { id: "old-stores" }),
+  route("days/:dayId/beside", "home/old-address.ts", { id: "old-beside" }),
+  route("days/:dayId/paper", "home/old-address.ts", { id: "old-paper" }),
 
   route("*", "home/nowhere.tsx"),
 ] satisfies RouteConfig;

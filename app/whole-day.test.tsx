@@ -21,9 +21,9 @@ const settle = await import("#app/days/settle/settle.tsx");
 const addCost = await import("#app/days/settle/add-cost.tsx");
 const reopen = await import("#app/days/settle/reopen.ts");
 const dayCsv = await import("#app/days/settle/day-csv.ts");
-const stores = await import("#app/stores/stores.tsx");
-const addPlace = await import("#app/stores/add-place.tsx");
-const takeOut = await import("#app/stores/take-out.ts");
+const stores = await import("#app/freezers/freezers.tsx");
+const addPlace = await import("#app/freezers/add-place.tsx");
+const takeOut = await import("#app/freezers/take-out.ts");
 const takeBack = await import("#app/home/take-back.ts");
 const books = await import("#app/books/books.tsx");
 
@@ -62,7 +62,7 @@ describe("before the day", () => {
       expect([line, await tell(line)]).toEqual([line, { status: 303, to: "/batches/1" }]);
     expect(open(batches)).toContain("White 1");
     const page = open(batch, BATCH);
-    expect(page).toContain("Arrived, less lost, less dressed.");
+    expect(page).toContain("Birds that arrived, minus losses, minus birds processed.");
     expect(page).toContain("5 birds lost");
     expect(page).not.toContain("does not add up");
   });
@@ -73,12 +73,12 @@ describe("before the day", () => {
     const { entryId } = farmFile().story(1).penMoves[0]!;
     expect(await send(takeBack.action, { entryId, back: "/batches/1" })).toMatchObject({ to: "/batches/1" });
     expect(open(batch, BATCH)).toContain(
-      "The story does not add up. 3 birds more went out of orchard than into it.",
+      "The history does not add up. 3 birds more moved out of orchard than into it.",
     );
     await tell("left 1 bag");
     const lot = farmFile().story(1).feed[0]!.entryId;
     await send(takeBack.action, { entryId: lot, back: "/batches/1" });
-    expect(open(batch, BATCH)).toContain("50 lb of feed more went on or is left than was bought.");
+    expect(open(batch, BATCH)).toContain("50 lb more feed was used or is left than was bought.");
     await tell("2 bags 20");
     await tell("moved 8 to orchard");
     await send(takeBack.action, { entryId: farmFile().story(1).feedLeft[0]!.entryId, back: "/batches/1" });
@@ -91,8 +91,8 @@ describe("on the day", () => {
     const at = String(Date.UTC(2026, 8, 17, 10, 0));
     for (let bird = 1; bird <= 10; bird += 1)
       expect(await send(tap.action, { kind: "bird", at }, DAY)).toMatchObject({ status: 303 });
-    expect(open(run, DAY)).toContain("10 in the chill, 0 to go 10 birds of White 1");
-    expect(open(run, DAY)).toContain("All 10 are in. Tap on if there are more, or finish.");
+    expect(open(run, DAY)).toContain("10 in the chill tank, 0 to go 10 birds of White 1");
+    expect(open(run, DAY)).toContain("All 10 are in. Keep counting if there are more, or finish the day.");
   });
 
   test("birds are weighed into a freezer, each once, and a condemned one needs a reason", async () => {
@@ -101,7 +101,7 @@ describe("on the day", () => {
     ).toMatchObject({ status: 303 });
     for (let bird = 1; bird <= 9; bird += 1) expect(await weigh(bird)).toMatchObject({ status: 303 });
     expect(await weigh(9)).toMatchObject({
-      faults: { birdNumber: [expect.stringContaining("Bird 9 has been weighed already.")] },
+      faults: { birdNumber: [expect.stringContaining("Bird 9 was already weighed.")] },
     });
     const condemned = { purpose: "condemned", weight: "", placeId: "" };
     expect(await weigh(10, condemned)).toMatchObject({ faults: { reason: [expect.any(String)] } });
@@ -112,7 +112,7 @@ describe("on the day", () => {
     expect(page).toContain("4 lb 8 oz");
     expect(page).toContain("40.5 lb");
     expect(open(stores)).toContain(
-      "freezer, 9 of 12 places taken room for 3 more White 1, Sat 19 Sept: 9 birds",
+      "freezer, 9 of 12 spaces filled room for 3 more White 1, Sat 19 Sept: 9 birds",
     );
     expect(open(days)).toContain("10 birds of White 1 10 weighed so far");
   });
@@ -133,7 +133,7 @@ describe("on the day", () => {
 });
 
 describe("after the day", () => {
-  test("a bird costs what the batch and the day cost, over the birds that were dressed", async () => {
+  test("a bird costs what the batch and the day cost, above the birds that were dressed", async () => {
     expect(await send(addCost.action, { what: "hired drum", amount: "18" }, DAY)).toMatchObject({
       status: 303,
     });
@@ -143,12 +143,12 @@ describe("after the day", () => {
     expect(page).toContain("$10.44");
     expect(page).toContain("$2.32 / lb");
     expect(page).not.toContain("still alive");
-    expect(page).toContain("No kit is written down in the Yard");
+    expect(page).toContain("No equipment is listed under Farm");
   });
 
   test("a live mean below what they dressed is asked about, and closes nothing", async () => {
     expect(await send(settle.action, { workHours: "12", liveMean: "4 8" }, DAY)).toMatchObject({
-      faults: { liveMean: [expect.stringContaining("They dressed 4 lb 8 oz each")] },
+      faults: { liveMean: [expect.stringContaining("They dressed at 4 lb 8 oz each")] },
     });
     expect(farmFile().settling.settlement(1)).toBeUndefined();
   });
@@ -157,11 +157,11 @@ describe("after the day", () => {
     expect(await send(settle.action, { workHours: "12", liveMean: "6 0" }, DAY)).toMatchObject({
       status: 303,
     });
-    expect(open(settle, DAY)).toContain("Its birds, weights and costs stand.");
+    expect(open(settle, DAY)).toContain("This day is settled and locked.");
     // 4 lb 8 oz of 6 lb.
     expect(open(settle, DAY)).toContain("75 %");
-    expect(open(pack, DAY)).toContain("This day is settled.");
-    expect(await weigh(11)).toMatchObject({ faults: { "": [expect.stringContaining("Open it again")] } });
+    expect(open(pack, DAY)).toContain("This day is settled and locked.");
+    expect(await weigh(11)).toMatchObject({ faults: { "": [expect.stringContaining("Reopen it")] } });
     const paid = farmFile().settling.costs(1)[0]!.entryId;
     expect(await send(takeBack.action, { entryId: paid, back: "/" })).toMatchObject({
       words: expect.stringContaining("open the day again first"),
@@ -177,20 +177,20 @@ describe("after the day", () => {
     expect(page).toContain("$10.44");
     expect(page).toContain("75 %");
     expect(page).not.toContain("some alive");
-    expect(open(batch, BATCH)).not.toContain("Set a day");
+    expect(open(batch, BATCH)).not.toContain("Schedule a day");
   });
 
   test("a bird leaves its freezer once, and is back when that was a mistake", async () => {
     const { carcassId } = farmFile().stores.stored()[0]!;
     const out = { carcassId: String(carcassId), how: "sold" };
     expect(await send(takeOut.action, out)).toMatchObject({ status: 303 });
-    expect(open(stores)).toContain("freezer, 8 of 12 places taken");
+    expect(open(stores)).toContain("freezer, 8 of 12 spaces filled");
     expect(open(stores)).toMatch(/White 1, bird 1, 4 lb 8 oz: sold Thu 17 Sept/);
     await send(takeOut.action, out);
     expect(farmFile().stores.storedCount()).toBe(8);
     const { entryId } = farmFile().stores.lately(1)[0]!;
-    await send(takeBack.action, { entryId, back: "/stores" });
-    expect(open(stores)).toContain("freezer, 9 of 12 places taken");
+    await send(takeBack.action, { entryId, back: "/freezers" });
+    expect(open(stores)).toContain("freezer, 9 of 12 spaces filled");
   });
 
   test("opened again, the day takes a mended weight, and every sum follows", async () => {

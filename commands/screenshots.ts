@@ -31,7 +31,7 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
   await picture("plan-phone", "/days/3/plan", PHONE, untilWorkedOut);
   await picture("needs", "/days/3/needs", DESK);
   await picture("tasks-phone", "/days/3/tasks", PHONE);
-  await picture("beside", "/days/3/beside", DESK, async (page) => {
+  await picture("beside", "/days/3/compare", DESK, async (page) => {
     await page.getByRole("button", { name: "The day after" }).click();
     await page.getByRole("cell", { name: "Sunday 20 September" }).waitFor();
   });
@@ -39,9 +39,9 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
   await picture("settle", "/days/1/settle", DESK, async (page) => {
     await page.locator("details.figure").first().locator("summary").click();
   });
-  await picture("stores", "/stores", DESK);
+  await picture("freezers", "/freezers", DESK);
   await picture("books", "/books", DESK);
-  await picture("yard", "/yard", DESK);
+  await picture("farm", "/farm", DESK);
 });
 
 await withDemoFarm(BASE, SATURDAY_MORNING, async () => {
@@ -58,8 +58,8 @@ async function untilWorkedOut(page: Page): Promise<void> {
 }
 
 async function setTheSeason(page: Page): Promise<void> {
-  await page.getByRole("button", { name: "Let the season be set" }).click();
-  await page.getByRole("button", { name: "Set it again" }).waitFor({ timeout: 60_000 });
+  await page.getByRole("button", { name: "Plan the season" }).click();
+  await page.getByRole("button", { name: "Plan the season again" }).waitFor({ timeout: 60_000 });
 }
 
 /** Twenty-three birds since seven o'clock, one every five minutes or so, as a phone would send them. */
@@ -98,7 +98,7 @@ async function weighSome(page: Page): Promise<void> {
   ];
   for (const weight of weights) {
     await page.getByLabel("Weight", { exact: true }).fill(weight);
-    await page.getByRole("button", { name: "Keep this weight" }).click();
+    await page.getByRole("button", { name: "Save weight" }).click();
     await page.waitForTimeout(150);
   }
   await page.getByLabel("Weight", { exact: true }).fill("4 9.2");

@@ -48,7 +48,7 @@ test("a day from the shell answers in JSON, and what can't be is named and ends 
   });
   expect(noGut).toMatchObject({
     status: 2,
-    errors: ["simulate: people: nobody is at gut, and the day needs it"],
+    errors: ["simulate: people: no one is at gut, which this day needs"],
   });
   expect(simulate("{").errors[0]).toContain("is not JSON");
 });

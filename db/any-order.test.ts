@@ -15,7 +15,7 @@ type Counted = {
 type Step =
   | Counted
   | { readonly what: "settle" | "reopen" }
-  | { readonly what: "take back" | "again"; readonly which: number };
+  | { readonly what: "remove" | "again"; readonly which: number };
 
 const count = fc.integer({ min: 1, max: 9 });
 const counted = (what: Counted["what"]) => fc.record({ what: fc.constant(what), count });
@@ -29,7 +29,7 @@ const anyStep: fc.Arbitrary<Step> = fc.oneof(
   counted("left"),
   { weight: 3, arbitrary: counted("bird") },
   fc.record({ what: fc.constantFrom("settle" as const, "reopen" as const) }),
-  { weight: 2, arbitrary: fc.record({ what: fc.constant("take back" as const), which }) },
+  { weight: 2, arbitrary: fc.record({ what: fc.constant("remove" as const), which }) },
   fc.record({ what: fc.constant("again" as const), which }),
 );
 
@@ -99,7 +99,7 @@ function play(file: FarmFile, steps: readonly Step[], check: (standing: readonly
     else if (step.what === "again") {
       const kept = standing[step.which % Math.max(1, standing.length)];
       if (kept) expect(kept.send()).toEqual({ recorded: true, isRepeat: true });
-    } else if (step.what === "take back") {
+    } else if (step.what === "remove") {
       const kept = standing[step.which % Math.max(1, standing.length)];
       if (!kept) continue;
       const outcome =

@@ -8,10 +8,10 @@ import { settleQueries } from "#db/day/settle-queries.server.ts";
 import { taskQueries } from "#db/day/task-queries.server.ts";
 import { entryQueries, takeBackFact } from "#db/entry.server.ts";
 import { farmQueries } from "#db/farm/farm-queries.server.ts";
+import { freezerQueries } from "#db/freezer/freezer-queries.server.ts";
 import { openFile } from "#db/open-file.server.ts";
 import { peopleQueries } from "#db/season/people-queries.server.ts";
 import { seasonQueries } from "#db/season/season-queries.server.ts";
-import { storeQueries } from "#db/store/store-queries.server.ts";
 import { supplyQueries } from "#db/supply/supply-queries.server.ts";
 
 export type FarmFile = ReturnType<typeof openFarmFile>;
@@ -28,7 +28,7 @@ export function openFarmFile(path: string) {
     marking: markQueries(database),
     tasks: taskQueries(database),
     settling: settleQueries(database),
-    stores: storeQueries(database),
+    stores: freezerQueries(database),
     supplying: supplyQueries(database),
     books: bookQueries(database),
     season: seasonQueries(database),

@@ -10,7 +10,7 @@ import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { CrewSeatRow, DayChoiceRow, KeptPlan } from "#db/day/day-queries.server.ts";
 import { USUAL_DAY } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
-import type { WayOut } from "#db/store/store-queries.server.ts";
+import type { WayOut } from "#db/freezer/freezer-queries.server.ts";
 import { asPoundsAndOunces, at, DEMO_ZONE, type entryMaker, must } from "#demo/demo-file.ts";
 import { luckFrom } from "#demo/luck.ts";
 

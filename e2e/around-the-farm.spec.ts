@@ -27,7 +27,7 @@ test("a batch says what it should weigh on another date, and asks about one befo
   await expect(page.getByRole("heading", { name: "Expected Sat 3 Oct" })).toBeVisible();
   await expect(page.getByText("98 days old")).toBeVisible();
   await page.goto(`${farm.url}/batches/3?on=2026-01-01`);
-  await expect(page.getByRole("alert")).toContainText("Choose a day from 2026-06-27 on");
+  await expect(page.getByRole("alert")).toContainText("Choose a date from 2026-06-27 on");
   await page.goto(`${farm.url}/batches/3?on=never`);
   await expect(page.getByRole("heading", { name: "Expected today" })).toBeVisible();
 });
@@ -36,9 +36,9 @@ test("what was written down by mistake is taken back, and the sums follow", asyn
   const walk = new FarmWalk(page, farm.url);
   await page.goto(`${farm.url}/batches/3`);
   await expect(walk.figure("Birds alive")).toContainText("58");
-  await walk.writeDown("Birds lost", { "How many": "3", Cause: "counted twice" });
+  await walk.writeDown("Birds lost", { "How many?": "3", Cause: "counted twice" });
   await expect(walk.figure("Birds alive")).toContainText("55");
-  await page.getByRole("button", { name: "Take back: 3 birds lost" }).click();
+  await page.getByRole("button", { name: "Remove: 3 birds lost" }).click();
   await expect(walk.figure("Birds alive")).toContainText("58");
   await expect(page.getByText("counted twice")).toHaveCount(0);
 });
@@ -50,14 +50,14 @@ test("a plan answers while it is typed, says what is wrong with it, and keeps no
   const walk = new FarmWalk(page, farm.url);
   await page.goto(`${farm.url}/days/3/plan`);
   await expect(page.getByText("The breaker is too small for the element.")).toBeVisible();
-  await expect(page.getByText("about, from 2,000 mornings tried")).toBeVisible();
-  const withFive = await walk.figure("Last bird in the chill").textContent();
+  await expect(page.getByText("from 2,000 mornings tried")).toBeVisible();
+  const withFive = await walk.figure("Last bird in the chill tank").textContent();
   await walk.fill({ People: "2" });
-  await expect(walk.figure("Last bird in the chill")).not.toHaveText(withFive!);
+  await expect(walk.figure("Last bird in the chill tank")).not.toHaveText(withFive!);
   await expect(page.getByText(/outside the withdrawal window/)).toBeVisible();
   await walk.fill({ People: "two" });
   await expect(
-    page.getByText("What is worked out still stands for the last choices that could be read."),
+    page.getByText("The results are for the last valid choices. Fix the fields marked below."),
   ).toBeVisible();
   await walk.fill({ People: "1", "First bird": "14:00" });
   await expect(page.getByText("It gets dark.")).toBeVisible();
@@ -72,26 +72,26 @@ test("a figure opens to its sum by a key, with where each number came from", asy
   await page.keyboard.press("Enter");
   const opened = page.locator("details.figure[open]");
   await expect(opened).toContainText("Heat of the birds, the water and the tanks");
-  await expect(opened.getByRole("row", { name: /water at you said/ })).toContainText("51 °F");
+  await expect(opened.getByRole("row", { name: /water at your setting/ })).toContainText("51 °F");
   await expect(opened.getByRole("row", { name: /air our default/ })).toContainText("64.4 °F");
   await expect(opened).toContainText("On the word of");
 });
 
 test("a bird leaves the freezer and comes back when that was a mistake", async ({ page, farm }) => {
   const walk = new FarmWalk(page, farm.url);
-  await page.goto(`${farm.url}/stores`);
+  await page.goto(`${farm.url}/freezers`);
   const chest = page.getByRole("region", { name: "Barn chest" });
   const before = (await chest.getByText(/room for \d+ more/).textContent()) ?? "";
   await chest.getByRole("button", { name: "eaten" }).first().click();
   await expect(chest.getByText(before, { exact: true })).toHaveCount(0);
-  const lately = page.getByRole("region", { name: "Left lately" });
+  const lately = page.getByRole("region", { name: "Recently removed" });
   await expect(lately).toContainText("eaten Thu 17 Sept");
   await lately.getByRole("listitem").filter({ hasText: "eaten Thu 17 Sept" }).getByRole("button").click();
   await expect(chest.getByText(before, { exact: true })).toBeVisible();
-  await walk.follow("Add a fridge or freezer");
-  await walk.fill({ Name: "Barn chest", Holds: "10" });
-  await walk.press("Add it");
-  await expect(page.getByText("There is one of that name already. Give this one another")).toBeVisible();
+  await walk.follow("Add a refrigerator or freezer");
+  await walk.fill({ Name: "Barn chest", Capacity: "10" });
+  await walk.press("Add");
+  await expect(page.getByText("That name is already used. Choose another")).toBeVisible();
 });
 
 test("an earlier batch stands in the books beside the settled ones", async ({ page, farm }) => {
@@ -100,16 +100,16 @@ test("an earlier batch stands in the books beside the settled ones", async ({ pa
   await walk.choose("Fast-growing white");
   await walk.fill({
     Name: "White 24-A",
-    "Last dressed on": "2024-07-13",
-    "Birds dressed": "40",
-    "All of them, dressed": "200",
-    "Out of pocket, in all": "450",
+    "Last processing date": "2024-07-13",
+    "Birds processed": "40",
+    "Total dressed weight": "200",
+    "Total cash cost": "450",
   });
-  await walk.fill({ "All of them, live": "190" });
-  await walk.press("Add it to the books");
-  await expect(page.getByText("Live they must have weighed more than dressed")).toBeVisible();
-  await walk.fill({ "All of them, live": "" });
-  await walk.press("Add it to the books");
+  await walk.fill({ "Total live weight": "190" });
+  await walk.press("Add past batch");
+  await expect(page.getByText("Live weight must be more than dressed weight")).toBeVisible();
+  await walk.fill({ "Total live weight": "" });
+  await walk.press("Add past batch");
   // 450.00 / 40 birds; 450.00 / 200 lb.
   await expect(page.getByRole("row", { name: /A bird, out of pocket/ })).toContainText("$11.25");
   await expect(page.getByRole("row", { name: /A pound, out of pocket/ })).toContainText("$2.25 / lb");
@@ -120,7 +120,7 @@ test("the run sheet prints on one page, without the spine", async ({ page, farm 
   await page.emulateMedia({ media: "print" });
   await expect(page.getByRole("navigation", { name: "Sections" })).toBeHidden();
   await expect(page.getByText("Back to the plan")).toBeHidden();
-  await expect(page.getByRole("table", { name: "The hours" })).toBeVisible();
+  await expect(page.getByRole("table", { name: "Schedule" })).toBeVisible();
   const pdf = (await page.pdf({ format: "Letter" })).toString("latin1");
   expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
 });

@@ -7,30 +7,30 @@ test("a day that can't be is refused beside its field, and what was typed stays"
   const walk = new FarmWalk(page, farm.url);
   await page.goto(`${farm.url}/days/new?batch=2`);
   await walk.fill({
-    Day: "2026-04-02",
+    Date: "2026-04-02",
     "Birds, of 23 free": "24",
-    "Of them cut up": "1,5",
-    "Gut table places": "0",
+    "Birds to cut up": "1,5",
+    "Evisceration table places": "0",
   });
-  await walk.press("Set this day");
-  await expect(page.getByText("They hatch on 2026-05-30; choose a day after that")).toBeVisible();
-  await expect(page.getByText("Use digits only, a whole number such as 31")).toBeVisible();
-  await expect(page.getByText("It must be at least 1")).toBeVisible();
-  await walk.fill({ Day: "2026-10-03", "Of them cut up": "30", "Gut table places": "2" });
-  await walk.press("Set this day");
-  await expect(page.getByText("Only 23 are alive and not set for another day")).toBeVisible();
+  await walk.press("Schedule this day");
+  await expect(page.getByText("They hatch on 2026-05-30; choose a later date")).toBeVisible();
+  await expect(page.getByText("Enter a whole number, such as 31")).toBeVisible();
+  await expect(page.getByText("Enter at least 1")).toBeVisible();
+  await walk.fill({ Date: "2026-10-03", "Birds to cut up": "30", "Evisceration table places": "2" });
+  await walk.press("Schedule this day");
+  await expect(page.getByText("Only 23 are alive and not scheduled for another day")).toBeVisible();
   await expect(page.getByText("There are only 24 birds to cut up")).toBeVisible();
   await expect(page.getByLabel("Birds, of 23 free")).toHaveValue("24");
   // The clocks go forward on 14 March 2027 at 02:00: 02:30 does not come.
   await walk.fill({
-    Day: "2027-03-14",
+    Date: "2027-03-14",
     "First bird": "02:30",
     "Birds, of 23 free": "20",
-    "Of them cut up": "0",
+    "Birds to cut up": "0",
   });
-  await walk.press("Set this day");
+  await walk.press("Schedule this day");
   await expect(
-    page.getByText("The clocks change that night and 02:30 does not come. Choose 03:00 or later"),
+    page.getByText("The clocks change that night, and 02:30 does not exist. Choose 03:00 or later"),
   ).toBeVisible();
   await page.goto(`${farm.url}/days`);
   await expect(page.getByRole("listitem").filter({ hasText: "Cockerels" })).toHaveCount(0);
@@ -42,10 +42,10 @@ test("a plan changed in two windows is not overwritten unseen", async ({ page, c
   await page.goto(`${farm.url}/days/3/plan`);
   await other.page.goto(`${farm.url}/days/3/plan`);
   await other.fill({ People: "6" });
-  await other.press("Save these choices");
+  await other.press("Save plan");
   await expect(other.page.getByLabel("People")).toHaveValue("6");
   await walk.fill({ People: "4" });
-  await walk.press("Save these choices");
+  await walk.press("Save plan");
   await expect(page.getByText("This plan was changed meanwhile")).toBeVisible();
   await expect(page.getByLabel("People")).toHaveValue("4");
 });
@@ -64,13 +64,13 @@ test("weights that can't be, and the same bird twice, are refused and nothing is
     ["-4", "A weight can't be below 0"],
   ] as const) {
     await walk.fill({ Weight: typed });
-    await walk.press("Keep this weight");
+    await walk.press("Save weight");
     await expect(page.getByText(said)).toBeVisible();
     await expect(page.getByLabel("Weight", { exact: true })).toHaveValue(typed);
   }
   await walk.weigh(1, "4 9.2", "For sale");
   await walk.fill({ Weight: "4 10", Bird: "1" });
-  await walk.press("Keep this weight");
+  await walk.press("Save weight");
   await expect(page.getByText("Bird 1 has been weighed already")).toBeVisible();
   await page.goto(`${farm.url}/days/3/pack`);
   await expect(page.getByText("Red 26-B · 1 weighed, 57 to go")).toBeVisible();
@@ -101,7 +101,7 @@ test("what is not there and what is too large get a plain page", async ({ page, 
   for (const path of ["/days/99/plan", "/batches/0", "/days/abc/run", "/nowhere"]) {
     const response = await page.goto(farm.url + path);
     expect(response?.status()).toBe(404);
-    await expect(page.getByRole("heading", { name: "There is nothing here" })).toBeVisible();
+    await expect(page.getByRole("heading", { name: "Page not found" })).toBeVisible();
   }
   const large = await request.post(`${farm.url}/batches/3/cost`, {
     form: { entryId: "large-form", what: "x".repeat(100_000), amount: "1", spentOn: "2026-09-16" },
@@ -109,6 +109,6 @@ test("what is not there and what is too large get a plain page", async ({ page, 
   });
   expect(large.status()).toBe(413);
   const text = await large.text();
-  expect(text).toContain("What was sent is too large. Nothing of it was kept.");
+  expect(text).toContain("What was sent is too large. Nothing was saved.");
   expect(text).not.toMatch(/at \w+ \(|node_modules/);
 });

@@ -33,21 +33,17 @@ export class FarmWalk {
     await this.page.getByLabel("Time zone").selectOption("America/New_York");
     await this.choose(units);
     await this.page.getByLabel("Money").selectOption(money);
-    await this.page.getByLabel("A lamp burns in the pens").check();
-    await this.press("Begin");
+    await this.page.getByLabel("Lights on in the pens").check();
+    await this.press("Start");
     await expect(this.page.getByRole("heading", { name: "Start with the chicks" })).toBeVisible();
   }
 
   /** Writes one thing down of the batch that is shown, and comes back to it. */
-  async writeDown(
-    thing: string,
-    fields: Readonly<Record<string, string>>,
-    submit = "Write it down",
-  ): Promise<void> {
+  async writeDown(thing: string, fields: Readonly<Record<string, string>>, submit = "Save"): Promise<void> {
     await this.follow(thing);
     await this.fill(fields);
     await this.press(submit);
-    await expect(this.page.getByRole("heading", { name: "Their story" })).toBeVisible();
+    await expect(this.page.getByRole("heading", { name: "History" })).toBeVisible();
   }
 
   /** Weighs one bird and waits until its form is there for the next. */
@@ -55,7 +51,7 @@ export class FarmWalk {
     await expect(this.page.getByRole("heading", { name: `Bird ${bird}`, exact: true })).toBeVisible();
     await this.fill({ Weight: weight });
     await this.choose(use);
-    await this.press("Keep this weight");
+    await this.press("Save weight");
     await expect(this.page.getByText(new RegExp(`^last: bird ${bird},`))).toBeVisible();
   }
 
@@ -69,7 +65,7 @@ export class FarmWalk {
 
   async leaf(name: string): Promise<void> {
     await this.page
-      .getByRole("navigation", { name: "Leaves of the day" })
+      .getByRole("navigation", { name: "Sections of this day" })
       .getByRole("link", { name })
       .click();
   }

@@ -10,36 +10,36 @@ test("the next day is planned from nothing: birds, people, a suggestion taken, i
 }) => {
   const walk = new FarmWalk(page, farm.url);
   await page.goto(`${farm.url}/days`);
-  await walk.follow("Set a day");
+  await walk.follow("Schedule a day");
   await walk.follow("Cockerels 26-C, 23 birds");
-  await walk.fill({ Day: "2026-10-17", "First bird": "06:00", "Of them cut up": "5", "Brined to": "1.2" });
-  await expect(walk.figure("Last bird in the chill")).toContainText("Sat");
-  await expect(page.getByText(/of salt, weighed, in/)).toBeVisible();
-  await walk.press("Set this day");
+  await walk.fill({ Date: "2026-10-17", "First bird": "06:00", "Birds to cut up": "5", "Brine to": "1.2" });
+  await expect(walk.figure("Last bird in the chill tank")).toContainText("Sat");
+  await expect(page.getByText(/of salt by weight in/)).toBeVisible();
+  await walk.press("Schedule this day");
   // The address changes before the new page is drawn; the form's page has no such link.
-  await expect(page.getByRole("link", { name: "What it takes" })).toBeVisible();
+  await expect(page.getByRole("link", { name: "Supplies" })).toBeVisible();
   const day = page.url().replace(/\/plan.*/, "");
 
   // Nobody has a name yet: the farm's people are added, and the helpers sent home.
   const line = page.getByRole("region", { name: "The line" });
   for (const name of ["Tobias", "Maren"]) await line.getByRole("button", { name, exact: true }).click();
   await expect(line.getByText("7 people. Add:")).toBeVisible();
-  await walk.press("Save with this crew");
-  await expect(page.getByText("Saved. The plan stands as it is shown.")).toBeVisible();
-  await page.getByRole("button", { name: "Look for a better crew" }).click();
-  const best = page.getByRole("region", { name: "Best crew for this day" });
-  const done = walk.figure("Last bird in the chill");
+  await walk.press("Save plan with this crew");
+  await expect(page.getByText("Plan saved.")).toBeVisible();
+  await page.getByRole("button", { name: "Find a better crew" }).click();
+  const best = page.getByRole("region", { name: "Best crew" });
+  const done = walk.figure("Last bird in the chill tank");
   const before = await done.textContent();
   await best.getByRole("button", { name: /^One move only/ }).click({ timeout: 20_000 });
   await expect(done).not.toHaveText(before!);
-  await walk.press("Save with this crew");
+  await walk.press("Save plan with this crew");
   await expect(page).toHaveURL(/saved=3/);
 
-  await walk.follow("What it takes");
+  await walk.follow("Supplies");
   await expect(page.getByRole("listitem").filter({ hasText: "Salt" }).first()).toContainText("no such thing");
   await walk.follow("To do");
   await expect(page.getByRole("button", { name: /Pull the feed/ })).toContainText(/Fri|2[0-3]:/);
-  await walk.follow("On paper");
+  await walk.follow("Print");
   const pdf = await page.request.get(`${day}/run-sheet.pdf`);
   expect(pdf.headers()["content-type"]).toBe("application/pdf");
 });
@@ -52,19 +52,19 @@ test("a plan that was taken along is what another day starts from, and what is w
   const plan = await (await page.request.get(`${farm.url}/days/3/plan.json`)).json();
   const path = testInfo.outputPath("plan.json");
   await page.goto(`${farm.url}/days/new?batch=2`);
-  await walk.follow("Start from a plan’s file");
+  await walk.follow("Start from a plan file");
   await writeFile(path, JSON.stringify({ ...plan, kit: { ...plan.kit, cones: 0 }, birdz: 3 }));
-  await page.getByLabel("A plan that was taken along").setInputFiles(path);
-  await walk.press("Start from it");
+  await page.getByLabel("Plan file").setInputFiles(path);
+  await walk.press("Use this file");
   await expect(page.getByText("kit.cones: must be at least 1")).toBeVisible();
   await expect(page.getByText(/birdz/)).toBeVisible();
   await writeFile(path, JSON.stringify({ ...plan, birds: 20, start: "06:30" }));
-  await page.getByLabel("A plan that was taken along").setInputFiles(path);
-  await walk.press("Start from it");
+  await page.getByLabel("Plan file").setInputFiles(path);
+  await walk.press("Use this file");
   await expect(page.getByLabel(/^Birds, of/)).toHaveValue("20");
   await expect(page.getByLabel("First bird")).toHaveValue("06:30");
   const line = page.getByRole("region", { name: "The line" });
   await expect(line.getByRole("button", { name: /^Oskar/ }).first()).toBeVisible();
-  await walk.press("Set this day");
+  await walk.press("Schedule this day");
   await expect(page).toHaveURL(/\/days\/\d+\/plan/);
 });

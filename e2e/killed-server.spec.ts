@@ -59,15 +59,15 @@ test("what was typed when the server went away is still there when it is back, a
 }) => {
   const walk = new FarmWalk(page, farm.url);
   await page.goto(`${farm.url}/batches/3/loss`);
-  await walk.fill({ "How many": "2", Cause: "fox, the back fence" });
+  await walk.fill({ "How many?": "2", Cause: "fox, the back fence" });
   await farm.kill();
-  await walk.press("Write it down");
-  await expect(page.getByRole("heading", { name: "No answer" })).toBeVisible();
+  await walk.press("Save");
+  await expect(page.getByRole("heading", { name: "No connection" })).toBeVisible();
   await farm.restart();
-  await walk.follow("Back to what I typed");
+  await walk.follow("Back to what I entered");
   await expect(page.getByText("This was sent and not answered")).toBeVisible();
   await expect(page.getByLabel("Cause")).toHaveValue("fox, the back fence");
-  await walk.press("Write it down");
+  await walk.press("Save");
   await expect(page.getByText("fox, the back fence")).toHaveCount(1);
   await page.goto(`${farm.url}/batches/3/loss`);
   await expect(page.getByLabel("Cause")).toHaveValue("");

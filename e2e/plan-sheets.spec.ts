@@ -10,11 +10,11 @@ test("another feed-off school is chosen, and the hours of every bird follow", as
   const sheet = page.getByRole("region", { name: "Off feed" });
   await expect(sheet.getByText("Short: 8 to 12 h")).toBeVisible();
   await expect(sheet.getByRole("row", { name: /Overnight/ })).toContainText("Fri 18:");
-  await page.getByRole("group", { name: "Feed pulled" }).getByText("Overnight").click();
+  await page.getByRole("group", { name: "Feed withdrawal" }).getByText("Overnight").click();
   await expect(sheet.getByText("Overnight: 12 to 16 h")).toBeVisible();
   await expect(walk.figure("Pull the feed")).toContainText("Fri 18:");
-  await walk.press("Save these choices");
-  await expect(page.getByText("Saved. The plan stands as it is shown.")).toBeVisible();
+  await walk.press("Save plan");
+  await expect(page.getByText("Plan saved.")).toBeVisible();
   await page.reload();
   await expect(sheet.getByText("Overnight: 12 to 16 h")).toBeVisible();
 });
@@ -25,16 +25,16 @@ test("a bath that can't keep up says at which bird, and is mended with more powe
 }) => {
   const walk = new FarmWalk(page, farm.url);
   const power = async (watts: string) => {
-    await page.goto(`${farm.url}/yard`);
-    await walk.fill({ "Heat, in watts": watts });
-    await walk.press("Save the yard");
+    await page.goto(`${farm.url}/farm`);
+    await walk.fill({ "Heating power, watts": watts });
+    await walk.press("Save farm");
     await expect(page.getByText("Saved.")).toBeVisible();
     await page.goto(`${farm.url}/days/3/plan`);
   };
   await power("950");
   const failing = page.getByText(/The bath can't keep up: from bird \d+ on the water is too cool/);
   await expect(failing).toBeVisible();
-  await expect(page.getByText(/A lid on between birds: holds for/)).toBeVisible();
+  await expect(page.getByText(/Put the lid on between birds: heats/)).toBeVisible();
   await power("3000");
   await expect(page.getByRole("region", { name: "Scald" })).toBeVisible();
   await expect(failing).toHaveCount(0);
@@ -45,13 +45,13 @@ test("each station has a page of its own to print, and the plan is taken along a
   farm,
 }) => {
   await page.goto(`${farm.url}/days/3/plan`);
-  await page.getByRole("link", { name: "On paper" }).click();
+  await page.getByRole("link", { name: "Print" }).click();
   const download = page.waitForEvent("download");
-  await page.getByRole("link", { name: "All of it as PDF" }).click();
+  await page.getByRole("link", { name: "Everything as PDF" }).click();
   const sheet = await readFile(await (await download).path());
   // The order of the days on two pages, what to have ready, eight stations and the chill.
   expect(sheet.toString("latin1").match(/\/Type\s*\/Page[^s]/g)).toHaveLength(12);
-  await page.getByRole("link", { name: "A page for each station" }).click();
+  await page.getByRole("link", { name: "Station sheets" }).click();
   const headings = page.getByRole("heading", { level: 1 });
   await expect(headings).toHaveText([
     "Cones",
@@ -59,10 +59,10 @@ test("each station has a page of its own to print, and the plan is taken along a
     "Pluck",
     "Feet and heads",
     "Pin feathers",
-    "Gut table",
-    "Rinse, look",
+    "Evisceration",
+    "Rinse, inspect",
     "Giblets",
-    "Chill",
+    "Chilling",
   ]);
   const scald = page.getByRole("article").filter({ has: page.getByRole("heading", { name: "Scald" }) });
   await expect(scald).toContainText("140 °F for 75 s");
@@ -88,9 +88,9 @@ test("an ordinary morning is watched: it stands still until it is played, and it
   farm,
 }) => {
   await page.goto(`${farm.url}/days/3/plan`);
-  const sheet = page.getByRole("region", { name: "Watch it" });
-  await expect(sheet.getByText(/most birds wait: crates \d+, cones \d+/)).toBeVisible();
-  const slider = sheet.getByRole("slider", { name: "Time of the morning" });
+  const sheet = page.getByRole("region", { name: "Simulation" });
+  await expect(sheet.getByText(/most birds are waiting: crates \d+, cones \d+/)).toBeVisible();
+  const slider = sheet.getByRole("slider", { name: "Time of day" });
   await slider.focus();
   await page.keyboard.press("Home");
   await expect(sheet.getByText("At 07:00: crates 57, cones 1,")).toBeVisible();

@@ -16,29 +16,29 @@ test("taps made without a signal are kept on the phone, sent once it is back, an
   await page.goto(farm.url);
   await expect(page).toHaveURL(/\/days\/3\/run$/);
   await walk.press("Start the day");
-  await walk.press("Bird into the chill");
-  await expect(page.getByRole("heading", { name: "1 in the chill, 57 to go" })).toBeVisible();
+  await walk.press("Bird in the chill tank");
+  await expect(page.getByRole("heading", { name: "1 in the chill tank, 57 to go" })).toBeVisible();
   await expect(page.getByText("not sent yet")).toHaveCount(0);
 
   await page.context().setOffline(true);
-  await walk.press("Bird into the chill");
-  await walk.press("Bird into the chill");
-  await walk.press("Bird into the chill");
+  await walk.press("Bird in the chill tank");
+  await walk.press("Bird in the chill tank");
+  await walk.press("Bird in the chill tank");
   await walk.press("Undo");
-  await expect(page.getByRole("heading", { name: "3 in the chill, 55 to go" })).toBeVisible();
-  await expect(page.getByText("kept on this phone, not sent yet").first()).toBeVisible();
+  await expect(page.getByRole("heading", { name: "3 in the chill tank, 55 to go" })).toBeVisible();
+  await expect(page.getByText("saved on this phone, not sent yet").first()).toBeVisible();
   expect(await birds()).toBe(1);
 
   await page.context().setOffline(false);
   await expect(page.getByText("not sent yet")).toHaveCount(0);
   await expect.poll(birds).toBe(3);
   await page.reload();
-  await expect(page.getByRole("heading", { name: "3 in the chill, 55 to go" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "3 in the chill tank, 55 to go" })).toBeVisible();
   await page.keyboard.press("Space");
   await page.keyboard.press("Space");
   await page.keyboard.press("u");
-  await expect(page.getByRole("heading", { name: "4 in the chill, 54 to go" })).toBeVisible();
-  await expect(page.getByText("Done about", { exact: true })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "4 in the chill tank, 54 to go" })).toBeVisible();
+  await expect(page.getByText("Likely done", { exact: true })).toBeVisible();
 
   async function birds(): Promise<number> {
     const { events } = await (await page.request.get(`${farm.url}/days/3/day.json`)).json();

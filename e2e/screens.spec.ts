@@ -36,8 +36,8 @@ const SCREENS = {
     "/days/3/plan",
     "/days/3/needs",
     "/days/3/tasks",
-    "/days/3/beside?birdCount=99",
-    "/days/3/paper",
+    "/days/3/compare?birdCount=99",
+    "/days/3/print",
     "/days/3/sheet",
     "/days/3/stations",
   ],
@@ -53,16 +53,16 @@ const SCREENS = {
     "/days/3/settle",
     "/days/3/settle/cost",
   ],
-  "stores, books and yard": [
-    "/stores",
-    "/stores/place",
-    "/stores/supplies",
-    "/stores/supplies/new",
-    "/stores/supplies/1",
+  "freezers, books and farm": [
+    "/freezers",
+    "/freezers/place",
+    "/freezers/supplies",
+    "/freezers/supplies/new",
+    "/freezers/supplies/1",
     "/books",
     "/books/past",
-    "/yard",
-    "/yard/kit",
+    "/farm",
+    "/farm/equipment",
     "/nowhere",
   ],
 };
@@ -87,8 +87,10 @@ test.describe("with the demo farm", () => {
       await page.setViewportSize({ width, height: 800 });
       if (section === "season") {
         await page.goto(`${farm.url}/season`);
-        await page.getByRole("button", { name: "Let the season be set" }).click();
-        await expect(page.getByRole("button", { name: "Set it again" })).toBeVisible({ timeout: 40_000 });
+        await page.getByRole("button", { name: "Plan the season" }).click();
+        await expect(page.getByRole("button", { name: "Plan the season again" })).toBeVisible({
+          timeout: 40_000,
+        });
       }
       for (const screen of screens) {
         await page.goto(farm.url + screen, { waitUntil: "load" });
@@ -98,7 +100,7 @@ test.describe("with the demo farm", () => {
         const { violations } = await new AxeBuilder({ page }).analyze();
         for (const { id, nodes } of violations) faults.push(`${screen}: ${id}: ${nodes[0]?.html}`);
         const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-        if (overflow > 0) faults.push(`${screen}: ${overflow} px past the edge`);
+        if (overflow > 0) faults.push(`${screen}: ${overflow} px longer than the edge`);
       }
       expect(faults).toEqual([]);
       expect(elsewhere).toEqual([]);
@@ -108,7 +110,7 @@ test.describe("with the demo farm", () => {
 
 test("an empty farm's screens lead by the hand, without a fault", async ({ page, farm }) => {
   await page.goto(`${farm.url}/days`);
-  await expect(page).toHaveURL(`${farm.url}/yard`);
+  await expect(page).toHaveURL(`${farm.url}/farm`);
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map(({ id }) => id)).toEqual([]);
 });

@@ -12,47 +12,49 @@ test.describe("before JavaScript arrives", () => {
   }) => {
     const walk = new FarmWalk(page, farm.url);
     await page.goto(`${farm.url}/season`);
-    await walk.press("Let the season be set");
+    await walk.press("Plan the season");
     // The page asks again by itself until the season is there.
-    await expect(page.getByRole("button", { name: "Set it again" })).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByRole("button", { name: "Plan the season again" })).toBeVisible({
+      timeout: 30_000,
+    });
     const why = page.getByRole("region", { name: "Why these days" });
     await expect(why.getByRole("heading", { name: /^Sat 17 Oct, 23 Cockerels/ })).toBeVisible();
     await why.getByText("All other days").first().click();
     await why.getByRole("button", { name: "Move to Sat 3 Oct" }).first().click();
     await expect(why.getByRole("heading", { name: /^Sat 3 Oct, 23 Cockerels/ })).toBeVisible();
     await expect(why.getByText("Pinned")).toBeVisible();
-    await expect(page.getByText("With your own moves in it.")).toBeVisible();
+    await expect(page.getByText("Includes your own moves.")).toBeVisible();
 
     await page.goto(`${farm.url}/batches/2`);
-    await walk.fill({ "What happened": "lost 1 owl" });
-    await walk.press("Write it down");
+    await walk.fill({ "What happened?": "lost 1 owl" });
+    await walk.press("Save");
     await expect(page.getByText("1 bird lost").first()).toBeVisible();
     await page.goto(`${farm.url}/season`);
-    await expect(page.getByText("Something has changed since")).toBeVisible();
+    await expect(page.getByText("Something changed since")).toBeVisible();
   });
 });
 
 test.describe("on a phone", () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
-  test("the season is a list, days are moved by taps, and a set day takes its people and birds along", async ({
+  test("the season is a list, days are moved by taps, and a scheduled day takes its people and birds along", async ({
     page,
     farm,
   }) => {
     await page.goto(`${farm.url}/season`);
-    await page.getByRole("button", { name: "Let the season be set" }).tap();
+    await page.getByRole("button", { name: "Plan the season" }).tap();
     const why = page.getByRole("region", { name: "Why these days" });
     await expect(why.getByRole("heading", { name: /^Sat 17 Oct/ })).toBeVisible({ timeout: 40_000 });
     await expect(page.getByRole("table", { name: "The weeks ahead" })).toBeHidden();
     await expect(page.getByRole("link", { name: "23 birds of Cockerels 26-C, proposed" })).toBeVisible();
-    await why.getByRole("button", { name: "An earlier day" }).first().tap();
+    await why.getByRole("button", { name: "Earlier day" }).first().tap();
     await expect(why.getByText("$4.04 less").first()).toBeVisible();
-    await why.getByRole("button", { name: "A later day" }).first().tap();
+    await why.getByRole("button", { name: "Later day" }).first().tap();
     await why.getByRole("link", { name: "Set Sat 17 Oct for Cockerels 26-C" }).tap();
-    await expect(page.getByLabel("Day", { exact: true })).toHaveValue("2026-10-17");
+    await expect(page.getByLabel("Date", { exact: true })).toHaveValue("2026-10-17");
     await expect(page.getByLabel(/^Birds, of/)).toHaveValue("23");
     await expect(page.getByLabel("People", { exact: true })).toHaveValue("6");
-    await page.getByRole("button", { name: "Set this day" }).tap();
+    await page.getByRole("button", { name: "Schedule this day" }).tap();
     await expect(page).toHaveURL(/\/days\/\d+\/plan/);
     await page.goto(`${farm.url}/season`);
     await expect(page.getByRole("link", { name: "23 birds of Cockerels 26-C, set" })).toBeVisible();
@@ -65,16 +67,16 @@ test("what is taken as the biggest leaves a lighter flock, on the plan and on th
 }) => {
   const walk = new FarmWalk(page, farm.url);
   await page.goto(`${farm.url}/days/new?batch=2&on=2026-10-03&birds=10`);
-  await walk.choose("The biggest");
-  await walk.press("Set this day");
+  await walk.choose("Largest first");
+  await walk.press("Schedule this day");
   await expect(page).toHaveURL(/\/days\/\d+\/plan/);
   const mean = async () => {
     await page.goto(`${farm.url}/batches/2?on=2026-10-10`);
-    return (await walk.figure("Dressed weight, mean").textContent())!.match(/(\d+) lb ([\d.]+) oz/)!;
+    return (await walk.figure("Mean dressed weight").textContent())!.match(/(\d+) lb ([\d.]+) oz/)!;
   };
   const [, pounds, ounces] = await mean();
   // Without a taking they would dress about 4 lb 9 oz by then.
   expect(Number(pounds) * 16 + Number(ounces)).toBeLessThan(70);
-  await expect(page.getByText("10 birds set to be taken")).toBeVisible();
-  await expect(page.getByText("the biggest", { exact: true })).toBeVisible();
+  await expect(page.getByText("10 birds scheduled for processing")).toBeVisible();
+  await expect(page.getByText("largest birds", { exact: true })).toBeVisible();
 });

@@ -12,17 +12,17 @@ test("a newcomer adds a batch, weighs ten birds, lets the season be set, pins a 
   await walk.follow("Add the first batch");
   await walk.fill({
     Name: "White 1",
-    "Hatched on": "2026-08-08",
-    "Arrived alive": "42",
-    Ordered: "40",
+    "Hatch date": "2026-08-08",
+    "Chicks arrived alive": "42",
+    "Chicks ordered": "40",
     "Cost of the chicks": "100",
   });
   await walk.choose("Fast-growing white");
-  await walk.press("Add this batch");
+  await walk.press("Add batch");
 
   // A line as it is said, then ten birds one after another.
-  await walk.fill({ "What happened": "lost 2 hawk" });
-  await walk.press("Write it down");
+  await walk.fill({ "What happened?": "lost 2 hawk" });
+  await walk.press("Save");
   await expect(page.getByText("2 birds lost")).toBeVisible();
   await walk.follow("Live weights");
   await page
@@ -30,32 +30,32 @@ test("a newcomer adds a batch, weighs ten birds, lets the season be set, pins a 
     .fill(["2 14", "3 1", "3 4", "2 9", "3 8", "2 12", "3 0", "3 3", "2 15", "3 6"].join("\n"));
   await expect(page.getByText("Mean of 10 birds")).toBeVisible();
   await expect(page.getByText(/^\d+ birds? more$|^enough$/)).toBeVisible();
-  await walk.press("Keep these weights");
+  await walk.press("Save weights");
   await expect(page.getByText("10 birds weighed, mean 3 lb 0.8 oz")).toBeVisible();
-  await expect(page.getByText("nobody is named who could come").first()).toBeVisible();
+  await expect(page.getByText("no people on the list").first()).toBeVisible();
 
   // Hands, and then a day can be recommended.
   await page.goto(`${farm.url}/season/people`);
-  await walk.fill({ Name: "Wren", "Does, where a practiced adult does 100": "100" });
+  await walk.fill({ Name: "Wren", "Speed, where a practiced adult is 100": "100" });
   await walk.press("Add");
   await expect(page.getByRole("link", { name: "Wren" })).toBeVisible();
-  await walk.fill({ Name: "Ash", "Does, where a practiced adult does 100": "100" });
+  await walk.fill({ Name: "Ash", "Speed, where a practiced adult is 100": "100" });
   await walk.press("Add");
   await expect(page.getByRole("link", { name: "Ash" })).toBeVisible();
   await page.goto(`${farm.url}/batches/1`);
-  const recommended = page.getByRole("region", { name: "When?" });
+  const recommended = page.getByRole("region", { name: "When to process" });
   await expect(recommended).toContainText("Saturday");
-  await expect(recommended).toContainText("They dress");
-  await page.goto(`${farm.url}/stores/place`);
-  await walk.fill({ Name: "Chest", Holds: "60" });
-  await walk.press("Add it");
-  await page.goto(`${farm.url}/stores/place`);
-  await walk.fill({ Name: "Fridge", Holds: "40" });
-  await page.getByText("Fridge", { exact: true }).click();
-  await walk.press("Add it");
+  await expect(recommended).toContainText("They dress at");
+  await page.goto(`${farm.url}/freezers/place`);
+  await walk.fill({ Name: "Chest", Capacity: "60" });
+  await walk.press("Add");
+  await page.goto(`${farm.url}/freezers/place`);
+  await walk.fill({ Name: "Refrigerator", Capacity: "40" });
+  await page.getByText("Refrigerator", { exact: true }).click();
+  await walk.press("Add");
 
   await page.goto(`${farm.url}/season`);
-  await walk.press("Let the season be set");
+  await walk.press("Plan the season");
   const why = page.getByRole("region", { name: "Why these days" });
   await expect(why).toContainText("White 1", { timeout: 40_000 });
   const proposed = why.getByRole("heading", { level: 3 }).first();
@@ -64,8 +64,8 @@ test("a newcomer adds a batch, weighs ten birds, lets the season be set, pins a 
   await expect(why.getByText("Pinned").first()).toBeVisible();
 
   // Moved by a button, and by a key.
-  await why.getByRole("button", { name: "A later day" }).first().click();
-  await expect(why.getByText(/better|less|as good/).first()).toBeVisible();
+  await why.getByRole("button", { name: "Later day" }).first().click();
+  await expect(why.getByText(/better|less|equal/).first()).toBeVisible();
   await page.keyboard.press("ArrowRight");
   await why
     .getByRole("button", { name: /^Move to / })
@@ -76,12 +76,12 @@ test("a newcomer adds a batch, weighs ten birds, lets the season be set, pins a 
 
   // Set again, the pin is kept.
   const pinned = await proposed.textContent();
-  await walk.press("Set it again");
-  await expect(page.getByRole("button", { name: "Set it again" })).toBeVisible({ timeout: 40_000 });
+  await walk.press("Plan the season again");
+  await expect(page.getByRole("button", { name: "Plan the season again" })).toBeVisible({ timeout: 40_000 });
   await expect(why.getByRole("heading", { name: pinned!.split(",")[0]! })).toBeVisible();
 
   await why.getByRole("link", { name: /^Set / }).first().click();
-  await walk.press("Set this day");
+  await walk.press("Schedule this day");
   await expect(page).toHaveURL(/\/days\/1\/plan/);
   const answer = await page.request.get(`${farm.url}/season/calendar.ics`);
   expect(answer.headers()["content-type"]).toContain("text/calendar");
@@ -103,7 +103,7 @@ test.describe("on the demo farm", () => {
     const walk = new FarmWalk(page, farm.url);
     await page.setViewportSize({ width: 1280, height: 800 });
     await page.goto(`${farm.url}/season`);
-    await walk.press("Let the season be set");
+    await walk.press("Plan the season");
     const why = page.getByRole("region", { name: "Why these days" });
     await expect(why.getByRole("heading", { name: /^Sat 17 Oct, 23 Cockerels 26-C/ })).toBeVisible({
       timeout: 40_000,
@@ -129,7 +129,7 @@ test.describe("on the demo farm", () => {
       await page
         .getByLabel(/’s calendar/)
         .setInputFiles({ name: "c.ics", mimeType: "text/calendar", buffer: Buffer.from(content) });
-      await walk.press("Read it");
+      await walk.press("Import");
     };
     const file = (...lines: string[]) =>
       ["BEGIN:VCALENDAR", "VERSION:2.0", "PRODID:-//test//EN", "BEGIN:VEVENT", "UID:1", ...lines]
@@ -152,29 +152,29 @@ test.describe("on the demo farm", () => {
   test("what can't be is asked about, and nothing typed is lost", async ({ page, farm }) => {
     const walk = new FarmWalk(page, farm.url);
     await page.goto(`${farm.url}/season/dates/booking`);
-    await walk.fill({ What: "drum plucker", From: "2026-10-02", To: "2026-10-04" });
-    await walk.press("Add it");
+    await walk.fill({ Item: "drum plucker", From: "2026-10-02", To: "2026-10-04" });
+    await walk.press("Add");
     await expect(page.getByText("is booked for one of these days already")).toBeVisible();
     await expect(page.getByLabel("From")).toHaveValue("2026-10-02");
 
     await page.goto(`${farm.url}/batches/3`);
-    await walk.fill({ "What happened": "lost 59 flood" });
-    await walk.press("Write it down");
-    await expect(page.getByText("Only 58 birds of them are alive")).toBeVisible();
-    await expect(page.getByLabel("What happened")).toHaveValue("lost 59 flood");
-    await walk.fill({ "What happened": "moved 30 to orchard" });
-    await walk.press("Write it down");
-    await expect(page.getByText("Say from which pen: 29 in east pen, 29 in west pen")).toBeVisible();
+    await walk.fill({ "What happened?": "lost 59 flood" });
+    await walk.press("Save");
+    await expect(page.getByText("Only 58 birds are alive")).toBeVisible();
+    await expect(page.getByLabel("What happened?")).toHaveValue("lost 59 flood");
+    await walk.fill({ "What happened?": "moved 30 to orchard" });
+    await walk.press("Save");
+    await expect(page.getByText("Name the pen they came from: 29 in east pen, 29 in west pen")).toBeVisible();
 
     // Five pounds at two weeks is asked about, and may be kept.
     await page.goto(`${farm.url}/batches/3/weigh-in`);
     await page.getByLabel("Weights", { exact: true }).fill("5 0");
-    await walk.fill({ "Weighed on": "2026-07-11" });
-    await walk.press("Keep these weights");
+    await walk.fill({ "Date weighed": "2026-07-11" });
+    await walk.press("Save weights");
     await expect(page.getByText("5 lb 0 oz at 14 days?")).toBeVisible();
     await expect(page.getByLabel("Weights", { exact: true })).toHaveValue("5 0");
-    await page.getByLabel("These weights are right").check();
-    await walk.press("Keep these weights");
+    await page.getByLabel("These weights are correct").check();
+    await walk.press("Save weights");
     await expect(page.getByText("1 bird weighed, mean 5 lb 0 oz")).toBeVisible();
   });
 
@@ -186,16 +186,16 @@ test.describe("on the demo farm", () => {
     await page.goto(`${farm.url}/batches/4`);
     await expect(walk.figure("Chicks on order")).toContainText("80");
     await page.goto(`${farm.url}/batches/3?biggest=20`);
-    const some = page.getByRole("region", { name: "Taking some" });
+    const some = page.getByRole("region", { name: "Process some of them" });
     await expect(some).toContainText("Taken: 20 birds");
     await expect(some).toContainText("Left: 38 birds");
     await page.goto(`${farm.url}/season/chicks`);
     await walk.fill({ "Birds to sell": "60" });
-    await page.getByLabel("None bigger than").fill("5 8");
-    await walk.press("Work it out");
-    await page.getByRole("link", { name: "Write down the order" }).first().click();
+    await page.getByLabel("Maximum size").fill("5 8");
+    await walk.press("Calculate");
+    await page.getByRole("link", { name: "Add this order" }).first().click();
     await walk.fill({ Name: "White 26-E", "Cost of the chicks": "90" });
-    await walk.press("Add this batch");
-    await expect(page.getByText(/chicks on order, due this day/)).toBeVisible();
+    await walk.press("Add batch");
+    await expect(page.getByText(/chicks on order, due on this date/)).toBeVisible();
   });
 });

@@ -7,23 +7,23 @@ test("what is short for the day is bought, and is enough then", async ({ page, f
   const walk = new FarmWalk(page, farm.url);
   await page.goto(`${farm.url}/days/3/needs`);
   const ice = page.getByRole("listitem").filter({ hasText: "Ice, 20 lb bags" }).first();
-  await expect(ice).toContainText("5 short, there are 2");
+  await expect(ice).toContainText("5 short; you have 2");
   await page.getByRole("link", { name: /^Bought or counted.*Ice/ }).click();
-  await walk.fill({ "How much": "-5" });
-  await walk.press("Write it down");
-  await expect(page.getByText("A number below 0 can't be right here")).toBeVisible();
-  await walk.fill({ "How much": "5" });
-  await walk.press("Write it down");
+  await walk.fill({ Amount: "-5" });
+  await walk.press("Save");
+  await expect(page.getByText("This can't be below 0")).toBeVisible();
+  await walk.fill({ Amount: "5" });
+  await walk.press("Save");
   await expect(page.getByText("7 bags in stock")).toBeVisible();
   // What was there at first belongs to the supply; what was bought can be taken back alone.
-  await expect(page.getByRole("button", { name: "Take back: counted 2" })).toHaveCount(0);
-  await expect(page.getByRole("button", { name: "Take back: bought 5" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Remove: counted 2" })).toHaveCount(0);
+  await expect(page.getByRole("button", { name: "Remove: bought 5" })).toBeVisible();
   await page.goto(`${farm.url}/days/3/needs`);
-  await expect(ice).toContainText("enough, there are 7");
+  await expect(ice).toContainText("enough; you have 7");
   // What the farm kept no count of is taken into stock from here.
-  await page.goto(`${farm.url}/stores/supplies/new?kind=salt`);
-  await walk.fill({ "In a pack": "1360", "A pack costs": "2.10" });
-  await walk.press("Add it");
+  await page.goto(`${farm.url}/freezers/supplies/new?kind=salt`);
+  await walk.fill({ "Quantity per pack": "1360", "Price per pack": "2.10" });
+  await walk.press("Add");
   await expect(page.getByRole("row").filter({ hasText: "Salt" })).toContainText("not counted");
 });
 
@@ -33,7 +33,7 @@ test("what a day used is taken from stock when it settles, and put back when it 
 }) => {
   const walk = new FarmWalk(page, farm.url);
   const ties = async () => {
-    await page.goto(`${farm.url}/stores/supplies`);
+    await page.goto(`${farm.url}/freezers/supplies`);
     return page.getByRole("row").filter({ hasText: "Clip ties" });
   };
   await expect(await ties()).toContainText("140");
@@ -43,7 +43,7 @@ test("what a day used is taken from stock when it settles, and put back when it 
   await expect(page.getByLabel("Clip ties")).toHaveValue("1");
   await walk.fill({ "Clip ties": "a few" });
   await walk.press("Settle this day");
-  await expect(page.getByText("Use digits only, a whole number such as 31")).toBeVisible();
+  await expect(page.getByText("Enter a whole number, such as 31")).toBeVisible();
   await walk.fill({ "Clip ties": "3" });
   await walk.press("Settle this day");
   await expect(page.getByRole("listitem").filter({ hasText: "Clip ties" })).toContainText(
@@ -51,7 +51,7 @@ test("what a day used is taken from stock when it settles, and put back when it 
   );
   await expect(await ties()).toContainText("137");
   await page.goto(`${farm.url}/days/3/settle`);
-  await walk.press("Open this day again");
+  await walk.press("Reopen this day");
   await expect(page.getByRole("button", { name: "Settle this day" })).toBeVisible();
   await expect(await ties()).toContainText("140");
 });

@@ -9,24 +9,28 @@ test("batch, day, run, weighing and settling work before JavaScript arrives", as
   await walk.follow("Add the first batch");
   await walk.fill({
     Name: "White 1",
-    "Hatched on": "2026-07-25",
-    "Arrived alive": "four",
+    "Hatch date": "2026-07-25",
+    "Chicks arrived alive": "four",
     "Cost of the chicks": "-3",
   });
   await walk.choose("Fast-growing white");
-  await walk.press("Add this batch");
-  await expect(page.getByText("Use digits only, a whole number such as 31")).toBeVisible();
-  await expect(page.getByText("A price can't be below 0. Leave out the minus")).toBeVisible();
+  await walk.press("Add batch");
+  await expect(page.getByText("Enter a whole number, such as 31")).toBeVisible();
+  await expect(page.getByText("A price can't be below 0. Remove the minus sign")).toBeVisible();
   await expect(page.getByLabel("Name")).toHaveValue("White 1");
-  await expect(page.getByLabel("Arrived alive")).toHaveValue("four");
-  await walk.fill({ "Arrived alive": "2", "Cost of the chicks": "5" });
-  await walk.press("Add this batch");
-  await walk.writeDown("Feed bought", { Bags: "1", "In a bag": "50", "A bag cost": "19" });
-  await walk.writeDown("Live weights", { Weights: "6 4\n7 1" }, "Keep these weights");
+  await expect(page.getByLabel("Chicks arrived alive")).toHaveValue("four");
+  await walk.fill({ "Chicks arrived alive": "2", "Cost of the chicks": "5" });
+  await walk.press("Add batch");
+  await walk.writeDown("Feed bought", {
+    "Number of bags": "1",
+    "Weight of a bag": "50",
+    "Price of a bag": "19",
+  });
+  await walk.writeDown("Live weights", { Weights: "6 4\n7 1" }, "Save weights");
 
-  await walk.follow("Set a day");
-  await walk.fill({ Day: "2026-09-19", "First bird": "07:00", Break: "0" });
-  await walk.press("Set this day");
+  await walk.follow("Schedule a day");
+  await walk.fill({ Date: "2026-09-19", "First bird": "07:00", Break: "0" });
+  await walk.press("Schedule this day");
   await expect(page.getByRole("heading", { name: "Saturday 19 September" })).toBeVisible();
   await expect(walk.figure("Pull the feed")).toContainText("Fri 22:30");
   await walk.figure("Scald").click();
@@ -34,28 +38,28 @@ test("batch, day, run, weighing and settling work before JavaScript arrives", as
 
   await walk.leaf("run");
   await walk.press("Start the day");
-  await walk.press("Bird into the chill");
-  await walk.press("Bird into the chill");
+  await walk.press("Bird in the chill tank");
+  await walk.press("Bird in the chill tank");
   await walk.press("Undo");
-  await expect(page.getByRole("heading", { name: "1 in the chill, 1 to go" })).toBeVisible();
-  await walk.press("Bird into the chill");
+  await expect(page.getByRole("heading", { name: "1 in the chill tank, 1 to go" })).toBeVisible();
+  await walk.press("Bird in the chill tank");
   await walk.press("Finish the day");
 
   await page.goto(`${farm.url}/days/1/pack`);
   await walk.weigh(1, "5 3", "For sale");
   await walk.fill({ Weight: "46" });
-  await walk.press("Keep this weight");
+  await walk.press("Save weight");
   await expect(
-    page.getByText("46 lb 0 oz is too heavy for a dressed chicken. Check the point and the unit"),
+    page.getByText("46 lb 0 oz is too heavy for a dressed chicken. Check the decimal point and the unit"),
   ).toBeVisible();
   await expect(page.getByLabel("Weight", { exact: true })).toHaveValue("46");
   await walk.weigh(2, "4.6", "For sale");
 
-  await walk.follow("All weighed: settle the day");
-  await walk.fill({ "Hours worked, all people together": "3" });
+  await walk.follow("All weighed. Settle the day");
+  await walk.fill({ "Total hours worked, all people": "3" });
   await walk.press("Settle this day");
   // 5.00 chicks + 19.00 feed over 2 birds.
-  await expect(page.getByRole("region", { name: "out of pocket" })).toContainText("$12.00");
-  await walk.press("Open this day again");
-  await expect(page.getByRole("heading", { name: "Close the day" })).toBeVisible();
+  await expect(page.getByRole("region", { name: "cash" })).toContainText("$12.00");
+  await walk.press("Reopen this day");
+  await expect(page.getByRole("heading", { name: "Settle the day" })).toBeVisible();
 });

@@ -27,64 +27,72 @@ export interface FormSetting {
 
 export const newBatchForm = z
   .object({
-    name: words(60, "Give it a name that you will know it by, such as White 26-A"),
-    kind: choice(BIRD_KINDS, "Choose the kind that is nearest"),
-    malePercent: wholeNumber({ most: 100, ask: "Say how many of 100 are males; 50 if you don't know" }),
-    hatchedOn: localDay({ ask: "Say when they hatched, or when they will" }),
+    name: words(60, "Enter a name, such as White 26-A"),
+    kind: choice(BIRD_KINDS, "Choose the closest kind"),
+    malePercent: wholeNumber({ most: 100, ask: "Enter the number of males per 100; 50 if you don't know" }),
+    hatchedOn: localDay({ ask: "Enter the hatch date, past or expected" }),
     orderedCount: optional(wholeNumber({ least: 1, most: 100_000, ask: "" })),
     arrivedCount: optional(wholeNumber({ least: 1, most: 100_000, ask: "" })),
-    chickCost: money("Say what the chicks cost in all; 0 if they were your own"),
+    chickCost: money("Enter the total cost of the chicks; 0 if they were your own"),
   })
   .superRefine(({ arrivedCount, orderedCount }, context) => {
     if (arrivedCount === null && orderedCount === null)
       context.addIssue({
         code: "custom",
         path: ["arrivedCount"],
-        message: "Say how many chicks arrived alive, or how many are ordered",
+        message: "Enter how many chicks arrived alive, or how many are ordered",
       });
   });
 
 /** A day on which something happened to a batch: not before its hatch, not after today. */
 export const happenedOn = ({ today, hatchedOn }: FormSetting) =>
   localDay({
-    ask: "Say on which day",
-    from: { day: hatchedOn, problem: `They hatched on ${hatchedOn}; choose a day from then on` },
-    to: { day: today, problem: `That day is still to come; today is ${today}` },
+    ask: "Enter the date",
+    from: { day: hatchedOn, problem: `They hatched on ${hatchedOn}; choose that date or a later one` },
+    to: { day: today, problem: `That date is in the future; today is ${today}` },
   });
 
 export const lossForm = (setting: FormSetting) =>
   z.object({
     lostOn: happenedOn(setting),
-    birdCount: wholeNumber({ least: 1, most: 100_000, ask: "Say how many were lost" }),
+    birdCount: wholeNumber({ least: 1, most: 100_000, ask: "Enter how many birds were lost" }),
     cause: optional(words(200, "")),
   });
 
 export const feedForm = ({ unitSystem, today }: FormSetting) =>
   z.object({
     boughtOn: localDay({
-      ask: "Say when it was bought",
-      to: { day: today, problem: `That day is still to come; today is ${today}` },
+      ask: "Enter the date it was bought",
+      to: { day: today, problem: `That date is in the future; today is ${today}` },
     }),
-    bagCount: wholeNumber({ least: 1, most: 10_000, ask: "Say how many bags" }),
-    bagWeight: weight({ unitSystem, ask: "Say what is in a bag", range: BAG_RANGE, what: "a bag of feed" }),
-    bagPrice: money("Say what a bag cost", 1_000_000),
+    bagCount: wholeNumber({ least: 1, most: 10_000, ask: "Enter the number of bags" }),
+    bagWeight: weight({
+      unitSystem,
+      ask: "Enter the weight of a bag",
+      range: BAG_RANGE,
+      what: "a bag of feed",
+    }),
+    bagPrice: money("Enter the price of a bag", 1_000_000),
     feedKind: optional(words(60, "")),
   });
 
 export const feedLeftForm = (setting: FormSetting) =>
   z.object({
     countedOn: happenedOn(setting),
-    bagsLeft: amount({ most: 10_000, ask: "Say how many bags are left; 0 if none, 1.5 for one and a half" }),
+    bagsLeft: amount({
+      most: 10_000,
+      ask: "Enter how many bags are left; 0 if none, 1.5 for one and a half",
+    }),
   });
 
 export const costForm = ({ today }: FormSetting) =>
   z.object({
     spentOn: localDay({
-      ask: "Say on which day",
-      to: { day: today, problem: `That day is still to come; today is ${today}` },
+      ask: "Enter the date",
+      to: { day: today, problem: `That date is in the future; today is ${today}` },
     }),
-    what: words(200, "Say what it was for, such as bedding"),
-    amount: money("Say how much it was"),
+    what: words(200, "Enter what it was for, such as bedding"),
+    amount: money("Enter the amount"),
   });
 
 export interface TypedWeight {
@@ -99,7 +107,7 @@ const MOST_WEIGHTS = 200;
 function manyWeights(unitSystem: UnitSystem) {
   const one = weight({
     unitSystem,
-    ask: "A line is empty",
+    ask: "One line is empty. Delete it, or enter a weight",
     range: LIVE_RANGE_KILOGRAMS,
     what: "a live chicken",
   });
@@ -112,9 +120,9 @@ function manyWeights(unitSystem: UnitSystem) {
         .map((line) => line.trim())
         .filter(Boolean);
       const fault = (message: string) => context.addIssue({ code: "custom", message });
-      if (typed.length === 0) fault("Type the weight of at least one bird");
+      if (typed.length === 0) fault("Enter the weight of at least one bird");
       if (typed.length > MOST_WEIGHTS)
-        fault(`At most ${MOST_WEIGHTS} birds at a time; this is ${typed.length}`);
+        fault(`At most ${MOST_WEIGHTS} birds at a time; you entered ${typed.length}`);
       const weights: TypedWeight[] = [];
       typed.forEach((asTyped, index) => {
         const read = one.safeParse(asTyped);

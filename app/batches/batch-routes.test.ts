@@ -60,24 +60,24 @@ describe("a line of the story is written down", () => {
 
   test("or says beside it what is wrong, and keeps nothing", async () => {
     const before = JSON.stringify(story());
-    expect(await write("lost 99 flood")).toMatchObject(refused("line", "Only 14 birds of them are alive"));
+    expect(await write("lost 99 flood")).toMatchObject(refused("line", "Only 14 birds are alive"));
     expect(await write("moved 2 to barn")).toMatchObject(
-      refused("line", "Say from which pen: 10 in orchard, 4 in east pen"),
+      refused("line", "Name the pen they came from: 10 in orchard, 4 in east pen"),
     );
     expect(await write("moved 9 to barn from east pen")).toMatchObject(
-      refused("line", "There are not so many in east pen: 10 in orchard, 4 in east pen"),
+      refused("line", "There are not that many in east pen: 10 in orchard, 4 in east pen"),
     );
     expect(await write("arrived 20")).toMatchObject(
-      refused("line", "They are here already; nothing is on order"),
+      refused("line", "They have already arrived; nothing is on order"),
     );
     expect(await write("gave 1 bag to Nobody")).toMatchObject(
-      refused("line", "There is no other batch called Nobody"),
+      refused("line", "There is no other batch named Nobody"),
     );
     expect(await write("from stock 9 bags")).toMatchObject(
-      refused("line", "There is not so much feed in stock"),
+      refused("line", "There is not that much feed in stock"),
     );
     expect(await write("left 40 bags")).toMatchObject(
-      refused("line", "That is more than was ever bought for them"),
+      refused("line", "That is more than was bought for this batch"),
     );
     expect(await write("lost 1", "2026-07-01")).toMatchObject({
       status: 422,
@@ -89,7 +89,7 @@ describe("a line of the story is written down", () => {
   test("and a weight far from its age is asked about, and kept when it is sure", async () => {
     const asked = await write("weighed 5 0", "2026-08-08");
     expect(asked.faults?.line?.[0]).toMatch(
-      /^5 lb 0 oz at 14 days\? They are expected near .* write “sure” behind it$/,
+      /^5 lb 0 oz at 14 days\? The expected weight is about .* add “sure” at the end$/,
     );
     expect(await write("weighed 5 0 sure", "2026-08-08")).toMatchObject({ status: 303 });
     expect(story().weighings).toHaveLength(4);
@@ -101,7 +101,7 @@ test("a weigh-in typed as a list asks about a far weight too, until it is ticked
     callRoute(weighIn.action, post({ entryId: `weigh-in-${++number}`, weighedOn: "2026-08-08", ...fields }), {
       batchId: "1",
     });
-  expect((await send({ weights: "6 0" })).faults?.weights?.[0]).toContain("tick that it is right");
+  expect((await send({ weights: "6 0" })).faults?.weights?.[0]).toContain("check the box if it is right");
   expect(await send({ weights: "6 0", isSure: "on" })).toMatchObject({ status: 303 });
 });
 
@@ -122,7 +122,7 @@ describe("chicks on order", () => {
 
   test("or none at all are asked about", async () => {
     expect(await add({ name: "Red 2", orderedCount: "", arrivedCount: "" })).toMatchObject(
-      refused("arrivedCount", "Say how many chicks arrived alive, or how many are ordered"),
+      refused("arrivedCount", "Enter how many chicks arrived alive, or how many are ordered"),
     );
   });
 });

@@ -13,9 +13,9 @@ import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { submitted } from "#app/server/submitted.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { Button, ButtonLink, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import { KIND_WORDS } from "#app/ui/words.ts";
+import { plural } from "#app/words/show.ts";
+import { KIND_WORDS } from "#app/words/words.ts";
 import { isLocalDay } from "#core/calendar/local-day.ts";
 import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
 import { takeBiggest } from "#core/growth/take-biggest.ts";
@@ -59,9 +59,9 @@ function aliveOf(batch: Batch) {
     inputs: [
       input("arrived", batch.arrivedCount, "birds", "measured"),
       input("lost", batch.lostCount, "birds", "measured"),
-      input("dressed", batch.arrivedCount - batch.lostCount - batch.aliveCount, "birds", "measured"),
+      input("processed", batch.arrivedCount - batch.lostCount - batch.aliveCount, "birds", "measured"),
     ],
-    rule: "Arrived, less lost, less dressed.",
+    rule: "birds-alive",
     source: "own-log",
   });
 }
@@ -93,7 +93,7 @@ export async function action({ request, params }: Route.ActionArgs) {
 export default function BatchPage({ loaderData, actionData }: Route.ComponentProps) {
   const { batch, view, freeCount, some } = loaderData;
   const show = useShow();
-  const hatched = batch.awaitedOn === null ? "hatched" : "to hatch";
+  const hatched = batch.awaitedOn === null ? "hatched" : "until hatch";
   return (
     <Page isWide>
       <PageHead
@@ -102,7 +102,7 @@ export default function BatchPage({ loaderData, actionData }: Route.ComponentPro
       >
         {freeCount > 0 && (
           <ButtonLink kind="plain" to={`/days/new?batch=${batch.id}`}>
-            Set a day
+            Schedule a day
           </ButtonLink>
         )}
       </PageHead>
@@ -110,7 +110,7 @@ export default function BatchPage({ loaderData, actionData }: Route.ComponentPro
       <div className="grid items-start gap-4 lg:grid-cols-3">
         <Sheet
           heading="Growth"
-          beside="live weight; the straw band holds 8 in 10 birds"
+          beside="live weight; 8 in 10 birds fall in the straw-colored band"
           className="lg:col-span-2"
         >
           <GrowthChart chart={view.chart} sentence={chartSentence(loaderData, show)} />
@@ -139,8 +139,8 @@ function Slips({ batch, story }: Pick<Loaded, "batch" | "story">) {
   if (slips.length === 0) return null;
   return (
     <Notice>
-      <b>The story does not add up.</b> {slips.map((slip) => slipInWords(slip, show)).join(" ")} Something was
-      taken back that a later line rests on: write it down again, or take the later line back too.
+      <b>The history does not add up.</b> {slips.map((slip) => slipInWords(slip, show)).join(" ")} An entry
+      was removed that a later one depends on. Enter it again, or remove the later one too.
     </Notice>
   );
 }
@@ -149,17 +149,17 @@ type Loaded = Route.ComponentProps["loaderData"];
 
 function chartSentence({ view, on, setting }: Loaded, show: ReturnType<typeof useShow>): string {
   const { forecast } = view;
-  if (forecast.ageDays <= 0) return "What birds of this kind usually come to.";
+  if (forecast.ageDays <= 0) return "typical-for-kind";
   const [low, high] = forecast.birdBand;
   const day = on === setting.today ? "Today" : `On ${show.shortDay(on)}`;
-  return `${day} 8 in 10 birds weigh from ${show.value(low, "live kg")} to ${show.value(high, "live kg")} alive.`;
+  return `${day} 8 in 10 birds weigh ${show.value(low, "live-kg")} to ${show.value(high, "live-kg")} live.`;
 }
 
 function DaysSet({ view, setting }: Loaded) {
   const show = useShow();
   if (view.days.length === 0 && view.pens.length === 0) return null;
   return (
-    <Sheet heading="Days and pens">
+    <Sheet heading="Processing days and pens">
       <ul>
         {view.days.map((day) => (
           <li key={day.id} className="py-1">
@@ -167,13 +167,13 @@ function DaysSet({ view, setting }: Loaded) {
               {show.longDay(day.processedOn)}
             </Link>
             , {plural(day.birdCount, "bird")}
-            {day.whichBirds === "biggest" ? ", the biggest" : ""}
+            {day.whichBirds === "biggest" ? ", largest birds" : ""}
             {day.settledEntryId ? ", settled" : day.processedOn < setting.today ? ", not settled yet" : ""}
           </li>
         ))}
         {view.pens.map(({ pen, birdCount }) => (
           <li key={pen} className="py-1">
-            {pen}: {plural(birdCount, "bird")} moved there
+            {pen}: {plural(birdCount, "bird")} birds moved in
           </li>
         ))}
       </ul>
@@ -200,20 +200,21 @@ function Expected({ batch, view, alive, on, asked, isOnRead, setting }: Loaded) 
       {isHatched && (
         <>
           <Figure
-            label="Live weight, mean"
+            label="Mean live weight"
             reckoning={forecast.live}
             size="small"
             note={
               <p className="is-worked-out">
-                8 in 10: the mean lies between {show.value(low, "live kg")} and {show.value(high, "live kg")}.
+                8 in 10 chances that the mean is between {show.value(low, "live-kg")} and{" "}
+                {show.value(high, "live-kg")}.
               </p>
             }
           />
-          <Figure label="Dressed weight, mean" reckoning={forecast.dressed} size="small" />
+          <Figure label="Mean dressed weight" reckoning={forecast.dressed} size="small" />
         </>
       )}
       {forecast.isPastCurve && (
-        <Notice>At this age the curve is only a guess. Weigh a few birds: they know better.</Notice>
+        <Notice>At this age the growth curve is only an estimate. Weigh a few birds to correct it.</Notice>
       )}
       <Form method="get" preventScrollReset className="mt-3 flex items-end gap-2">
         <label className="grid grow gap-1">
@@ -230,7 +231,7 @@ function Expected({ batch, view, alive, on, asked, isOnRead, setting }: Loaded) 
       </Form>
       {!isOnRead && (
         <p role="alert" className="pt-2 text-sm font-semibold text-barn">
-          Choose a day from {batch.hatchedOn} on, when they hatch. This shows today.
+          Choose a date from {batch.hatchedOn} on, when they hatch. Today is shown for now.
         </p>
       )}
     </Sheet>

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { feedLeftForm, lossForm, newBatchForm, weighInForm } from "#app/batches/batch-forms.ts";
 import { storyLines } from "#app/batches/history/story-lines.ts";
-import { showFor } from "#app/ui/show.ts";
+import { showFor } from "#app/words/show.ts";
 
 const SETTING = { unitSystem: "us", today: "2026-09-17", hatchedOn: "2026-06-27" } as const;
 const messages = (answer: { error?: { issues: { message: string }[] } | undefined }) =>
@@ -17,17 +17,17 @@ describe("a weigh-in", () => {
 
   test("names the bird whose weight can't be read, and keeps none of them", () => {
     expect(messages(form.safeParse({ weighedOn: "2026-09-12", weights: "6 4\nsix\n66" }))).toEqual([
-      'Bird 2, "six": Can\'t read this as a weight. Type it like 4 9.2 for 4 lb 9.2 oz, or 4.58',
-      'Bird 3, "66": 66 lb 0 oz is too heavy for a live chicken. Check the point and the unit',
+      'Bird 2, "six": This is not a weight. Enter it like 4 9.2 for 4 lb 9.2 oz, or 4.58',
+      'Bird 3, "66": 66 lb 0 oz is too heavy for a live chicken. Check the decimal point and the unit',
     ]);
   });
 
-  test("of nobody, or of too many at a time, is asked about", () => {
+  test("of nobody, or of over at a time, is asked about", () => {
     expect(messages(form.safeParse({ weighedOn: "2026-09-12", weights: " \n " }))).toEqual([
-      "Type the weight of at least one bird",
+      "Enter the weight of at least one bird",
     ]);
     expect(messages(form.safeParse({ weighedOn: "2026-09-12", weights: "6 4\n".repeat(201) }))).toEqual([
-      "At most 200 birds at a time; this is 201",
+      "At most 200 birds at a time; you entered 201",
     ]);
   });
 });
@@ -37,8 +37,8 @@ test("nothing happens to a batch before it hatches or after today", () => {
     messages(lossForm(SETTING).safeParse({ lostOn, birdCount: "1", cause: "" }));
   expect(loss("2026-06-27")).toEqual([]);
   expect(loss("2026-09-17")).toEqual([]);
-  expect(loss("2026-06-26")).toEqual(["They hatched on 2026-06-27; choose a day from then on"]);
-  expect(loss("2026-09-18")).toEqual(["That day is still to come; today is 2026-09-17"]);
+  expect(loss("2026-06-26")).toEqual(["They hatched on 2026-06-27; choose that date or a later one"]);
+  expect(loss("2026-09-18")).toEqual(["That date is in the future; today is 2026-09-17"]);
 });
 
 test("feed left may be part of a bag", () => {
@@ -57,12 +57,12 @@ test("a batch hatched at home has no order, and may cost nothing", () => {
   };
   expect(newBatchForm.parse(typed)).toMatchObject({ orderedCount: null, chickCost: 0 });
   expect(messages(newBatchForm.safeParse({ ...typed, kind: undefined, malePercent: "101" }))).toEqual([
-    "Choose the kind that is nearest",
-    "That is more than this can be: at most 100",
+    "Choose the closest kind",
+    "That is too much: at most 100",
   ]);
 });
 
-test("the story has the newest first, and weights typed together in one line", () => {
+test("the story has newest first, and weights typed together in one line", () => {
   const show = showFor({ unitSystem: "us", currency: "USD", timeZone: "America/New_York" });
   const batch = {
     id: 1,

@@ -3,9 +3,9 @@ import { now } from "#app/server/clock.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { flockOf } from "#app/server/flock-of.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import { KIND_WORDS } from "#app/ui/words.ts";
+import { plural } from "#app/words/show.ts";
+import { KIND_WORDS } from "#app/words/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { flockOn } from "#core/growth/flock-forecast.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
@@ -41,7 +41,7 @@ export default function Batches({ loaderData: { alive, gone } }: Route.Component
   const isEmpty = alive.length + gone.length === 0;
   return (
     <Page>
-      <PageHead title="Batches" line="birds of one hatch, raised together">
+      <PageHead title="Batches" line="birds from one hatch, raised together">
         {!isEmpty && <ButtonLink to="/batches/new">Add a batch</ButtonLink>}
       </PageHead>
       {isEmpty && (
@@ -49,15 +49,15 @@ export default function Batches({ loaderData: { alive, gone } }: Route.Component
           heading="Start with the chicks"
           action={<ButtonLink to="/batches/new">Add the first batch</ButtonLink>}
         >
-          <p>A batch is birds of one hatch. Write down how many arrived and when they hatched.</p>
+          <p>A batch is birds from one hatch. Enter how many arrived and when they hatched.</p>
           <p>
-            From then on you see what they should weigh on any date, and every bag of feed and every loss
-            finds its way into the cost of a bird.
+            You can then see what they should weigh on any date, and every bag of feed and every loss counts
+            toward the cost per bird.
           </p>
         </EmptyPlace>
       )}
       {alive.length > 0 && <BatchTable heading="Growing" rows={alive} isGrowing />}
-      {gone.length > 0 && <BatchTable heading="Done" rows={gone} />}
+      {gone.length > 0 && <BatchTable heading="Finished" rows={gone} />}
     </Page>
   );
 }
@@ -75,7 +75,7 @@ function BatchTable({
 }) {
   const show = useShow();
   return (
-    <Sheet heading={heading} beside={isGrowing ? "expected weights are for today" : undefined}>
+    <Sheet heading={heading} beside={isGrowing ? "expected weights today" : undefined}>
       <ul>
         {rows.map(({ batch, ageDays, liveKg, dressedKg, nextDay, weighed }) => (
           <li key={batch.id} className="border-b border-rule last:border-b-0">
@@ -99,24 +99,24 @@ function BatchTable({
                   {batch.awaitedOn === null
                     ? batch.lostCount > 0
                       ? `${batch.lostCount} lost`
-                      : "none lost"
+                      : "no losses"
                     : `due ${show.shortDay(batch.awaitedOn)}`}
                 </span>
               </span>
               {isGrowing && (
                 <>
                   <span>
-                    {ageDays < 0 ? `hatch in ${plural(-ageDays, "day")}` : ageInWords(ageDays)}
+                    {ageDays < 0 ? `hatching in ${plural(-ageDays, "day")}` : ageInWords(ageDays)}
                     <span className="block text-sm text-soft">
-                      {nextDay ? `set for ${show.shortDay(nextDay)}` : "no day set"}
+                      {nextDay ? `scheduled for ${show.shortDay(nextDay)}` : "not scheduled"}
                     </span>
                   </span>
                   {ageDays >= 0 && (
                     <span>
                       <span className={weighed > 0 ? "is-worked-out" : "is-default"}>
-                        {show.value(dressedKg, "carcass kg")} dressed
+                        {show.value(dressedKg, "carcass-kg")} dressed
                       </span>
-                      <span className="block text-sm text-soft">{show.value(liveKg, "live kg")} live</span>
+                      <span className="block text-sm text-soft">{show.value(liveKg, "live-kg")} live</span>
                     </span>
                   )}
                 </>

@@ -6,7 +6,7 @@ import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { KIND_OPTIONS } from "#app/ui/words.ts";
+import { KIND_OPTIONS } from "#app/words/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays } from "#core/calendar/local-day.ts";
 import type { Route } from "./+types/new-batch.ts";
@@ -47,7 +47,7 @@ export async function action({ request }: Route.ActionArgs) {
     chickCostCents: chickCost,
   });
   const faults = faultsOf(outcome, {
-    "name-taken": { name: `There is a batch called ${name} already. Give this one another name` },
+    "name-taken": { name: `There is already a batch called ${name}. Choose another name` },
   });
   if (faults) return sent.refuse(faults);
   const batch = farmFile()
@@ -59,45 +59,45 @@ export async function action({ request }: Route.ActionArgs) {
 export default function NewBatch({ loaderData, actionData }: Route.ComponentProps) {
   return (
     <Page>
-      <PageHead title="A new batch" line="birds of one hatch, raised together" />
-      <Sheet heading="The chicks" className="max-w-prose">
+      <PageHead title="New batch" line="birds from one hatch, raised together" />
+      <Sheet heading="Chicks" className="max-w-prose">
         <FarmForm
           schema={newBatchForm}
           refusal={actionData}
           entryId={loaderData.entryId}
           defaults={loaderData.defaults}
-          submit="Add this batch"
+          submit="Add batch"
         >
           {(fields) => (
             <>
-              <TextField field={fields.name} label="Name" hint="What you call them, such as White 26-A" />
+              <TextField field={fields.name} label="Name" hint="Such as White 26-A" />
               <ChoiceField field={fields.kind} label="Kind" options={KIND_OPTIONS} />
               <TextField
                 field={fields.malePercent}
-                label="Males of 100"
-                hint="50 for a straight run, 100 for cockerels"
+                label="Males per 100"
+                hint="50 for straight run, 100 for cockerels"
                 inputMode="numeric"
               />
-              <TextField field={fields.hatchedOn} label="Hatched on" hint="Or when they will" type="date" />
+              <TextField field={fields.hatchedOn} label="Hatch date" hint="Past or expected" type="date" />
               <div className="grid gap-5 sm:grid-cols-3">
                 <TextField
                   field={fields.arrivedCount}
-                  label="Arrived alive"
-                  hint="Empty while on order"
+                  label="Chicks arrived alive"
+                  hint="Leave blank while on order"
                   inputMode="numeric"
                   unit="birds"
                 />
                 <TextField
                   field={fields.orderedCount}
-                  label="Ordered"
-                  hint="Empty if your own"
+                  label="Chicks ordered"
+                  hint="Leave blank if home-hatched"
                   inputMode="numeric"
                   unit="birds"
                 />
                 <TextField
                   field={fields.chickCost}
                   label="Cost of the chicks"
-                  hint="All together"
+                  hint="For all of them"
                   inputMode="decimal"
                 />
               </div>

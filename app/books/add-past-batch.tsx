@@ -8,13 +8,13 @@ import { ChoiceField, TextField } from "#app/ui/field.tsx";
 import { choice, localDay, money, optional, weight, wholeNumber, words } from "#app/ui/read-field.ts";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { KIND_OPTIONS } from "#app/ui/words.ts";
+import { KIND_OPTIONS } from "#app/words/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 import type { Route } from "./+types/add-past-batch.ts";
 
-export const meta = () => [{ title: "A batch of before · Pale Morning" }];
+export const meta = () => [{ title: "Past batch · Pale Morning" }];
 
 /** A whole batch together, kg. */
 const LOT_RANGE = [0.1, 1_000_000] as const;
@@ -23,15 +23,15 @@ function pastBatchForm(unitSystem: UnitSystem, today: string) {
   const lot = (ask: string, what: string) => weight({ unitSystem, ask, range: LOT_RANGE, what, isLot: true });
   return z
     .object({
-      name: words(60, "Say what they were called"),
-      kind: choice(BIRD_KINDS, "Choose the kind that is nearest"),
+      name: words(60, "Enter the batch's name"),
+      kind: choice(BIRD_KINDS, "Choose the closest kind"),
       finishedOn: localDay({
-        ask: "Say when the last of them was dressed",
-        to: { day: today, problem: `That day is still to come; today is ${today}` },
+        ask: "Enter the date the last bird was processed",
+        to: { day: today, problem: `That date is in the future; today is ${today}` },
       }),
-      dressedCount: wholeNumber({ least: 1, most: 100_000, ask: "Say how many were dressed" }),
-      dressed: lot("Say what all of them weighed dressed", "a batch"),
-      cost: money("Say what they cost in all, out of pocket"),
+      dressedCount: wholeNumber({ least: 1, most: 100_000, ask: "Enter how many birds were processed" }),
+      dressed: lot("Enter their total dressed weight", "a batch"),
+      cost: money("Enter the total cash cost"),
       live: optional(lot("", "a batch")),
       feed: optional(lot("", "a batch's feed")),
     })
@@ -40,7 +40,7 @@ function pastBatchForm(unitSystem: UnitSystem, today: string) {
         context.addIssue({
           code: "custom",
           path: ["live"],
-          message: "Live they must have weighed more than dressed",
+          message: "Live weight must be more than dressed weight",
         });
       }
     });
@@ -77,39 +77,39 @@ export default function AddPastBatch({
   const show = useShow();
   return (
     <Page>
-      <PageHead title="A batch of before" line="in summary, for comparison" />
-      <Sheet heading="What you know of it" className="max-w-prose">
+      <PageHead title="Past batch" line="totals only, for comparison" />
+      <Sheet heading="Totals" className="max-w-prose">
         <FarmForm
           schema={pastBatchForm(unitSystem, today)}
           refusal={actionData}
           entryId={entryId}
-          submit="Add it to the books"
+          submit="Add past batch"
         >
           {(fields) => (
             <>
               <TextField field={fields.name} label="Name" />
               <ChoiceField field={fields.kind} label="Kind" options={KIND_OPTIONS} />
-              <TextField field={fields.finishedOn} label="Last dressed on" type="date" />
+              <TextField field={fields.finishedOn} label="Last processing date" type="date" />
               <div className="grid gap-4 sm:grid-cols-2">
-                <TextField field={fields.dressedCount} label="Birds dressed" inputMode="numeric" />
+                <TextField field={fields.dressedCount} label="Birds processed" inputMode="numeric" />
                 <TextField
                   field={fields.dressed}
-                  label="All of them, dressed"
+                  label="Total dressed weight"
                   unit={show.weightUnit}
                   inputMode="decimal"
                 />
-                <TextField field={fields.cost} label="Out of pocket, in all" inputMode="decimal" />
+                <TextField field={fields.cost} label="Total cash cost" inputMode="decimal" />
                 <TextField
                   field={fields.live}
-                  label="All of them, live"
-                  hint="If you know"
+                  label="Total live weight"
+                  hint="Optional"
                   unit={show.weightUnit}
                   inputMode="decimal"
                 />
                 <TextField
                   field={fields.feed}
-                  label="Feed, in all"
-                  hint="If you know"
+                  label="Total feed"
+                  hint="Optional"
                   unit={show.weightUnit}
                   inputMode="decimal"
                 />

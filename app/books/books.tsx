@@ -4,7 +4,7 @@ import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { KIND_WORDS } from "#app/ui/words.ts";
+import { KIND_WORDS } from "#app/words/words.ts";
 import { bookOfBatch, bookOfPast } from "#core/day/settle/batch-book.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Route } from "./+types/books.ts";
@@ -64,24 +64,21 @@ export function loader() {
 export default function Books({ loaderData: { rows } }: Route.ComponentProps) {
   return (
     <Page>
-      <PageHead title="Books" line="settled batches side by side">
+      <PageHead title="Books" line="settled batches compared">
         <ButtonLink kind="plain" to="/books/past">
-          Add a batch of before
+          Add a past batch
         </ButtonLink>
       </PageHead>
       {rows.length === 0 ? (
         <EmptyPlace heading="Nothing is settled yet" action={<ButtonLink to="/days">To the days</ButtonLink>}>
           <p>
-            When a day is settled its batch stands here, beside those before it: what they weighed, what they
-            ate for a pound, what a bird cost.
+            After you settle a day, its batch appears here next to earlier ones: weights, feed per pound
+            dressed, and cost per bird.
           </p>
-          <p>
-            If you have numbers of earlier years, add them in summary, so that there is something to compare
-            with.
-          </p>
+          <p>If you have totals from earlier years, add them to have something to compare with.</p>
         </EmptyPlace>
       ) : (
-        <Sheet heading="Batches" beside="the newest first">
+        <Sheet heading="Batches" beside="newest first">
           <BookTable rows={rows} />
         </Sheet>
       )}
@@ -97,26 +94,26 @@ function BookTable({ rows }: { rows: readonly Row[] }) {
   const maybe = (value: number | undefined, words: (value: number) => string) =>
     value === undefined ? "not known" : words(value);
   const lines: { name: string; of: (row: Row) => string }[] = [
-    { name: "Birds dressed", of: (row) => show.count(row.dressedCount) },
-    { name: "Dressed, mean", of: (row) => show.value(row.dressedMeanKilograms, "carcass kg") },
+    { name: "Birds processed", of: (row) => show.count(row.dressedCount) },
+    { name: "Mean dressed weight", of: (row) => show.value(row.dressedMeanKilograms, "carcass-kg") },
     {
-      name: "Dressed of live",
+      name: "Dressing percentage",
       of: (row) => maybe(row.dressedFraction, (value) => show.value(value, "fraction")),
     },
     {
       name: `Feed for a ${weightUnit}`,
-      of: (row) => maybe(row.feedPerKilogram, (value) => show.value(value, "kg per kg")),
+      of: (row) => maybe(row.feedPerKilogram, (value) => show.value(value, "kg-per-kg")),
     },
-    { name: "A bird, out of pocket", of: (row) => show.money(row.centsPerBird[0]!) },
-    { name: "with the kit", of: (row) => maybe(row.centsPerBird[1], show.money) },
-    { name: "with our time", of: (row) => maybe(row.centsPerBird[2], show.money) },
+    { name: "Cost per bird, cash", of: (row) => show.money(row.centsPerBird[0]!) },
+    { name: "with equipment", of: (row) => maybe(row.centsPerBird[1], show.money) },
+    { name: "with labor", of: (row) => maybe(row.centsPerBird[2], show.money) },
     { name: `A ${weightUnit}, out of pocket`, of: (row) => show.moneyPerWeight(row.centsPerKilogram[0]!) },
-    { name: "with the kit", of: (row) => maybe(row.centsPerKilogram[1], show.moneyPerWeight) },
-    { name: "with our time", of: (row) => maybe(row.centsPerKilogram[2], show.moneyPerWeight) },
+    { name: "with equipment", of: (row) => maybe(row.centsPerKilogram[1], show.moneyPerWeight) },
+    { name: "with labor", of: (row) => maybe(row.centsPerKilogram[2], show.moneyPerWeight) },
   ];
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a table wider than the screen is scrolled with the keys
-    <section className="overflow-x-auto" aria-label="Batches side by side" tabIndex={0}>
+    <section className="overflow-x-auto" aria-label="Batches compared" tabIndex={0}>
       <table className="w-full">
         <thead>
           <tr className="align-bottom">
@@ -127,7 +124,7 @@ function BookTable({ rows }: { rows: readonly Row[] }) {
                 <span className="block text-sm text-soft">{KIND_WORDS[row.kind]}</span>
                 <span className="block text-sm text-soft">
                   {show.dayWithYear(row.on)}
-                  {!row.isWhole && ", some alive"}
+                  {!row.isWhole && ", some still alive"}
                 </span>
               </th>
             ))}

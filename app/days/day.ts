@@ -2,8 +2,8 @@ import { redirect } from "react-router";
 import { now } from "#app/server/clock.server.ts";
 import { progressOf, requireDay } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
-import { restStage } from "#core/aging/rest.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
+import { restStage } from "#core/rest/rest.ts";
 import type { Route } from "./+types/day.ts";
 
 /** A day opens on the leaf that the clock says. */

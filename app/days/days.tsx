@@ -2,8 +2,8 @@ import { Link } from "react-router";
 import { planOf, progressOf } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
 import type { Route } from "./+types/days.ts";
 
 export const meta = () => [{ title: "Days · Pale Morning" }];
@@ -41,12 +41,12 @@ export default function Days({ loaderData: { open, settled, hasBatches } }: Rout
   const isEmpty = open.length + settled.length === 0;
   return (
     <Page>
-      <PageHead title="Days" line="each from plan to settlement">
+      <PageHead title="Days" line="from plan to results">
         {!isEmpty && <ButtonLink to="/days/new">Set a day</ButtonLink>}
       </PageHead>
       {isEmpty && (
         <EmptyPlace
-          heading="No day is set yet"
+          heading="No days scheduled yet"
           action={
             hasBatches ? (
               <ButtonLink to="/days/new">Set the first day</ButtonLink>
@@ -56,12 +56,12 @@ export default function Days({ loaderData: { open, settled, hasBatches } }: Rout
           }
         >
           <p>
-            Give a date, an hour and who is there. You see at once when to pull the feed, when to light the
-            burner, how much ice to buy and when you will be done.
+            Enter a date, a start time, and who is coming. You will see when to pull the feed, when to light
+            the burner, how much ice to buy, and when you will be done.
           </p>
         </EmptyPlace>
       )}
-      {open.length > 0 && <DayTable heading="To come" rows={open} />}
+      {open.length > 0 && <DayTable heading="Upcoming" rows={open} />}
       {settled.length > 0 && <DayTable heading="Settled" rows={settled} />}
     </Page>
   );
@@ -100,9 +100,9 @@ function whereItStands(
   show: ReturnType<typeof useShow>,
 ): string {
   if (day.settledEntryId)
-    return `${packed} weighed${lastBirdAt ? `, last chilled at ${show.time(lastBirdAt)}` : ""}`;
+    return `${packed} weighed${lastBirdAt ? `, last bird chilled at ${show.time(lastBirdAt)}` : ""}`;
   if (packed > 0) return `${packed} weighed so far`;
-  if (state === "not started")
+  if (state === "not-started")
     return planned
       ? `feed off ${show.dayTime(planned.feedOffAt)}, done about ${show.time(planned.evenChanceAt)}, ${plural(planned.iceBags, "bag")} of ice`
       : "";

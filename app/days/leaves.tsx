@@ -5,7 +5,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 
 const LEAVES = ["plan", "run", "rest", "pack", "settle"] as const;
 /** Leaves of the plan's own. */
-const PLAN_PARTS: readonly string[] = ["needs", "tasks", "beside", "paper"];
+const PLAN_PARTS: readonly string[] = ["needs", "tasks", "beside", "print"];
 
 /** The top of a day and its five leaves, in the order of the work. */
 export function DayHead({
@@ -22,7 +22,7 @@ export function DayHead({
   const current = PLAN_PARTS.includes(part ?? "") ? "plan" : part;
   return (
     <PageHead title={show.longDay(processedOn)} line={line}>
-      <nav aria-label="Leaves of the day" className="w-full overflow-x-auto sm:w-auto print:hidden">
+      <nav aria-label="Sections of this day" className="w-full overflow-x-auto sm:w-auto print:hidden">
         <ul className="flex">
           {LEAVES.map((leaf) => (
             <li key={leaf}>

@@ -2,7 +2,7 @@ import { data } from "react-router";
 
 /** Any address that is not one of ours. */
 export function loader() {
-  throw data("The address may be mistyped, or what it showed is gone.", { status: 404 });
+  throw data("The address may be mistyped, or the page no longer exists.", { status: 404 });
 }
 
 export const action = loader;

@@ -8,9 +8,9 @@ import type { Route } from "./+types/take-back.ts";
 export async function action({ request }: Route.ActionArgs) {
   const fields = await formFields(request);
   const back = String(fields.get("back") ?? "/");
-  if (!isOwnPath(back)) throw data("That is no place to go back to.", { status: 400 });
+  if (!isOwnPath(back)) throw data("That page can't be returned to.", { status: 400 });
   if (farmFile().takeBackFact(String(fields.get("entryId") ?? ""), now()) === "not-a-fact") {
-    throw data("That can't be taken back here. If it belongs to a settled day, open the day again first.", {
+    throw data("That can't be removed here. If it belongs to a settled day, reopen the day first.", {
       status: 409,
     });
   }

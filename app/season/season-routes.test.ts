@@ -70,10 +70,10 @@ describe("people", () => {
     expect(await callRoute(people.action, sent(PERSON))).toMatchObject({ status: 303, to: "/season/people" });
     expect(await callRoute(people.action, sent({ ...PERSON, name: "wren" }))).toMatchObject({
       status: 422,
-      faults: { name: ["wren is on the list already"] },
+      faults: { name: ["wren is already on the list"] },
     });
     expect(await callRoute(people.action, sent({ ...PERSON, name: "", handsPercent: "5" }))).toMatchObject({
-      faults: { name: ["Type their name"], handsPercent: ["It must be at least 10"] },
+      faults: { name: ["Enter their name"], handsPercent: ["Enter at least 10"] },
     });
     await callRoute(people.action, sent({ ...PERSON, name: "Ash" }));
     await callRoute(people.action, sent({ ...PERSON, name: "Lark" }));
@@ -84,7 +84,7 @@ describe("people", () => {
   test("can or can't come on a single day, not on one gone by", async () => {
     const say = (fields: Record<string, string>) => callRoute(person.action, sent(fields), { personId: "1" });
     expect(await say({ onDay: "2026-09-16", canCome: "no" })).toMatchObject({
-      faults: { onDay: ["That day is gone by; today is 2026-09-17"] },
+      faults: { onDay: ["That date has passed; today is 2026-09-17"] },
     });
     expect(await say({ onDay: "2026-09-26", canCome: "no", why: "wedding" })).toMatchObject({ status: 303 });
     const cell = view().cells.find(({ day }) => day === "2026-09-26")!;
@@ -118,7 +118,7 @@ describe("people", () => {
     expect(await upload(undefined)).toMatchObject({ status: 422, words: "Choose the file first" });
     expect(await upload("nonsense")).toMatchObject({
       status: 422,
-      words: expect.stringContaining("not a calendar"),
+      words: expect.stringContaining("not a readable calendar"),
     });
     expect(await upload(new Uint8Array(3 * 1024 * 1024))).toMatchObject({
       words: expect.stringContaining("3.0 MB"),
@@ -136,7 +136,7 @@ describe("dates", () => {
   test("that are out shut a day; the last comes after the first", async () => {
     const out = { fromOn: "2026-10-10", toOn: "", kind: "out", what: "Fair", price: "" };
     expect(await callRoute(mark.action, sent({ ...out, toOn: "2026-10-01" }))).toMatchObject({
-      faults: { toOn: ["The last day comes before the first. Turn them around"] },
+      faults: { toOn: ["The last day is before the first. Swap them"] },
     });
     expect(await callRoute(mark.action, sent(out))).toMatchObject({ status: 303 });
     expect(view().cells.find(({ day }) => day === "2026-10-10")!.season.shut).toBe("out");
@@ -148,7 +148,7 @@ describe("dates", () => {
     expect(
       await callRoute(booking.action, sent({ ...booked, fromOn: "2026-10-17", toOn: "" })),
     ).toMatchObject({
-      faults: { fromOn: [expect.stringContaining("is booked for one of these days already")] },
+      faults: { fromOn: [expect.stringContaining("is already booked for one of these days")] },
     });
   });
 
@@ -198,7 +198,7 @@ describe("rules", () => {
   test("changed in two windows are not overwritten unseen", async () => {
     expect(await save({ whole: "6" }, 0)).toMatchObject({
       status: 422,
-      faults: { "": [expect.stringContaining("were changed meanwhile")] },
+      faults: { "": [expect.stringContaining("were changed in another window")] },
     });
     expect(farmFile().season.setting().wholeCentsPerKilogram).toBe(1157);
   });
@@ -206,14 +206,14 @@ describe("rules", () => {
   test("have sizes whose heaviest is more than their lightest", async () => {
     const wanted = { who: "the inn", least: "4", most: "3 8", birdCount: "20" };
     expect(await callRoute(size.action, sent(wanted))).toMatchObject({
-      faults: { most: ["The heaviest must be more than the lightest"] },
+      faults: { most: ["The maximum must be more than the minimum"] },
     });
     expect(await callRoute(size.action, sent({ ...wanted, most: "5 8" }))).toMatchObject({ status: 303 });
     expect(farmFile().season.sizes()).toMatchObject([{ who: "the inn", birdCount: 20 }]);
   });
 });
 
-describe("the season", () => {
+describe("season plan", () => {
   test("is worked out, with reasons, moves and money for every day", async () => {
     expect(await callRoute(setSeason.action, sent({}))).toMatchObject({ status: 303, to: "/season" });
     const { lots, proposal, waiting, money } = await settled();
@@ -257,7 +257,7 @@ describe("the season", () => {
     const fields = { batchId: "2", from: "2026-09-18", to: "2026-09-19" };
     expect(await callRoute(pinBirds.action, sent(fields))).toMatchObject({
       status: 409,
-      words: expect.stringContaining("no longer where the page showed them"),
+      words: expect.stringContaining("have moved since the page was loaded"),
     });
   });
 
@@ -272,7 +272,7 @@ describe("the season", () => {
     expect(view().waiting.find(({ batchId }) => batchId === 2)?.birds).toBe(27);
   });
 
-  test("warns of a set day when those who were to do it can't", async () => {
+  test("warns of a scheduled day when those who were to do it can't", async () => {
     expect(view().short).toEqual([]);
     for (const { entryId } of farmFile().people.people()) farmFile().takeBackFact(entryId, 2);
     await callRoute(people.action, sent({ ...PERSON, name: "Finch", saturday: "", handsPercent: "10" }));
@@ -284,12 +284,12 @@ describe("the season", () => {
   });
 });
 
-test("the calendar file holds every task of the set day once, by ids of its own", async () => {
+test("the calendar file holds every task of the scheduled day once, by ids of its own", async () => {
   const text = await (seasonIcs.loader() as Response).text();
   const ids = [...text.matchAll(/^UID:(.+)\r$/gm)].map(([, id]) => id);
   expect(new Set(ids).size).toBe(ids.length);
   expect(ids).toContain("day-of-tests.feed-off");
-  expect(text).toContain("SUMMARY:Chicks come: 40 of White 3");
+  expect(text).toContain("SUMMARY:Chicks arrive: 40 of White 3");
 });
 
 describe("chicks planned backwards", () => {
@@ -299,10 +299,10 @@ describe("chicks planned backwards", () => {
   test("are asked for in one of the boxes, and dated ones with their date", () => {
     expect(ask("").plans).toBeUndefined();
     expect(ask("?weekly=&gate=").faults).toEqual({
-      "": "Say how many birds are needed, in one of the boxes",
+      "": "Enter how many birds you need in at least one field",
     });
-    expect(ask("?dated=12").faults).toEqual({ by: "Say by which date" });
-    expect(ask("?gate=lots").faults).toMatchObject({ gate: expect.stringContaining("digits only") });
+    expect(ask("?dated=12").faults).toEqual({ by: "Enter the date" });
+    expect(ask("?gate=lots").faults).toMatchObject({ gate: expect.stringContaining("whole number") });
   });
 
   test("come in three kinds", () => {

@@ -35,7 +35,7 @@ export function idFrom(text: string | undefined, what: string): number {
 /** @throws a 404 page if there is no such batch */
 export function requireBatch(text: string | undefined): Batch {
   const batch = farmFile().batch(idFrom(text, "batch"));
-  if (!batch) throw data("There is no such batch.", { status: 404 });
+  if (!batch) throw data("That batch does not exist.", { status: 404 });
   return batch;
 }
 
@@ -44,7 +44,7 @@ export function requireDay(text: string | undefined): { farm: Farm; day: Process
   const farm = requireFarm();
   const day = farmFile().day(idFrom(text, "day"));
   const batch = day && farmFile().batch(day.batchId);
-  if (!day || !batch) throw data("There is no such day.", { status: 404 });
+  if (!day || !batch) throw data("That day does not exist.", { status: 404 });
   return { farm, day, batch };
 }
 
@@ -105,7 +105,7 @@ export function settlementOf(farm: Farm, batch: Batch, day: ProcessingDay): DayS
   const loggedMinutes = minutesWorked(farm, batch, day);
   const workMinutes: Setting =
     settled?.workMinutes === null || settled?.workMinutes === undefined
-      ? { value: loggedMinutes.value, provenance: "worked out" }
+      ? { value: loggedMinutes.value, provenance: "calculated" }
       : { value: settled.workMinutes, provenance: "measured" };
   const { days, shares, stillAlive } = sharesOf(farm, batch, flockOf(farm, batch, story));
   const ownShare = days.findIndex(({ id }) => id === day.id);
@@ -209,10 +209,10 @@ function liveMean(
   if (measuredMilligrams === null) return flockOn(day.processedOn, flockOf(farm, batch, story)).live;
   return reckoning({
     value: kilogramsFromMilligrams(measuredMilligrams),
-    unit: "live kg",
+    unit: "live-kg",
     provenance: "measured",
     inputs: [],
-    rule: "Mean live weight of the day's birds, as weighed before the kill.",
+    rule: "live-mean-weighed",
     source: "yield",
   });
 }

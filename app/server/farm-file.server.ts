@@ -17,9 +17,9 @@ export function farmFile(): FarmFile {
   return kept.paleMorningFile;
 }
 
-/** The farm; a new file is sent to the yard first, where the farm is set up. */
+/** The farm; a new file is sent to the Farm page first, where the farm is set up. */
 export function requireFarm(): Farm {
   const farm = farmFile().farm();
-  if (!farm) throw redirect("/yard");
+  if (!farm) throw redirect("/farm");
   return farm;
 }

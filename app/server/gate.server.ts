@@ -43,17 +43,17 @@ export function gateRefusal(
 ): GateRefusal | undefined {
   const host = single(headers.host);
   const name = host === undefined ? undefined : HOST.exec(host)?.groups?.name?.toLowerCase();
-  if (name === undefined) return { status: 400, words: "This request does not say which machine it is for." };
+  if (name === undefined) return { status: 400, words: "This request does not name the computer it is for." };
   if (!hosts.has(name)) {
     return {
       status: 403,
-      words: `This machine is not called ${name}. Open Pale Morning under the address it printed when it started.`,
+      words: `This computer is not named ${name}. Open Pale Morning at the address it printed when it started.`,
     };
   }
   if (url.length > MAX_URL_LENGTH)
-    return { status: 414, words: "This address is too long. Start again from the first page." };
+    return { status: 414, words: "This address is too long. Start again from the home page." };
   if (READS.includes(method)) return undefined;
-  if (method !== "POST") return { status: 405, words: "This can't be done with an address." };
+  if (method !== "POST") return { status: 405, words: "This page can't be opened by its address." };
   const site = single(headers["sec-fetch-site"]);
   const origin = single(headers.origin);
   const isOwnOrigin = origin === undefined ? site === "same-origin" : hostOf(origin) === host?.toLowerCase();
@@ -61,7 +61,7 @@ export function gateRefusal(
     return {
       status: 403,
       words:
-        "This came from another page than Pale Morning's own, so nothing was saved. Open the page and try again.",
+        "This came from a page that is not Pale Morning's, so nothing was saved. Open the page and try again.",
     };
   }
   return undefined;

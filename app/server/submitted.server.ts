@@ -40,12 +40,12 @@ export async function formFields(request: Request, maxBytes = MOST_BYTES): Promi
     (name) => name.length <= MAX_NAME_LENGTH && FIELD_NAME.test(name) && !TAKEN_NAMES.test(name),
   );
   if (names.length > MAX_FIELDS || !areOurs)
-    throw data("This is not a form of Pale Morning. Nothing was saved.", { status: 400 });
+    throw data("This is not a Pale Morning form. Nothing was saved.", { status: 400 });
   return fields;
 }
 
 async function readAtMost(request: Request, most: number): Promise<Uint8Array<ArrayBuffer>> {
-  const tooLarge = () => data("What was sent is too large. Nothing of it was kept.", { status: 413 });
+  const tooLarge = () => data("What was sent is too large. Nothing was saved.", { status: 413 });
   if (Number(request.headers.get("content-length") ?? 0) > most) throw tooLarge();
   const chunks: Uint8Array[] = [];
   let size = 0;
@@ -83,7 +83,7 @@ export async function submitted<Schema extends z.ZodType<Entered, Entered>>(
   if (!isEntryId(entryId)) {
     return {
       ok: false,
-      refusal: refusalPage(submission, { "": "This form has lost its id. Send it once more" }),
+      refusal: refusalPage(submission, { "": "This form lost its ID. Send it again" }),
     };
   }
   return {
@@ -105,7 +105,7 @@ function refusalPage(submission: Submission<Entered, string[], unknown>, faults:
 }
 
 export const ENTRY_USED =
-  "This form was already sent once, with something else in it. That was kept; what is below was not. Send it again if it is to be kept too";
+  "This form was already sent with different values, and those were saved. What is below was not. Send it again to save it too";
 
 /** The faults to show where something was not recorded; undefined where it was. */
 export function faultsOf<Reason extends string>(

@@ -3,6 +3,7 @@ import { planOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { iceBagsLeft } from "#app/server/ice-left.server.ts";
 import { seasonTerms } from "#app/server/season-reading.server.ts";
+import { type TaskWords, taskInWords } from "#app/words/task-words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays } from "#core/calendar/local-day.ts";
 import { rulesOf } from "#core/day/crew/crew.ts";
@@ -18,7 +19,7 @@ import type { Farm } from "#db/farm/farm-queries.server.ts";
 const AROUND_DAYS = 30;
 
 /** What follows from a day, each with who would do it. */
-export function tasksOfDay(farm: Farm, batch: Batch, day: ProcessingDay): DayTask[] {
+export function tasksOfDay(farm: Farm, batch: Batch, day: ProcessingDay): (DayTask & TaskWords)[] {
   const file = farmFile();
   const today = localDayOf(now(), farm.timeZone);
   const terms = seasonTerms(farm, file.season.setting(), today);
@@ -31,7 +32,7 @@ export function tasksOfDay(farm: Farm, batch: Batch, day: ProcessingDay): DayTas
         day.processedOn <= toOn,
     );
   const planned = planOf(farm, batch, day, iceBagsLeft(farm, day));
-  return dayTasks({
+  const tasks = dayTasks({
     processedOn: day.processedOn,
     choices: planned.choices,
     batchName: batch.name,
@@ -42,6 +43,7 @@ export function tasksOfDay(farm: Farm, batch: Batch, day: ProcessingDay): DayTas
     toBook: terms.hiredThing !== "" && !isBooked ? terms.hiredThing : undefined,
     today,
   });
+  return tasks.map(taskInWords);
 }
 
 /** The farm's people, and helpers without a name who come on the day only. */

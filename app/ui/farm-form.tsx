@@ -52,7 +52,8 @@ export function FarmForm<Schema extends z.ZodType<Entered, Entered>>(props: Farm
   return (
     <>
       <p role="status" className="mb-4 rounded-sheet border-l-4 border-straw bg-wheat px-4 py-2">
-        This was sent and not answered. Here is what you typed; send it once more, it will be kept only once.
+        This was sent but not answered. What you entered is below; send it again, and it will be saved only
+        once.
       </p>
       <OneForm key="typed" {...props} defaults={typed} entryId={typed.entryId ?? props.entryId} />
     </>

@@ -1,14 +1,15 @@
 import type { ReactNode } from "react";
 import { Link } from "react-router";
 import { useShow } from "#app/ui/use-show.tsx";
-import { SOURCE_WORDS } from "#app/ui/words.ts";
+import { inputWords, PROVENANCE_WORDS, RULE_WORDS } from "#app/words/reckoning-words.ts";
+import { SOURCE_WORDS } from "#app/words/words.ts";
 import type { Input, Provenance, Reckoning } from "#core/reckoning/reckoning.ts";
 
 const PROVENANCE_CLASS: Readonly<Record<Provenance, string>> = {
   measured: "",
-  "worked out": "is-worked-out",
-  "the farm's default": "",
-  "our default": "is-default",
+  calculated: "is-worked-out",
+  "farm-setting": "",
+  "our-estimate": "is-default",
 };
 
 interface FigureProps {
@@ -60,7 +61,9 @@ export function Figure({
               )}
               {children && <span className="pl-2">{children}</span>}
             </span>
-            <span className="shrink-0 text-sm text-soft underline group-open:hidden print:hidden">how?</span>
+            <span className="shrink-0 text-sm text-soft underline group-open:hidden print:hidden">
+              show the math
+            </span>
           </span>
         </summary>
         <div className="working my-2 grid gap-3 bg-paper p-3 text-sm">
@@ -80,23 +83,26 @@ export function Figure({
 export function Working({ reckoning }: { reckoning: Reckoning }) {
   return (
     <div className="grid gap-2">
-      <p>{reckoning.rule}</p>
-      <p className="text-soft">On the word of: {SOURCE_WORDS[reckoning.source]}.</p>
+      <p>
+        {RULE_WORDS[reckoning.rule]}
+        {reckoning.thenRule && ` ${RULE_WORDS[reckoning.thenRule]}`}
+      </p>
+      <p className="text-soft">Source: {SOURCE_WORDS[reckoning.source]}.</p>
       <table className="w-full">
-        <caption className="sr-only">Numbers that went in</caption>
+        <caption className="sr-only">Numbers used</caption>
         <tbody>
           {reckoning.inputs.map((one) => (
-            <InputRow key={one.name} input={one} />
+            <InputRow key={inputWords(one.name)} input={one} />
           ))}
         </tbody>
       </table>
-      {reckoning.inputs.some(({ provenance }) => provenance === "our default") && (
+      {reckoning.inputs.some(({ provenance }) => provenance === "our-estimate") && (
         <p className="text-soft">
-          Some are our guess.{" "}
-          <Link to="/yard" className="underline">
-            Your own numbers
+          Some are our estimates.{" "}
+          <Link to="/farm" className="underline">
+            Enter your own numbers
           </Link>{" "}
-          take their place.
+          to replace them.
         </p>
       )}
     </div>
@@ -108,10 +114,8 @@ function InputRow({ input }: { input: Input }) {
   return (
     <tr className="border-t border-rule align-baseline">
       <th scope="row" className="py-1 pr-2 text-left font-normal">
-        {input.name}
-        <span className="block text-xs text-soft">
-          {input.provenance === "the farm's default" ? "you said" : input.provenance}
-        </span>
+        {inputWords(input.name)}
+        <span className="block text-xs text-soft">{PROVENANCE_WORDS[input.provenance]}</span>
       </th>
       <td className="py-1 text-right font-mono">{show.value(input.value, input.unit)}</td>
     </tr>

@@ -6,16 +6,16 @@ const PLACES: Readonly<Record<string, { to: string; name: string }>> = {
   b: { to: "/batches", name: "Batches" },
   e: { to: "/season", name: "Season" },
   d: { to: "/days", name: "Days" },
-  o: { to: "/stores", name: "Stores" },
+  o: { to: "/freezers", name: "Freezers" },
   k: { to: "/books", name: "Books" },
-  y: { to: "/yard", name: "Yard" },
+  y: { to: "/farm", name: "Farm" },
 };
 
 /** Keys that work on one screen only, listed with the others by `?`. */
 const ON_SCREENS = [
-  { where: "Run", keys: "space: bird into the chill · u: undo · p: pause or go on" },
-  { where: "Season", keys: "← and → on Earlier or Later: the birds to another day" },
-  { where: "Pack", keys: "Enter: keep this weight · Alt and s, t, c, p or x: what it is for" },
+  { where: "Run", keys: "Space: bird in the chill tank · u: undo · p: pause or resume" },
+  { where: "Season", keys: "← and → on Earlier or Later: move the birds to another day" },
+  { where: "Pack", keys: "Enter: save weight · Alt with s, t, c, p, or x: use" },
 ];
 
 /** `g` and a letter goes to a section; `?` lists the keys. */
@@ -41,7 +41,7 @@ export function KeyList() {
         <Dialog.Overlay className="fixed inset-0 z-20 bg-night opacity-70" />
         <Dialog.Content className="fixed inset-x-4 top-16 z-30 mx-auto grid max-w-prose gap-3 bg-leaf p-6 text-ink">
           <Dialog.Title className="text-2xl">Keys</Dialog.Title>
-          <Dialog.Description>Press g and then a letter to go to a section.</Dialog.Description>
+          <Dialog.Description>Press g, then a letter, to go to a section.</Dialog.Description>
           <dl className="grid grid-cols-2 gap-x-6 gap-y-1">
             {Object.entries(PLACES).map(([key, { name }]) => (
               <div key={key} className="flex gap-3">

@@ -22,21 +22,21 @@ function read(field: z.ZodType, text: string | undefined): unknown {
 }
 
 describe("a whole number", () => {
-  const birds = wholeNumber({ least: 1, most: 500, ask: "Say how many birds" });
+  const birds = wholeNumber({ least: 1, most: 500, ask: "Enter the number of birds" });
   test.each([
     ["31", 31],
     [" 31 ", 31],
     ["1", 1],
     ["500", 500],
-    ["", "Say how many birds"],
-    [undefined, "Say how many birds"],
-    ["0", "It must be at least 1"],
-    ["501", "That is more than this can be: at most 500"],
-    ["-3", "A number below 0 can't be right here. Say how many birds"],
-    ["3.5", "Use digits only, a whole number such as 31"],
-    ["three", "Use digits only, a whole number such as 31"],
-    ["1e3", "Use digits only, a whole number such as 31"],
-    ["99999999999999999999", "Use digits only, a whole number such as 31"],
+    ["", "Enter the number of birds"],
+    [undefined, "Enter the number of birds"],
+    ["0", "Enter at least 1"],
+    ["501", "That is too much: at most 500"],
+    ["-3", "This can't be below 0. Enter the number of birds"],
+    ["3.5", "Enter a whole number, such as 31"],
+    ["three", "Enter a whole number, such as 31"],
+    ["1e3", "Enter a whole number, such as 31"],
+    ["99999999999999999999", "Enter a whole number, such as 31"],
   ])("%j is %j", (text, expected) => {
     expect(read(birds, text)).toBe(expected);
   });
@@ -47,25 +47,25 @@ test("an optional field is null when it is empty, and as strict as ever when it 
   expect(read(ordered, "")).toBeNull();
   expect(read(ordered, undefined)).toBeNull();
   expect(read(ordered, "60")).toBe(60);
-  expect(read(ordered, "sixty")).toBe("Use digits only, a whole number such as 31");
+  expect(read(ordered, "sixty")).toBe("Enter a whole number, such as 31");
 });
 
 test("words are kept within bounds and never empty", () => {
   const name = words(5, "Give it a name");
   expect(read(name, "  Red ")).toBe("Red");
   expect(read(name, "   ")).toBe("Give it a name");
-  expect(read(name, "Red 26-B")).toBe("Keep it to 5 letters; it has 8");
+  expect(read(name, "Red 26-B")).toBe("Use 5 characters or fewer; this has 8");
 });
 
 test.each([
   ["18.50", 1850],
-  ["", "Say what a bag cost"],
-  ["-1", "A price can't be below 0. Leave out the minus"],
-  ["cheap", "Enter an amount of money, such as 18.50"],
-  ["1.234", "Use at most two digits after the point"],
-  ["99999999", "That is too much money to be true; check the decimal point"],
+  ["", "Enter the price of a bag"],
+  ["-1", "A price can't be below 0. Remove the minus sign"],
+  ["cheap", "Enter an amount, such as 18.50"],
+  ["1.234", "Use at most two decimal places"],
+  ["99999999", "That amount is too large; check the decimal point"],
 ])("money %j is %j", (text, expected) => {
-  expect(read(money("Say what a bag cost", 1_000_000), text)).toBe(expected);
+  expect(read(money("Enter the price of a bag", 1_000_000), text)).toBe(expected);
 });
 
 describe("a weight", () => {
@@ -75,12 +75,12 @@ describe("a weight", () => {
     ["us", "4 9.2", 2_075_185],
     ["metric", "2.08", 2_080_000],
     ["us", "", "Type its weight"],
-    ["us", "0", "0 is no weight. Put the bird on the scale and read it again"],
-    ["us", "46", "46 lb 0 oz is too heavy for a dressed chicken. Check the point and the unit"],
-    ["us", "1 oz", "1 oz is too light for a dressed chicken. Check the point and the unit"],
+    ["us", "0", "A weight can't be 0. Put the bird on the scale and read it again"],
+    ["us", "46", "46 lb 0 oz is too heavy for a dressed chicken. Check the decimal point and the unit"],
+    ["us", "1 oz", "1 oz is too light for a dressed chicken. Check the decimal point and the unit"],
     ["us", "4 16", "Ounces go from 0 to 15.9; 16 make a pound. Check the second number"],
-    ["us", "x", "Can't read this as a weight. Type it like 4 9.2 for 4 lb 9.2 oz, or 4.58"],
-    ["metric", "x", "Can't read this as a weight. Type it like 2.08 for 2.08 kg, or 2080g"],
+    ["us", "x", "This is not a weight. Enter it like 4 9.2 for 4 lb 9.2 oz, or 4.58"],
+    ["metric", "x", "This is not a weight. Enter it like 2.08 for 2.08 kg, or 2080g"],
   ] as const)("in %s units, %j is %j", (unitSystem, text, expected) => {
     expect(read(carcass(unitSystem), text)).toBe(expected);
   });
@@ -95,16 +95,16 @@ describe("a weight", () => {
 
 describe("a temperature", () => {
   const tap = (unitSystem: "us" | "metric") =>
-    temperature({ unitSystem, least: 0, most: 40, ask: "How warm" });
+    temperature({ unitSystem, least: 0, most: 40, ask: "Average temperature" });
   test.each([
     ["us", "51", 10_556],
     ["us", "51 °F", 10_556],
     ["us", "10.5 C", 10_500],
     ["metric", "10,5", 10_500],
     ["metric", "51f", 10_556],
-    ["us", "", "How warm"],
-    ["us", "31", "It must lie between 32 °F and 104 °F"],
-    ["metric", "-1", "It must lie between 0 °C and 40 °C"],
+    ["us", "", "Average temperature"],
+    ["us", "31", "Enter a value between 32 °F and 104 °F"],
+    ["metric", "-1", "Enter a value between 0 °C and 40 °C"],
     ["us", "cold", "Enter a temperature, such as 59 °F"],
   ] as const)("in %s units, %j is %j", (unitSystem, text, expected) => {
     expect(read(tap(unitSystem), text)).toBe(expected);
@@ -117,8 +117,8 @@ test.each([
   ["us", "15 gal", 56_781],
   ["us", "15", 56_781],
   ["metric", "60", 60_000],
-  ["metric", "full", "Enter how much it holds, such as 60 l"],
-  ["metric", "0.5", "It must lie between 1 l and 5,000 l"],
+  ["metric", "full", "Enter a volume, such as 60 l"],
+  ["metric", "0.5", "Enter a value between 1 l and 5,000 l"],
 ] as const)("in %s units, a volume of %j is %j", (unitSystem, text, expected) => {
   expect(read(volume({ unitSystem, least: 1, most: 5000, ask: "" }), text)).toBe(expected);
 });
@@ -130,9 +130,9 @@ test.each([
   ["0,4", 0.4],
   ["0", 0],
   ["", "How many bags"],
-  ["-1", "A number below 0 can't be right here"],
+  ["-1", "This can't be below 0"],
   ["some", "Enter a number, such as 1.5 or 1 1/2"],
-  ["101", "That is more than this can be: at most 100"],
+  ["101", "That is too much: at most 100"],
 ])("an amount of %j is %j", (text, expected) => {
   expect(read(amount({ most: 100, ask: "How many bags" }), text)).toBe(expected);
 });
@@ -142,8 +142,8 @@ test.each([
   ["2026-04-21", "2026-04-21"],
   ["2026-04-20", "not hatched"],
   ["2026-09-18", "to come"],
-  ["2026-02-30", "There is no such day. Write it as year-month-day, such as 2026-09-19"],
-  ["17.9.2026", "There is no such day. Write it as year-month-day, such as 2026-09-19"],
+  ["2026-02-30", "That date does not exist. Enter year-month-day, such as 2026-09-19"],
+  ["17.9.2026", "That date does not exist. Enter year-month-day, such as 2026-09-19"],
   ["", "On which day"],
 ])("the day %j is %j", (text, expected) => {
   const from = { day: "2026-04-21", problem: "not hatched" };
@@ -152,8 +152,8 @@ test.each([
 });
 
 test("a day in a year that can't be right is asked about", () => {
-  expect(read(localDay({ ask: "" }), "0026-09-19")).toBe("That year can't be right");
-  expect(read(localDay({ ask: "" }), "2226-09-19")).toBe("That year can't be right");
+  expect(read(localDay({ ask: "" }), "0026-09-19")).toBe("That year is out of range");
+  expect(read(localDay({ ask: "" }), "2226-09-19")).toBe("That year is out of range");
 });
 
 test.each([
@@ -169,9 +169,9 @@ test.each([
 test.each([
   ["1.2", 12],
   ["1,5 %", 15],
-  ["0", "It must lie between 0.1 and 5 %"],
-  ["5.1", "It must lie between 0.1 and 5 %"],
-  ["1.25", "Use at most one digit after the point, such as 1.2"],
+  ["0", "Enter a value between 0.1 and 5 %"],
+  ["5.1", "Enter a value between 0.1 and 5 %"],
+  ["1.25", "Use at most one decimal place, such as 1.2"],
   ["a pinch", "Enter a percentage, such as 1.2"],
 ])("%j salt is %j thousandths", (text, expected) => {
   expect(read(percent({ least: 0.1, most: 5, ask: "" }), text)).toBe(expected);
@@ -183,8 +183,8 @@ test.each([
   ["-71.6", -71_600_000],
   ["71.6 W", -71_600_000],
   ["-71.6 W", -71_600_000],
-  ["91", "Degrees here go from -90 to 90"],
-  ["north", "Enter degrees with a point, such as 43.9 or -71.6"],
+  ["91", "Enter degrees from -90 to 90"],
+  ["north", "Enter decimal degrees, such as 43.9 or -71.6"],
 ])("%j degrees are %j", (text, expected) => {
   expect(read(degrees(text.includes("91") ? 90 : 180, ""), text)).toBe(expected);
 });

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { showFor } from "#app/ui/show.ts";
+import { showFor } from "#app/words/show.ts";
 import { isTimeZone } from "#core/calendar/farm-time.ts";
 import { isLocalDay } from "#core/calendar/local-day.ts";
 import { rangeVerdict } from "#core/packing/carcass-range.ts";
@@ -26,7 +26,7 @@ function field<Value>(read: (text: string) => Read<Value>, maxLength = MAX_NUMBE
       const plain = text.trim();
       const answer: Read<Value> =
         plain.length > maxLength
-          ? { problem: `That is too long to be right here: at most ${maxLength} characters` }
+          ? { problem: `That is too long: at most ${maxLength} characters` }
           : read(plain);
       if ("value" in answer) return answer.value;
       context.addIssue({ code: "custom", message: answer.problem });
@@ -59,7 +59,7 @@ export function words(most: number, ask: string) {
     const text = typed.replace(UNPRINTED, " ");
     if (text === "") return { problem: ask };
     return text.length > most
-      ? { problem: `Keep it to ${most} letters; it has ${text.length}` }
+      ? { problem: `Use ${most} characters or fewer; this has ${text.length}` }
       : { value: text };
   }, MAX_TEXT_LENGTH);
 }
@@ -67,12 +67,12 @@ export function words(most: number, ask: string) {
 export function wholeNumber({ least = 0, most, ask }: { least?: number; most: number; ask: string }) {
   return field((text) => {
     if (text === "") return { problem: ask };
-    if (/^[-−]\s*\d/.test(text)) return { problem: `A number below 0 can't be right here. ${ask}` };
-    if (!/^\d{1,9}$/.test(text)) return { problem: "Use digits only, a whole number such as 31" };
+    if (/^[-−]\s*\d/.test(text)) return { problem: `This can't be below 0. ${ask}` };
+    if (!/^\d{1,9}$/.test(text)) return { problem: "Enter a whole number, such as 31" };
     const value = Number(text);
-    if (value < least) return { problem: `It must be at least ${least}` };
+    if (value < least) return { problem: `Enter at least ${least}` };
     return value > most
-      ? { problem: `That is more than this can be: at most ${most.toLocaleString("en-US")}` }
+      ? { problem: `That is too much: at most ${most.toLocaleString("en-US")}` }
       : { value };
   });
 }
@@ -82,14 +82,14 @@ export function money(ask: string, most = 100_000_000) {
     const reading = readMoney(text);
     if (reading.readable) {
       return reading.amount > most
-        ? { problem: "That is too much money to be true; check the decimal point" }
+        ? { problem: "That amount is too large; check the decimal point" }
         : { value: reading.amount };
     }
     const problems = {
       empty: ask,
-      negative: "A price can't be below 0. Leave out the minus",
-      "not-an-amount": "Enter an amount of money, such as 18.50",
-      "parts-of-a-cent": "Use at most two digits after the point",
+      negative: "A price can't be below 0. Remove the minus sign",
+      "not-an-amount": "Enter an amount, such as 18.50",
+      "parts-of-a-cent": "Use at most two decimal places",
     };
     return { problem: problems[reading.reason] };
   });
@@ -118,17 +118,21 @@ export function weight({ unitSystem, ask, range, what, isLot = false }: WeightFi
     if (reading.readable) {
       const verdict = rangeVerdict(kilogramsFromMilligrams(reading.weight), range);
       if (verdict === "zero")
-        return { problem: "0 is no weight. Put the bird on the scale and read it again" };
+        return { problem: "A weight can't be 0. Put the bird on the scale and read it again" };
       if (verdict === "too-light")
-        return { problem: `${bird(reading.weight)} is too light for ${what}. Check the point and the unit` };
+        return {
+          problem: `${bird(reading.weight)} is too light for ${what}. Check the decimal point and the unit`,
+        };
       if (verdict === "too-heavy")
-        return { problem: `${bird(reading.weight)} is too heavy for ${what}. Check the point and the unit` };
+        return {
+          problem: `${bird(reading.weight)} is too heavy for ${what}. Check the decimal point and the unit`,
+        };
       return { value: reading.weight };
     }
     const problems = {
       empty: ask,
-      negative: "A weight can't be below 0. Leave out the minus",
-      "not-a-weight": `Can't read this as a weight. Type it like ${example}`,
+      negative: "A weight can't be below 0. Remove the minus sign",
+      "not-a-weight": `This is not a weight. Enter it like ${example}`,
       "ounces-past-fifteen": "Ounces go from 0 to 15.9; 16 make a pound. Check the second number",
     };
     return { problem: problems[reading.reason] };
@@ -166,7 +170,7 @@ function measure(
     if (size === undefined) return { problem: example };
     const value = thousandths(sign ? -size : size, unit?.toLowerCase());
     if (value >= least * 1000 && value <= most * 1000) return { value };
-    return { problem: `It must lie between ${show(least)} and ${show(most)}` };
+    return { problem: `Enter a value between ${show(least)} and ${show(most)}` };
   });
 }
 
@@ -191,7 +195,7 @@ export function volume(of: MeasureField) {
     pattern: /^()([\d.,\s/]+?)\s*(l|lit(?:er|re)s?|gal|gallons?)?$/i,
     thousandths: (size, unit) => Math.round(size * (isGallons(unit) ? MILLILITERS_PER_GALLON : 1000)),
     show,
-    example: `Enter how much it holds, such as ${show(60)}`,
+    example: `Enter a volume, such as ${show(60)}`,
   });
 }
 
@@ -199,11 +203,11 @@ export function volume(of: MeasureField) {
 export function amount({ most, ask }: { most: number; ask: string }) {
   return field((text) => {
     if (text === "") return { problem: ask };
-    if (/^[-−]/.test(text)) return { problem: "A number below 0 can't be right here" };
+    if (/^[-−]/.test(text)) return { problem: "This can't be below 0" };
     const value = readNumber(text, { commaGroups: false });
     if (value === undefined) return { problem: "Enter a number, such as 1.5 or 1 1/2" };
     return value > most
-      ? { problem: `That is more than this can be: at most ${most.toLocaleString("en-US")}` }
+      ? { problem: `That is too much: at most ${most.toLocaleString("en-US")}` }
       : { value };
   });
 }
@@ -214,10 +218,10 @@ export function percent({ least, most, ask }: { least: number; most: number; ask
     if (text === "") return { problem: ask };
     const value = readNumber(text.replace(/\s*%$/, ""), { commaGroups: false });
     if (value === undefined) return { problem: "Enter a percentage, such as 1.2" };
-    if (value < least || value > most) return { problem: `It must lie between ${least} and ${most} %` };
+    if (value < least || value > most) return { problem: `Enter a value between ${least} and ${most} %` };
     const tenths = Math.round(value * 10);
     return Math.abs(tenths - value * 10) > 1e-9
-      ? { problem: "Use at most one digit after the point, such as 1.2" }
+      ? { problem: "Use at most one decimal place, such as 1.2" }
       : { value: tenths };
   });
 }
@@ -235,11 +239,11 @@ export function localDay({
   return field((text) => {
     if (text === "") return { problem: ask };
     if (!isLocalDay(text))
-      return { problem: "There is no such day. Write it as year-month-day, such as 2026-09-19" };
+      return { problem: "That date does not exist. Enter year-month-day, such as 2026-09-19" };
     if (from && text < from.day) return { problem: from.problem };
     if (to && text > to.day) return { problem: to.problem };
     return text < "1990-01-01" || text > "2099-12-31"
-      ? { problem: "That year can't be right" }
+      ? { problem: "That year is out of range" }
       : { value: text };
   });
 }
@@ -255,7 +259,7 @@ export const clockTime = field((text) => {
 export const timeZone = field((text) =>
   isTimeZone(text) && text.length <= 64
     ? { value: text }
-    : { problem: "Name a time zone as Continent/City, such as America/New_York" },
+    : { problem: "Enter a time zone as Continent/City, such as America/New_York" },
 );
 
 /** Degrees north or east, to a millionth. */
@@ -263,10 +267,10 @@ export function degrees(most: number, ask: string) {
   return field((text) => {
     if (text === "") return { problem: ask };
     const match = /^([-−]?)(\d{1,3}(?:[.,]\d+)?)\s*°?\s*([nsew]?)$/i.exec(text);
-    if (!match) return { problem: "Enter degrees with a point, such as 43.9 or -71.6" };
+    if (!match) return { problem: "Enter decimal degrees, such as 43.9 or -71.6" };
     const size = Number(match[2]!.replace(",", "."));
     const isNegative = match[1] !== "" || /[sw]/i.test(match[3]!);
-    if (size > most) return { problem: `Degrees here go from -${most} to ${most}` };
+    if (size > most) return { problem: `Enter degrees from -${most} to ${most}` };
     return { value: Math.round((isNegative ? -size : size) * 1e6) };
   });
 }

@@ -1,8 +1,8 @@
 import { createElement, type FunctionComponent, type ReactNode } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
 import { createMemoryRouter, RouterProvider } from "react-router";
-import type { Reading } from "#app/ui/show.ts";
 import { ShowProvider } from "#app/ui/use-show.tsx";
+import type { Reading } from "#app/words/show.ts";
 
 export const IN_POUNDS: Reading = { unitSystem: "us", currency: "USD", timeZone: "America/New_York" };
 export const IN_KILOGRAMS: Reading = { unitSystem: "metric", currency: "EUR", timeZone: "America/New_York" };

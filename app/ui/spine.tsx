@@ -13,9 +13,9 @@ export function Spine({ farmName, words, units }: SpineProps) {
     { to: "/batches", name: "Batches", word: words.batches },
     { to: "/season", name: "Season", word: words.season },
     { to: "/days", name: "Days", word: words.days },
-    { to: "/stores", name: "Stores", word: words.stores },
+    { to: "/freezers", name: "Freezers", word: words.stores },
     { to: "/books", name: "Books", word: words.books },
-    { to: "/yard", name: "Yard", word: "" },
+    { to: "/farm", name: "Farm", word: "" },
   ];
   return (
     <header className="fixed inset-x-0 bottom-0 z-10 bg-night text-milk md:sticky md:top-0 md:h-dvh md:w-40 md:shrink-0 md:self-start print:hidden">

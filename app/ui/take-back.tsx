@@ -17,9 +17,9 @@ export function TakeBack({ entryId, back, what }: TakeBackProps) {
       <button
         type="submit"
         className="min-h-8 px-1 text-sm text-soft underline"
-        aria-label={`Take back: ${what}`}
+        aria-label={`Remove: ${what}`}
       >
-        take back
+        remove
       </button>
     </Form>
   );

@@ -1,5 +1,5 @@
 import { createContext, type ReactNode, useContext, useMemo } from "react";
-import { type Reading, type Show, showFor } from "#app/ui/show.ts";
+import { type Reading, type Show, showFor } from "#app/words/show.ts";
 
 const ShowContext = createContext<Show>(showFor({ unitSystem: "us", currency: "USD", timeZone: "UTC" }));
 

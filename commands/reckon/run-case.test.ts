@@ -26,7 +26,7 @@ const UA = {
   tolerance: { relative: 0.001, absolute: 0.001 },
 };
 
-test("a number passes within its tolerance and fails past it, and no answer may be missing or too many", () => {
+test("a number passes within its tolerance and fails past it, and no answer may be missing or over", () => {
   const run = (expected: object) => runCase({ ...UA, expected }, 1).passed;
   expect(run({ ua_w_per_k: 10.0109 })).toBe(true);
   expect(run({ ua_w_per_k: 10.012 })).toBe(false);

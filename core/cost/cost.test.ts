@@ -33,7 +33,7 @@ test("there must be something to split by", () => {
   expect(() => allot(cents(10), [1, -1])).toThrow("must not be negative");
 });
 
-test("a batch's cost is borne by all its birds to the cent, and older birds bear more feed", () => {
+test("a batch's cost is borne by all its birds up to the cent, and older birds bear more feed", () => {
   const share = fc.record({
     birds: fc.integer({ min: 1, max: 200 }),
     feedKilogramsEach: fc.double({ min: 0, max: 12, noNaN: true }),

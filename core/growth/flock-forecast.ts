@@ -40,21 +40,16 @@ export function flockOn(day: LocalDay, flock: Flock, path: FlockPath = flockPath
   const heldBackDays = ageDays - path.effectiveAgeDays(ageDays);
   const live = reckoning({
     value: meanKilograms,
-    unit: "live kg",
+    unit: "live-kg",
     inputs: [
-      input("age", ageDays, "days", "worked out"),
-      ...(heldBackDays >= 0.05
-        ? [input("held back by heat or cold", heldBackDays, "days", "worked out")]
-        : []),
-      input("what the kind's curve says", path.curveKilograms(ageDays), "live kg", "our default"),
-      input("birds weighed so far", flock.weighings.length, "birds", "measured"),
+      input("age", ageDays, "days", "calculated"),
+      ...(heldBackDays >= 0.05 ? [input("slowed-by-heat-or-cold", heldBackDays, "days", "calculated")] : []),
+      input("growth-curve-at-this-age", path.curveKilograms(ageDays), "live-kg", "our-estimate"),
+      input("birds-weighed-so-far", flock.weighings.length, "birds", "measured"),
       ...lastWeighIn(weighIns),
-      input("this flock against the curve", learned.scale, "fraction", "worked out"),
+      input("this-flock-compared-to-the-curve", learned.scale, "fraction", "calculated"),
     ],
-    rule:
-      weighIns.length === 0
-        ? "The kind's growth curve at this age. No bird of this flock was weighed yet, so it is our guess until one is."
-        : "The kind's growth curve at this age, times how this flock's weigh-ins stand against the curve.",
+    rule: weighIns.length === 0 ? "growth-curve" : "growth-curve-corrected",
     source: "growth",
   });
   return {
@@ -81,14 +76,14 @@ export function biggestOf(
   const { taken } = takeBiggest(forecast.spread, standing, taking);
   const live = reckoning({
     value: taken.meanKilograms,
-    unit: "live kg",
+    unit: "live-kg",
     inputs: [
-      inputFrom("mean of the whole flock", forecast.live),
-      input("spread between birds", forecast.cv, "fraction", "worked out"),
-      input("birds that stand there", standing, "birds", "measured"),
-      input("of them the biggest", taking, "birds", "the farm's default"),
+      inputFrom("mean-of-the-whole-flock", forecast.live),
+      input("spread-between-birds", forecast.cv, "fraction", "calculated"),
+      input("birds-in-the-flock", standing, "birds", "measured"),
+      input("largest-birds", taking, "birds", "farm-setting"),
     ],
-    rule: "The expected mean of the biggest so many out of a flock that spreads like this one, cockerels and pullets each about their own mean.",
+    rule: "mean-of-largest",
     source: "growth",
   });
   const ratio = taken.meanKilograms / forecast.live.value;
@@ -120,12 +115,12 @@ function expectedDressed(live: Reckoning, kind: BirdKind): Reckoning {
   const fraction = DRESSED_FRACTION[kind];
   return reckoning({
     value: dressedWeight(liveKilograms(live.value), fraction),
-    unit: "carcass kg",
+    unit: "carcass-kg",
     inputs: [
-      input("live weight", live.value, "live kg", live.provenance),
-      input("dressed share of live", fraction, "fraction", "our default"),
+      input("live-weight", live.value, "live-kg", live.provenance),
+      input("dressing-percentage", fraction, "fraction", "our-estimate"),
     ],
-    rule: "Live weight times the dressed share of its kind: warm, without giblets, neck and feet.",
+    rule: "dressed-from-live",
     source: "yield",
   });
 }
@@ -134,8 +129,8 @@ function lastWeighIn(weighIns: readonly WeighIn[]): Input[] {
   const last = weighIns.toSorted((one, other) => one.ageDays - other.ageDays).at(-1);
   return last
     ? [
-        input("mean of the last weigh-in", last.meanKilograms, "live kg", "measured"),
-        input("its age", last.ageDays, "days", "worked out"),
+        input("mean-of-the-last-weigh-in", last.meanKilograms, "live-kg", "measured"),
+        input("age-at-the-last-weigh-in", last.ageDays, "days", "calculated"),
       ]
     : [];
 }

@@ -100,7 +100,7 @@ test("heavier birds on the scale make a heavier forecast, and the working says h
   const light = flockOn("2026-09-19", { ...flock, weighings: weighings(2.3) });
   const heavy = flockOn("2026-09-19", { ...flock, weighings: weighings(2.6) });
   expect(heavy.live.value).toBeGreaterThan(light.live.value);
-  expect(heavy.live.inputs.find(({ name }) => name === "birds weighed so far")).toMatchObject({
+  expect(heavy.live.inputs.find(({ name }) => name === "birds-weighed-so-far")).toMatchObject({
     value: 10,
     provenance: "measured",
   });
@@ -201,7 +201,7 @@ test("8 in 10 birds lie in a wider band than their mean does, and size classes h
   expect(() => sizeClasses(straightRun, [3, 3])).toThrow("edges must rise, got 3, 3");
 });
 
-test("how many birds to weigh: fewer for an even flock, never more than there are", () => {
+test("how many birds up to weigh: fewer for an even flock, never more than there are", () => {
   const flock = { birds: 60, cvUsual: 0.136, cvPriorBirds: 10 };
   const twoOunces = 0.0567;
   const summary = (weights: number[]) => weighInSummary(weights);

@@ -41,7 +41,7 @@ test("the fast line and the readable one agree, event for event, on the same luc
 
 const morning = [anyLineDay, fc.integer(), fc.integer({ min: 0, max: 5000 })] as const;
 
-test("every bird ends in the chill exactly once, and is worked at each station once", () => {
+test("every bird ends in the chill tank exactly once, and is worked at each station once", () => {
   fc.assert(
     fc.property(...morning, (day, seed, replication) => {
       const { happenings, state, isFinished } = played(day, seed, replication);

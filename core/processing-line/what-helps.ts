@@ -5,15 +5,15 @@ import { Mornings } from "#core/processing-line/line-whatif.ts";
 
 /** Something that could be changed about a day. */
 export type Lever =
-  | { readonly what: "one more person" }
-  | { readonly what: "without person"; readonly name: string }
-  | { readonly what: "more cones" | "fewer cones"; readonly cones: number }
-  | { readonly what: "more places" | "fewer places"; readonly station: PlaceStation; readonly places: number }
-  | { readonly what: "scald more at once" | "pluck more at once"; readonly birds: number }
-  | { readonly what: "more tank"; readonly birds: number }
-  | { readonly what: "break moved"; readonly fromMinute: number; readonly toMinute: number }
-  | { readonly what: "fewer cut up"; readonly cutUp: number }
-  | { readonly what: "hotter water"; readonly minutes: number };
+  | { readonly what: "one-more-person" }
+  | { readonly what: "without-person"; readonly name: string }
+  | { readonly what: "more-cones" | "fewer-cones"; readonly cones: number }
+  | { readonly what: "more-places" | "fewer-places"; readonly station: PlaceStation; readonly places: number }
+  | { readonly what: "scald-more-at-once" | "pluck-more-at-once"; readonly birds: number }
+  | { readonly what: "more-tank"; readonly birds: number }
+  | { readonly what: "break-moved"; readonly fromMinute: number; readonly toMinute: number }
+  | { readonly what: "fewer-cut-up"; readonly cutUp: number }
+  | { readonly what: "hotter-water"; readonly minutes: number };
 
 export interface LeverEffect {
   readonly lever: Lever;
@@ -41,20 +41,20 @@ export function leversOf(day: LineDay): { lever: Lever; changed: LineDay }[] {
     toMinute: Infinity,
   };
   return [
-    { lever: { what: "one more person" }, changed: { ...day, people: [...day.people, one] } },
-    { lever: { what: "more cones", cones: kit.cones + 2 }, changed: withKit({ cones: kit.cones + 2 }) },
+    { lever: { what: "one-more-person" }, changed: { ...day, people: [...day.people, one] } },
+    { lever: { what: "more-cones", cones: kit.cones + 2 }, changed: withKit({ cones: kit.cones + 2 }) },
     ...places.map((station) => ({
-      lever: { what: "more places" as const, station, places: kit.places[station] + 1 },
+      lever: { what: "more-places" as const, station, places: kit.places[station] + 1 },
       changed: withPlaces(station, kit.places[station] + 1),
     })),
     {
-      lever: { what: "scald more at once", birds: kit.scaldAtOnce + 1 },
+      lever: { what: "scald-more-at-once", birds: kit.scaldAtOnce + 1 },
       changed: withKit({ scaldAtOnce: kit.scaldAtOnce + 1 }),
     },
     ...(day.pluckBy === "drum"
       ? [
           {
-            lever: { what: "pluck more at once" as const, birds: kit.pluckAtOnce + 1 },
+            lever: { what: "pluck-more-at-once" as const, birds: kit.pluckAtOnce + 1 },
             changed: withKit({ pluckAtOnce: kit.pluckAtOnce + 1 }),
           },
         ]
@@ -62,7 +62,7 @@ export function leversOf(day: LineDay): { lever: Lever; changed: LineDay }[] {
     ...(kit.tankBirds < day.birds
       ? [
           {
-            lever: { what: "more tank" as const, birds: kit.tankBirds + TANK_STEP },
+            lever: { what: "more-tank" as const, birds: kit.tankBirds + TANK_STEP },
             changed: withKit({ tankBirds: kit.tankBirds + TANK_STEP }),
           },
         ]
@@ -71,7 +71,7 @@ export function leversOf(day: LineDay): { lever: Lever; changed: LineDay }[] {
     ...(day.waterChange && day.waterChange.minutes > 1
       ? [
           {
-            lever: { what: "hotter water" as const, minutes: day.waterChange.minutes / 2 },
+            lever: { what: "hotter-water" as const, minutes: day.waterChange.minutes / 2 },
             changed: { ...day, waterChange: { ...day.waterChange, minutes: day.waterChange.minutes / 2 } },
           },
         ]
@@ -79,21 +79,21 @@ export function leversOf(day: LineDay): { lever: Lever; changed: LineDay }[] {
     ...(day.packSameDay && day.cutUp > 0
       ? [
           {
-            lever: { what: "fewer cut up" as const, cutUp: Math.floor(day.cutUp / 2) },
+            lever: { what: "fewer-cut-up" as const, cutUp: Math.floor(day.cutUp / 2) },
             changed: { ...day, cutUp: Math.floor(day.cutUp / 2) },
           },
         ]
       : []),
     ...(day.people.length > 1
       ? day.people.map(({ name }, index) => ({
-          lever: { what: "without person" as const, name },
+          lever: { what: "without-person" as const, name },
           changed: { ...day, people: day.people.filter((_, other) => other !== index) },
         }))
       : []),
     ...(kit.cones > 1
       ? [
           {
-            lever: { what: "fewer cones" as const, cones: kit.cones - 1 },
+            lever: { what: "fewer-cones" as const, cones: kit.cones - 1 },
             changed: withKit({ cones: kit.cones - 1 }),
           },
         ]
@@ -101,7 +101,7 @@ export function leversOf(day: LineDay): { lever: Lever; changed: LineDay }[] {
     ...places
       .filter((station) => kit.places[station] > 1)
       .map((station) => ({
-        lever: { what: "fewer places" as const, station, places: kit.places[station] - 1 },
+        lever: { what: "fewer-places" as const, station, places: kit.places[station] - 1 },
         changed: withPlaces(station, kit.places[station] - 1),
       })),
   ];
@@ -115,7 +115,7 @@ function breakLevers(day: LineDay): { lever: Lever; changed: LineDay }[] {
     .map((step) => first.fromMinute + step)
     .filter((fromMinute) => fromMinute > 0)
     .map((toMinute) => ({
-      lever: { what: "break moved", fromMinute: first.fromMinute, toMinute },
+      lever: { what: "break-moved", fromMinute: first.fromMinute, toMinute },
       changed: { ...day, breaks: [{ ...first, fromMinute: toMinute }] },
     }));
 }

@@ -1,10 +1,12 @@
+import type { InputName, RuleName } from "#core/reckoning/reckoning-names.ts";
+
 /** Where a number came from, from surest to least sure. */
-export type Provenance = "measured" | "worked out" | "the farm's default" | "our default";
+export type Provenance = "measured" | "calculated" | "farm-setting" | "our-estimate";
 
 /** What a number counts. Screens turn it into the farm's own units; core is SI throughout. */
 export type Unit =
-  | "live kg"
-  | "carcass kg"
+  | "live-kg"
+  | "carcass-kg"
   | "kg"
   | "°C"
   | "seconds"
@@ -17,11 +19,11 @@ export type Unit =
   | "count"
   | "fraction"
   | "times"
-  | "birds per hour"
-  | "minutes per bird"
-  | "kg per kg"
+  | "birds-per-hour"
+  | "minutes-per-bird"
+  | "kg-per-kg"
   | "cents"
-  | "cents per kg"
+  | "cents-per-kg"
   | "watts"
   | "liters"
   | "milliliters"
@@ -48,7 +50,8 @@ export type Source =
   | "own-log";
 
 export interface Input {
-  readonly name: string;
+  /** Which number it is; or, for a thing the farm named itself, that name as entered. */
+  readonly name: InputName | { readonly asEntered: string };
   readonly value: number;
   readonly unit: Unit;
   readonly provenance: Provenance;
@@ -61,15 +64,16 @@ export interface Reckoning {
   /** Of the value itself; a sum is worked out even where all its inputs were measured. */
   readonly provenance: Provenance;
   readonly inputs: readonly Input[];
-  /** The sum in one sentence. */
-  readonly rule: string;
+  readonly rule: RuleName;
+  /** A second rule that was applied after it. */
+  readonly thenRule?: RuleName;
   readonly source: Source;
 }
 
 type Working = Omit<Reckoning, "provenance"> & { readonly provenance?: Provenance };
 
 /** A worked-out value with its working. @throws {RangeError} if the value is not finite. */
-export function reckoning({ provenance = "worked out", ...working }: Working): Reckoning {
+export function reckoning({ provenance = "calculated", ...working }: Working): Reckoning {
   if (!Number.isFinite(working.value)) {
     throw new RangeError(`a reckoning must be finite, got ${working.value} for: ${working.rule}`);
   }
@@ -77,11 +81,11 @@ export function reckoning({ provenance = "worked out", ...working }: Working): R
 }
 
 /** Names one input of a working. */
-export function input(name: string, value: number, unit: Unit, provenance: Provenance): Input {
+export function input(name: Input["name"], value: number, unit: Unit, provenance: Provenance): Input {
   return { name, value, unit, provenance };
 }
 
 /** Uses a reckoning as an input of another. */
-export function inputFrom(name: string, { value, unit, provenance }: Reckoning): Input {
+export function inputFrom(name: InputName, { value, unit, provenance }: Reckoning): Input {
   return { name, value, unit, provenance };
 }

@@ -12,7 +12,7 @@ test("at the equator the sun rises and sets twelve hours and about seven minutes
   expect((sunset! - sunrise!) / MINUTE).toBeLessThan(12 * 60 + 9);
 });
 
-test("the sun stands at 0 degrees and a little below when it rises, and at 6 below at dusk", () => {
+test("the sun is at 0 degrees and a little below when it rises, and at 6 below at dusk", () => {
   const place = { latitude: 43.9, longitude: -71.6 };
   const { sunrise, dusk } = sunOfDay("2026-09-19", "America/New_York", place);
   expect(sunAltitudeDegrees(sunrise!, place)).toBeGreaterThan(-1);

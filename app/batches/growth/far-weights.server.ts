@@ -1,6 +1,6 @@
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { flockOf } from "#app/server/flock-of.server.ts";
-import { plural, showFor } from "#app/ui/show.ts";
+import { plural, showFor } from "#app/words/show.ts";
 import { flockOn } from "#core/growth/flock-forecast.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
@@ -26,5 +26,5 @@ export function farWeights(
   });
   if (far === undefined) return undefined;
   const show = showFor(farm);
-  return `${show.bird(far)} at ${plural(ageDays, "day")}? They are expected near ${show.value(live.value, "live kg")}.`;
+  return `${show.bird(far)} at ${plural(ageDays, "day")}? The expected weight is about ${show.value(live.value, "live-kg")}.`;
 }

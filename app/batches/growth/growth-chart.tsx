@@ -2,8 +2,8 @@ import { scaleLinear } from "d3-scale";
 import { area, curveMonotoneX, line } from "d3-shape";
 import { useId } from "react";
 import type { GrowthChartView } from "#app/batches/batch-view.server.ts";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
 import { daysBetween } from "#core/calendar/local-day.ts";
 import { MILLIGRAMS_PER_KILOGRAM, MILLIGRAMS_PER_POUND } from "#core/quantity/conversion.ts";
 
@@ -69,7 +69,7 @@ function Drawn({ chart, width, height, sentence }: DrawnProps) {
               className={index % 2 === 0 ? "fill-mist" : "fill-mist opacity-60"}
             />
             <text x={MARGIN.left + 6} y={bottom - 5} className="fill-soft text-xs">
-              wanted by {who}
+              ordered by {who}
             </text>
           </g>
         );
@@ -141,13 +141,13 @@ function ChartTable({ chart: { points, weighIns } }: { chart: GrowthChartView })
   const rows = points.filter(({ ageDays }) => ageDays % 7 < 3);
   return (
     <details className="text-sm">
-      <summary className="min-h-8 text-soft underline">The same in a table</summary>
+      <summary className="min-h-8 text-soft underline">Show as a table</summary>
       <table className="w-full max-w-prose">
         <thead className="text-left text-soft">
           <tr>
             <th scope="col">Day</th>
             <th scope="col">Age</th>
-            <th scope="col">Mean, live</th>
+            <th scope="col">Mean live weight</th>
             <th scope="col">8 in 10 birds</th>
             <th scope="col">Weighed</th>
           </tr>
@@ -161,12 +161,12 @@ function ChartTable({ chart: { points, weighIns } }: { chart: GrowthChartView })
                   {show.shortDay(day)}
                 </th>
                 <td>{plural(ageDays, "day")}</td>
-                <td className="font-mono">{show.value(mean, "live kg")}</td>
+                <td className="font-mono">{show.value(mean, "live-kg")}</td>
                 <td className="font-mono">
-                  {show.value(low, "live kg")} to {show.value(high, "live kg")}
+                  {show.value(low, "live-kg")} to {show.value(high, "live-kg")}
                 </td>
                 <td className="font-mono">
-                  {weighed && `${show.value(weighed.mean, "live kg")}, ${plural(weighed.birds, "bird")}`}
+                  {weighed && `${show.value(weighed.mean, "live-kg")}, ${plural(weighed.birds, "bird")}`}
                 </td>
               </tr>
             );

@@ -20,25 +20,28 @@ export function Recommended({ view, when, batchId, freeCount }: WhenProps) {
   const best = when.best === undefined ? undefined : when.rows[when.best]!;
   const turns = whatTurnsIt(when, view, show);
   return (
-    <Sheet heading="When?" beside={freeCount === 0 ? "all have a day; this is without it" : undefined}>
+    <Sheet
+      heading="When to process"
+      beside={freeCount === 0 ? "all birds are scheduled; this ignores that" : undefined}
+    >
       <div className="grid gap-2 py-1">
         {best && <p className="is-worked-out font-display text-2xl">{show.longDay(best.day)}</p>}
         <p>{recommendation(when, show)}</p>
-        {turns && <p className="text-sm text-soft">What would change it: {turns}</p>}
+        {turns && <p className="text-sm text-soft">What would change this: {turns}</p>}
         {freeCount > 0 && view.proposed.length > 0 && (
           <p className="text-sm">
-            With all batches together{" "}
+            With all batches considered, the{" "}
             <Link to="/season" className="underline">
-              the season
+              season plan
             </Link>{" "}
             proposes{" "}
             {view.proposed.map(({ day, birds }) => `${show.shortDay(day)} for ${birds}`).join(" and ")}.
           </p>
         )}
-        {when.comesTo && <Figure label="They come to" reckoning={when.comesTo} size="small" />}
+        {when.comesTo && <Figure label="They are worth" reckoning={when.comesTo} size="small" />}
         {best && freeCount > 0 && (
           <div>
-            <ButtonLink to={`/days/new?batch=${batchId}&on=${best.day}`}>Set this day</ButtonLink>
+            <ButtonLink to={`/days/new?batch=${batchId}&on=${best.day}`}>Schedule this day</ButtonLink>
           </div>
         )}
       </div>
@@ -51,19 +54,19 @@ export function WhenTable({ view, when }: Pick<WhenProps, "view" | "when">) {
   const heads = [
     "Day",
     "Age",
-    "Dressed, mean",
+    "Mean dressed weight",
     ...view.sizes.map(({ who }) => `For ${who}`),
-    "Feed from today",
+    "Feed from today on",
     "Cost so far",
-    "The next week's meat",
-    "Sells for",
-    "Comes to",
-    "Against it",
+    "Cost of next week's gain",
+    "Sales value",
+    "Net value",
+    "Conflicts",
   ];
   return (
-    <Sheet heading="Week by week" beside="the best day of each week; all birds, from today on">
+    <Sheet heading="Week by week" beside="best day of each week, all birds, from today on">
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
-      <section className="overflow-x-auto" tabIndex={0} aria-label="The weeks, a wide table">
+      <section className="overflow-x-auto" tabIndex={0} aria-label="Week by week, wide table">
         <table className="w-full min-w-4xl text-sm">
           <thead>
             <tr className="text-left align-bottom text-soft">
@@ -114,7 +117,7 @@ function Week({
         {isRival && <span className="block text-xs text-soft">next best</span>}
       </th>
       <td className="pr-4 whitespace-nowrap">{(worth.ageDays / 7).toFixed(1)} wk</td>
-      <td className="pr-4 font-mono whitespace-nowrap">{show.value(worth.dressedKilograms, "carcass kg")}</td>
+      <td className="pr-4 font-mono whitespace-nowrap">{show.value(worth.dressedKilograms, "carcass-kg")}</td>
       {row.bySize.map((count, index) => (
         <td key={view.sizes[index]!.who} className="pr-4">
           {Math.round(count)} of {birds}
@@ -127,10 +130,10 @@ function Week({
       <td className="pr-4 whitespace-nowrap">{show.moneyPerWeight(row.centsPerKilogramSoFar)}</td>
       <td className="pr-4 whitespace-nowrap">
         {nextWeek.centsPerGainedKilogram === undefined ? (
-          "no more meat"
+          "no gain"
         ) : (
           <>
-            {show.value(nextWeek.gainKilogramsEach, "carcass kg")} a bird
+            {show.value(nextWeek.gainKilogramsEach, "carcass-kg")} a bird
             <span className="block text-soft">at {show.moneyPerWeight(nextWeek.centsPerGainedKilogram)}</span>
           </>
         )}

@@ -1,10 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { againstWords, recommendation, whatTurnsIt } from "#app/batches/growth/when-words.ts";
-import { showFor } from "#app/ui/show.ts";
+import { showFor } from "#app/words/show.ts";
 import type { Against, WhenRow, WhenToGo } from "#core/day/season/when-to-go.ts";
 
 const show = showFor({ unitSystem: "us", currency: "USD", timeZone: "America/New_York" });
-const own = (value: number) => ({ value, provenance: "the farm's default" as const });
+const own = (value: number) => ({ value, provenance: "farm-setting" as const });
 
 /** Only what words are made of. */
 const row = (day: string, dressedKilograms: number, comesToCents: number, against: Against[] = []) =>
@@ -38,14 +38,14 @@ const ROWS = [
 describe("the recommendation", () => {
   test("says what they weigh, what the next best would bring, and why not the days about it", () => {
     expect(recommendation(when(ROWS), show)).toBe(
-      "They dress 4 lb 6.5 oz then. Next best is Sat 17 Oct: 5.6 oz heavier, $8.26 less. On Sat 26 Sept: the drum plucker is not booked.",
+      "They dress at 4 lb 6.5 oz then. Next best: Sat 17 Oct: 5.6 oz heavier, $8.26 less. On Sat 26 Sept: the drum plucker is not booked.",
     );
   });
 
-  test("says when two days are as good as each other", () => {
+  test("says when two days are equal as each other", () => {
     const rows = [...ROWS.slice(0, 2), row("2026-10-10", 2.08, 13_700)];
     expect(recommendation(when(rows), show)).toContain(
-      "It is nearly even with Sat 10 Oct: 2.8 oz heavier, $1.84 less.",
+      "Nearly as good: Sat 10 Oct: 2.8 oz heavier, $1.84 less.",
     );
   });
 
@@ -55,7 +55,7 @@ describe("the recommendation", () => {
       row("2026-10-10", 2, 0, [{ reason: "out" }]),
     ];
     expect(recommendation(when(shut, { best: undefined, rival: undefined }), show)).toBe(
-      "No day of these weeks does: nobody is free; Harvest market.",
+      "No day in these weeks works: nobody is free; Harvest market.",
     );
   });
 });
@@ -67,7 +67,7 @@ test("what would change its mind is a price of feed or of meat, or nothing in re
   };
   const turning = when(ROWS, { feedCentsThatTurnIt: 66, priceThatTurnsIt: 1557 });
   expect(whatTurnsIt(turning, view, show)).toBe(
-    "feed at $0.30 / lb instead of $0.38 / lb, or whole birds selling at $7.06 / lb instead of $5.25 / lb would make it Sat 17 Oct.",
+    "feed at $0.30 / lb instead of $0.38 / lb, or whole birds selling at $7.06 / lb instead of $5.25 / lb would change it to Sat 17 Oct.",
   );
   expect(whatTurnsIt(when(ROWS), view, show)).toBeUndefined();
   expect(whatTurnsIt(when(ROWS, { rival: undefined, feedCentsThatTurnIt: 66 }), view, show)).toBeUndefined();
@@ -77,10 +77,10 @@ test.each([
   [{ reason: "out" }, "Harvest market"],
   [{ reason: "nobody" }, "nobody is free"],
   [{ reason: "too-young" }, "too young"],
-  [{ reason: "too-old" }, "past the best age: legs and hearts"],
+  [{ reason: "too-old" }, "past the best age (leg and heart trouble)"],
   [{ reason: "hot" }, "hot, 91.4 °F"],
-  [{ reason: "too-many", most: 53 }, "53 birds are all the crew can do"],
-  [{ reason: "dark", hoursOfLight: 9.5, hoursOfWork: 10 }, "10 h of work, 9 h 30 of light"],
+  [{ reason: "too-many", most: 53 }, "53 birds is the crew's limit"],
+  [{ reason: "dark", hoursOfLight: 9.5, hoursOfWork: 10 }, "10 h of work, 9 h 30 of daylight"],
   [
     {
       reason: "rule",
@@ -95,7 +95,7 @@ test.each([
         lot: undefined,
       },
     },
-    "12 birds over the year's cap",
+    "12 birds over the yearly limit",
   ],
 ] as const)("%j is said as %j", (against, words) => {
   expect(againstWords(against as Against, ROWS[0]!, show)).toBe(words);

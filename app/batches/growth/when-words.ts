@@ -1,27 +1,27 @@
 import type { BatchView } from "#app/batches/batch-view.server.ts";
-import { brokenSum } from "#app/ui/rule-words.ts";
-import { plural, type Show } from "#app/ui/show.ts";
+import { brokenSum } from "#app/words/rule-words.ts";
+import { plural, type Show } from "#app/words/show.ts";
 import type { Against, WhenRow, WhenToGo } from "#core/day/season/when-to-go.ts";
 
 /** What speaks against a day, in words. */
 export function againstWords(against: Against, { season }: WhenRow, show: Show): string {
   switch (against.reason) {
     case "out":
-      return season.marks.find(({ kind }) => kind === "out")?.what ?? "the day is out";
+      return season.marks.find(({ kind }) => kind === "out")?.what ?? "marked unavailable";
     case "nobody":
-      return season.people.length === 0 ? "nobody is named who could come" : "nobody is free";
+      return season.people.length === 0 ? "no people on the list" : "nobody is free";
     case "not-booked":
       return `the ${season.hiredThing.toLowerCase()} is not booked`;
     case "too-young":
       return "too young";
     case "too-old":
-      return "past the best age: legs and hearts";
+      return "past the best age (leg and heart trouble)";
     case "hot":
       return `hot, ${show.temperature(season.highCelsius)}`;
     case "too-many":
-      return `${plural(against.most, "bird")} are all the crew can do`;
+      return `${plural(against.most, "bird")} is the crew's limit`;
     case "dark":
-      return `${show.value(against.hoursOfWork, "hours")} of work, ${show.value(against.hoursOfLight, "hours")} of light`;
+      return `${show.value(against.hoursOfWork, "hours")} of work, ${show.value(against.hoursOfLight, "hours")} of daylight`;
     case "rule":
       return brokenSum(against.rule);
   }
@@ -33,14 +33,14 @@ export function recommendation({ rows, best, rival }: WhenToGo, show: Show): str
     const reasons = new Set(
       rows.flatMap((row) => row.against.slice(0, 1).map((one) => againstWords(one, row, show))),
     );
-    return `No day of these weeks does: ${[...reasons].slice(0, 2).join("; ")}.`;
+    return `No day in these weeks works: ${[...reasons].slice(0, 2).join("; ")}.`;
   }
   const row = rows[best]!;
   const neighbors = [rows[best - 1], rows[best + 1]].filter(
     (other) => other !== undefined && other !== rows[rival ?? -1],
   );
   const why = neighbors.map((other) => whyNot(row, other!, show));
-  const weighs = `They dress ${show.value(row.worth.dressedKilograms, "carcass kg")} then`;
+  const weighs = `They dress at ${show.value(row.worth.dressedKilograms, "carcass-kg")} then`;
   const next = rival === undefined ? "" : ` ${rivalWords(row, rows[rival]!, show)}`;
   return `${weighs}.${next} ${why.join(" ")}`.trim();
 }
@@ -50,14 +50,14 @@ const NEARLY_EVEN_CENTS = 500;
 
 function rivalWords(row: WhenRow, rival: WhenRow, show: Show): string {
   const less = row.comesToCents - rival.comesToCents;
-  const start = less < NEARLY_EVEN_CENTS ? "It is nearly even with" : "Next best is";
+  const start = less < NEARLY_EVEN_CENTS ? "Nearly as good:" : "Next best:";
   const against = rival.against.map((one) => `, ${againstWords(one, rival, show)}`).join("");
   return `${start} ${show.shortDay(rival.day)}: ${weightWords(row, rival, show)}, ${show.money(less)} less${against}.`;
 }
 
 function weightWords(row: WhenRow, other: WhenRow, show: Show): string {
   const heavier = other.worth.dressedKilograms - row.worth.dressedKilograms;
-  return `${show.value(Math.abs(heavier), "carcass kg")} ${heavier < 0 ? "lighter" : "heavier"}`;
+  return `${show.value(Math.abs(heavier), "carcass-kg")} ${heavier < 0 ? "lighter" : "heavier"}`;
 }
 
 function whyNot(row: WhenRow, other: WhenRow, show: Show): string {
@@ -66,7 +66,7 @@ function whyNot(row: WhenRow, other: WhenRow, show: Show): string {
   if (reason) return `On ${day}: ${againstWords(reason, other, show)}.`;
   const money = Math.abs(row.comesToCents - other.comesToCents);
   const less = row.comesToCents >= other.comesToCents ? "less" : "more";
-  return `On ${day} they are ${weightWords(row, other, show)} and come to ${show.money(money)} ${less}.`;
+  return `On ${day} they are ${weightWords(row, other, show)} and are worth ${show.money(money)} ${less}.`;
 }
 
 /** What would change the mind of the recommendation. */
@@ -83,5 +83,5 @@ export function whatTurnsIt(
       `whole birds selling at ${show.moneyPerWeight(priceThatTurnsIt)} instead of ${show.moneyPerWeight(terms.wholeCentsPerKilogram.value)}`,
   ].filter((change) => change !== false);
   if (changes.length === 0) return undefined;
-  return `${changes.join(", or ")} would make it ${show.shortDay(rows[rival]!.day)}.`;
+  return `${changes.join(", or ")} would change it to ${show.shortDay(rows[rival]!.day)}.`;
 }

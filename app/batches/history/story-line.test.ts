@@ -45,16 +45,16 @@ describe("a line is read as it is said", () => {
 });
 
 test.each([
-  ["", "Write what happened, such as: lost 1 hawk"],
-  ["lost two", "How many were lost? Write it like: lost 2 hawk"],
+  ["", "Enter what happened, such as: lost 1 hawk"],
+  ["lost two", "How many were lost? For example: lost 2 hawk"],
   [
     "moved them",
-    "How many, and where to? Write it like: moved 40 to north pen, or moved 20 to west pen from east pen",
+    "How many, and where to? For example: moved 40 to north pen, or moved 20 to west pen from east pen",
   ],
-  ["arrived", "How many arrived alive? Write it like: arrived 82"],
-  ["opened half a bag", "How many bags? Write it like: opened 1 bag"],
-  ["weighed 6 4, sixty", "“sixty” is no weight of a bird. Write it like: weighed 6 4, 6 2, 5 15"],
-  ["paid bedding", "How much, and what for? Write it like: paid 36 bedding"],
+  ["arrived", "How many arrived alive? For example: arrived 82"],
+  ["opened half a bag", "How many bags? For example: opened 1 bag"],
+  ["weighed 6 4, sixty", "“sixty” is not a bird's weight. For example: weighed 6 4, 6 2, 5 15"],
+  ["paid bedding", "How much, and what for? For example: paid 36 bedding"],
 ])("%j is answered with what to write", (text, problem) => {
   expect(said(text)).toEqual({ problem });
 });

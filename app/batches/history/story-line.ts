@@ -34,7 +34,7 @@ const WAYS: readonly [pattern: RegExp, read: (found: RegExpExecArray, units: Uni
       const [, count, cause = ""] = /^(\d{1,5})\b[\s,:]*(.*)$/.exec(rest) ?? [];
       return count && Number(count) > 0
         ? { kind: "loss", birds: Number(count), cause }
-        : { problem: "How many were lost? Write it like: lost 2 hawk" };
+        : { problem: "How many were lost? For example: lost 2 hawk" };
     },
   ],
   [/^(?:weighed|weights?)\b:?\s*(.*)$/i, ([, rest = ""], units) => readWeights(rest, units)],
@@ -44,8 +44,8 @@ const WAYS: readonly [pattern: RegExp, read: (found: RegExpExecArray, units: Uni
       const bags = readNumber(count, { commaGroups: false });
       const money = readMoney(price);
       if (bags === undefined || !Number.isInteger(bags) || bags < 1)
-        return { problem: "How many whole bags? Write it like: 3 bags 18.95" };
-      if (!money.readable) return { problem: "What did a bag cost? Write it like: 3 bags 18.95" };
+        return { problem: "How many whole bags? For example: 3 bags 18.95" };
+      if (!money.readable) return { problem: "What did a bag cost? For example: 3 bags 18.95" };
       return {
         kind: "feed",
         bags,
@@ -89,7 +89,7 @@ const WAYS: readonly [pattern: RegExp, read: (found: RegExpExecArray, units: Uni
         ? { kind: "moved", birds: Number(count), toPen: toPen.slice(0, 40), fromPen: fromPen.slice(0, 40) }
         : {
             problem:
-              "How many, and where to? Write it like: moved 40 to north pen, or moved 20 to west pen from east pen",
+              "How many, and where to? For example: moved 40 to north pen, or moved 20 to west pen from east pen",
           };
     },
   ],
@@ -98,7 +98,7 @@ const WAYS: readonly [pattern: RegExp, read: (found: RegExpExecArray, units: Uni
     ([, rest = ""]) =>
       /^\d{1,5}$/.test(rest.trim()) && Number(rest) > 0
         ? { kind: "arrived", birds: Number(rest) }
-        : { problem: "How many arrived alive? Write it like: arrived 82" },
+        : { problem: "How many arrived alive? For example: arrived 82" },
   ],
   [/^vaccinated?\b[\s,:]*(.*)$/i, ([, note = ""]) => ({ kind: "vaccine", note })],
   [
@@ -107,7 +107,7 @@ const WAYS: readonly [pattern: RegExp, read: (found: RegExpExecArray, units: Uni
       const money = readMoney(price);
       return money.readable && what !== ""
         ? { kind: "cost", cents: money.amount, what: what.slice(0, 200) }
-        : { problem: "How much, and what for? Write it like: paid 36 bedding" };
+        : { problem: "How much, and what for? For example: paid 36 bedding" };
     },
   ],
 ];
@@ -117,7 +117,7 @@ function ofBags(text: string, areWhole: boolean, make: (bags: number) => SaidLin
   const bags = readNumber(count, { commaGroups: false });
   const isRight =
     bags !== undefined && bags >= 0 && bags <= 10_000 && (!areWhole || (Number.isInteger(bags) && bags > 0));
-  return isRight ? make(bags) : { problem: `How many bags? Write it like: ${example}` };
+  return isRight ? make(bags) : { problem: `How many bags? For example: ${example}` };
 }
 
 function readWeights(text: string, units: UnitSystem): Read {
@@ -128,8 +128,7 @@ function readWeights(text: string, units: UnitSystem): Read {
     .map((one) => one.trim())
     .filter(Boolean);
   const example = units === "us" ? "weighed 6 4, 6 2, 5 15" : "weighed 2.84; 2.79; 2.9";
-  if (typed.length === 0 || typed.length > 200)
-    return { problem: `Which weights? Write it like: ${example}` };
+  if (typed.length === 0 || typed.length > 200) return { problem: `Which weights? For example: ${example}` };
   const weights = [];
   for (const asTyped of typed) {
     const read = readWeight(asTyped, units);
@@ -139,7 +138,7 @@ function readWeights(text: string, units: UnitSystem): Read {
       kilogramsFromMilligrams(read.weight) < least ||
       kilogramsFromMilligrams(read.weight) > most
     )
-      return { problem: `“${asTyped.slice(0, 40)}” is no weight of a bird. Write it like: ${example}` };
+      return { problem: `“${asTyped.slice(0, 40)}” is not a bird's weight. For example: ${example}` };
     weights.push({ milligrams: read.weight, asTyped: asTyped.slice(0, 40) });
   }
   return { kind: "weights", weights, isSure };
@@ -148,8 +147,8 @@ function readWeights(text: string, units: UnitSystem): Read {
 /** Reads a line of a flock's story as a person would say it. */
 export function readStoryLine(text: string, units: UnitSystem): Read {
   const line = text.trim();
-  if (line === "") return { problem: "Write what happened, such as: lost 1 hawk" };
-  if (line.length > 1000) return { problem: `Keep it to 1000 letters; it has ${line.length}` };
+  if (line === "") return { problem: "Enter what happened, such as: lost 1 hawk" };
+  if (line.length > 1000) return { problem: `Use 1,000 characters or fewer; this has ${line.length}` };
   for (const [pattern, read] of WAYS) {
     const found = pattern.exec(line);
     if (found) return read(found, units);

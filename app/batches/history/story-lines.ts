@@ -1,4 +1,4 @@
-import { plural, type Show } from "#app/ui/show.ts";
+import { plural, type Show } from "#app/words/show.ts";
 import type { WhichBirds } from "#core/growth/flock.ts";
 import type { Batch, BatchStory, BatchWeighing } from "#db/batch/batch-queries.server.ts";
 
@@ -56,7 +56,7 @@ export function storyLines(
     ...story.feedMoved.map(({ movedOn, fromBatchId, toBatchId, movedMilligrams, amountCents, entryId }) => ({
       day: movedOn,
       text: `${show.bulk(movedMilligrams)} of feed ${feedWay(batch.id, fromBatchId, toBatchId)}`,
-      more: `${show.money(amountCents)} goes with it`,
+      more: `${show.money(amountCents)} of its cost moved`,
       entryId,
     })),
     ...story.losses.map((loss) => ({
@@ -74,7 +74,7 @@ export function storyLines(
     ...story.feedLeft.map((left) => ({
       day: left.countedOn,
       text: `${show.bulk(left.leftMilligrams)} of feed left`,
-      more: "stock, not this batch's cost",
+      more: "counted as stock, not as this batch's cost",
       entryId: left.entryId,
     })),
     ...story.costs.map((cost) => ({
@@ -87,8 +87,8 @@ export function storyLines(
       day: processedOn,
       text: settledEntryId
         ? `${plural(birdCount, "bird")} taken`
-        : `${plural(birdCount, "bird")} set to be taken`,
-      ...(whichBirds === "biggest" && { more: "the biggest" }),
+        : `${plural(birdCount, "bird")} scheduled for processing`,
+      ...(whichBirds === "biggest" && { more: "largest birds" }),
     })),
   ];
   return lines.toSorted((one, other) => (one.day === other.day ? 0 : one.day < other.day ? 1 : -1));
@@ -99,7 +99,7 @@ function firstLine(batch: Batch, story: BatchStory, show: Show): StoryLine {
   if (batch.awaitedOn !== null)
     return {
       day: batch.awaitedOn,
-      text: `${plural(batch.orderedCount ?? batch.arrivedCount, "chick")} on order, due this day`,
+      text: `${plural(batch.orderedCount ?? batch.arrivedCount, "chick")} on order, due on this date`,
       more,
     };
   if (story.arrivals.length > 0)

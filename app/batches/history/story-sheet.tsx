@@ -4,9 +4,9 @@ import { type StoryLine, storyLines, type TakenDay } from "#app/batches/history/
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
 import { ButtonLink, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
 import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
 
 interface StorySheetProps {
@@ -23,7 +23,7 @@ const THINGS = [
   { to: "loss", name: "Birds lost" },
   { to: "feed", name: "Feed bought" },
   { to: "feed-left", name: "Feed left" },
-  { to: "cost", name: "Another cost" },
+  { to: "cost", name: "Other cost" },
 ];
 
 /** All that happened to a flock, the newest first, and a line to write the next thing on. */
@@ -32,14 +32,14 @@ export function StorySheet({ batch, story, days, setting, entryId, refusal }: St
   const lines = storyLines(batch, story, show, days);
   const weights = setting.unitSystem === "us" ? "weighed 6 4, 6 2" : "weighed 2.84; 2.79";
   return (
-    <Sheet heading="Their story" beside={plural(lines.length, "line")}>
+    <Sheet heading="History" beside={plural(lines.length, "line")}>
       <div className="border-b border-rule pt-1 pb-3">
         <FarmForm
           schema={storyLineForm(setting.unitSystem, happenedOn(setting))}
           refusal={refusal}
           entryId={entryId}
           defaults={{ happenedOn: batch.awaitedOn ? "" : setting.today }}
-          submit="Write it down"
+          submit="Save"
           beside={THINGS.map(({ to, name }) => (
             <ButtonLink key={to} kind="plain" to={`/batches/${batch.id}/${to}`}>
               {name}
@@ -51,11 +51,11 @@ export function StorySheet({ batch, story, days, setting, entryId, refusal }: St
               <div className="sm:col-span-3">
                 <TextField
                   field={fields.line}
-                  label="What happened"
-                  hint={`As you say it: lost 1 hawk · ${weights} · 3 bags 18.95 · left 2.5 bags · moved 40 to north pen · arrived 82 · anything else is a note`}
+                  label="What happened?"
+                  hint={`For example: lost 1 hawk · ${weights} · 3 bags 18.95 · left 2.5 bags · moved 40 to north pen · arrived 82 · anything else is saved as a note`}
                 />
               </div>
-              <TextField field={fields.happenedOn} label="On" type="date" />
+              <TextField field={fields.happenedOn} label="Date" type="date" />
             </div>
           )}
         </FarmForm>

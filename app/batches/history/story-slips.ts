@@ -1,4 +1,4 @@
-import { plural, type Show } from "#app/ui/show.ts";
+import { plural, type Show } from "#app/words/show.ts";
 import { birdsByPen } from "#core/growth/birds-by-pen.ts";
 import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
 
@@ -31,10 +31,10 @@ export function storySlips(
 export function slipInWords(slip: StorySlip, show: Show): string {
   switch (slip.what) {
     case "birds":
-      return `${plural(slip.count, "bird")} more lost or dressed than came.`;
+      return `${plural(slip.count, "bird")} more lost or processed than arrived.`;
     case "pen":
-      return `${plural(slip.count, "bird")} more went out of ${slip.pen} than into it.`;
+      return `${plural(slip.count, "bird")} more moved out of ${slip.pen} than into it.`;
     case "feed":
-      return `${show.bulk(slip.milligrams)} of feed more went on or is left than was bought.`;
+      return `${show.bulk(slip.milligrams)} more feed was used or is left than was bought.`;
   }
 }

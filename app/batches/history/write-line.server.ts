@@ -3,7 +3,7 @@ import { type SaidLine, usualBag } from "#app/batches/history/story-line.ts";
 import { batchCostOf } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { type Faults, faultsOf } from "#app/server/submitted.server.ts";
-import { plural } from "#app/ui/show.ts";
+import { plural } from "#app/words/show.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { Entry } from "#db/entry.server.ts";
 
@@ -20,7 +20,7 @@ export function writeLine(
   const bag = story.feed.at(-1)?.bagMilligrams ?? usualBag(units);
   const inBags = (bags: number) => Math.round(bags * bag);
   const line = (text: string): Faults => ({ line: text });
-  const alive = line(`Only ${plural(Math.max(0, batch.aliveCount), "bird")} of them are alive`);
+  const alive = line(`Only ${plural(Math.max(0, batch.aliveCount), "bird")} are alive`);
   switch (said.kind) {
     case "loss":
       return faultsOf(
@@ -42,7 +42,7 @@ export function writeLine(
             day,
             said.weights.map(({ milligrams }) => milligrams),
           );
-      if (far) return line(`${far} If it is right, write “sure” behind it`);
+      if (far) return line(`${far} If it is right, add “sure” at the end`);
       const weighings = said.weights.map(({ milligrams, asTyped }) => ({
         weighedOn: day,
         liveWeightMilligrams: milligrams,
@@ -67,7 +67,7 @@ export function writeLine(
       return faultsOf(
         file.recordFeedLeft(entry, batch.id, { countedOn: day, leftMilligrams: inBags(said.bags) }),
         {
-          "more-than-bought": line("That is more than was ever bought for them"),
+          "more-than-bought": line("That is more than was bought for this batch"),
         },
       );
     case "to-stock":
@@ -76,7 +76,7 @@ export function writeLine(
       return moveFeed(null, batch.id, said.bags);
     case "gave": {
       const to = file.batches().find(({ name }) => name.toLowerCase() === said.toName.toLowerCase());
-      if (!to || to.id === batch.id) return line(`There is no other batch called ${said.toName}`);
+      if (!to || to.id === batch.id) return line(`There is no other batch named ${said.toName}`);
       return moveFeed(batch.id, to.id, said.bags);
     }
     case "moved":
@@ -91,7 +91,7 @@ export function writeLine(
       );
     case "arrived":
       return faultsOf(file.recordArrival(entry, batch.id, { arrivedOn: day, arrivedCount: said.birds }), {
-        "not-awaited": line("They are here already; nothing is on order"),
+        "not-awaited": line("They have already arrived; nothing is on order"),
       });
     case "vaccine":
     case "note":
@@ -107,7 +107,7 @@ export function writeLine(
   }
 
   function moveFeed(fromBatchId: number | null, toBatchId: number | null, bags: number): Faults | undefined {
-    if (bags === 0) return line("No bag is nothing to move");
+    if (bags === 0) return line("Enter at least part of a bag to move");
     const movedMilligrams = inBags(bags);
     const amountCents = Math.round(meanPrice(fromBatchId) * movedMilligrams);
     return faultsOf(
@@ -115,8 +115,8 @@ export function writeLine(
       {
         "more-than-there": line(
           fromBatchId === null
-            ? "There is not so much feed in stock"
-            : "There is not so much feed in their name",
+            ? "There is not that much feed in stock"
+            : "This batch does not have that much feed",
         ),
       },
     );
@@ -137,6 +137,6 @@ function penWords(batch: Batch, fromPen: string): string {
   const pens = farmFile().pens(batch.id);
   const list = pens.map(({ pen, birdCount }) => `${birdCount} in ${pen}`).join(", ");
   if (fromPen === "")
-    return list === "" ? `Only ${batch.aliveCount} are alive` : `Say from which pen: ${list}`;
-  return list === "" ? "They have no pen yet" : `There are not so many in ${fromPen}: ${list}`;
+    return list === "" ? `Only ${batch.aliveCount} are alive` : `Name the pen they came from: ${list}`;
+  return list === "" ? "They are not in a pen yet" : `There are not that many in ${fromPen}: ${list}`;
 }

@@ -14,7 +14,7 @@ export function FactPage({
   return (
     <Page>
       <PageHead title={title} line={batchName} />
-      <Sheet heading="Write it down" className="max-w-prose">
+      <Sheet heading="Save" className="max-w-prose">
         {children}
       </Sheet>
     </Page>

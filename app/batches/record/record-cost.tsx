@@ -8,7 +8,7 @@ import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
 import type { Route } from "./+types/record-cost.ts";
 
-export const meta = () => [{ title: "Another cost · Pale Morning" }];
+export const meta = () => [{ title: "Other cost · Pale Morning" }];
 
 export const loader = ({ params }: Route.LoaderArgs) => loadFactPage(params.batchId);
 
@@ -25,19 +25,19 @@ export async function action({ request, params }: Route.ActionArgs) {
 export default function RecordCost({ loaderData, actionData }: Route.ComponentProps) {
   const { batch, setting, entryId } = loaderData;
   return (
-    <FactPage title="Another cost" batchName={batch.name}>
+    <FactPage title="Other cost" batchName={batch.name}>
       <FarmForm
         schema={costForm(setting)}
         refusal={actionData}
         entryId={entryId}
         defaults={{ spentOn: setting.today }}
-        submit="Write it down"
+        submit="Save"
       >
         {(fields) => (
           <>
-            <TextField field={fields.what} label="What for" hint="Bedding, vaccine, power for the brooder" />
-            <TextField field={fields.amount} label="How much" inputMode="decimal" />
-            <TextField field={fields.spentOn} label="On" type="date" />
+            <TextField field={fields.what} label="What for?" hint="Bedding, vaccine, brooder power" />
+            <TextField field={fields.amount} label="Amount" inputMode="decimal" />
+            <TextField field={fields.spentOn} label="Date" type="date" />
           </>
         )}
       </FarmForm>

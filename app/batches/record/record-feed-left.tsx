@@ -24,8 +24,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   });
   const faults = faultsOf(outcome, {
     "more-than-bought": {
-      bagsLeft:
-        "That is more than was bought for this batch. Write down what was bought first, or count again",
+      bagsLeft: "That is more than was bought for this batch. Enter the purchase first, or count again",
     },
   });
   return faults ? sent.refuse(faults) : redirect(`/batches/${batch.id}`, 303);
@@ -40,17 +39,17 @@ export default function RecordFeedLeft({ loaderData, actionData }: Route.Compone
         refusal={actionData}
         entryId={entryId}
         defaults={{ countedOn: setting.today }}
-        submit="Write it down"
+        submit="Save"
       >
         {(fields) => (
           <>
             <TextField
               field={fields.bagsLeft}
               label="Bags left"
-              hint="Of the size bought last. What is left is stock, not this batch's cost"
+              hint="In bags of the last size bought. Feed left counts as stock, not as this batch's cost"
               inputMode="decimal"
             />
-            <TextField field={fields.countedOn} label="Counted on" type="date" />
+            <TextField field={fields.countedOn} label="Date counted" type="date" />
           </>
         )}
       </FarmForm>

@@ -37,20 +37,20 @@ export default function RecordFeed({ loaderData, actionData }: Route.ComponentPr
         refusal={actionData}
         entryId={entryId}
         defaults={{ boughtOn: setting.today, bagWeight: setting.unitSystem === "us" ? "50" : "25" }}
-        submit="Write it down"
+        submit="Save"
       >
         {(fields) => (
           <>
-            <TextField field={fields.bagCount} label="Bags" inputMode="numeric" />
+            <TextField field={fields.bagCount} label="Number of bags" inputMode="numeric" />
             <TextField
               field={fields.bagWeight}
-              label="In a bag"
+              label="Weight of a bag"
               unit={setting.unitSystem === "us" ? "lb" : "kg"}
               inputMode="decimal"
             />
-            <TextField field={fields.bagPrice} label="A bag cost" inputMode="decimal" />
-            <TextField field={fields.boughtOn} label="On" type="date" />
-            <TextField field={fields.feedKind} label="Kind" hint="If it matters: starter, grower, corn" />
+            <TextField field={fields.bagPrice} label="Price of a bag" inputMode="decimal" />
+            <TextField field={fields.boughtOn} label="Date" type="date" />
+            <TextField field={fields.feedKind} label="Kind" hint="Optional: starter, grower, corn" />
           </>
         )}
       </FarmForm>

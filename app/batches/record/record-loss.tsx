@@ -19,7 +19,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { lostOn, birdCount, cause } = sent.value;
   const outcome = farmFile().recordLoss(sent.entry, batch.id, { lostOn, birdCount, cause: cause ?? "" });
   const faults = faultsOf(outcome, {
-    "more-than-alive": { birdCount: `Only ${batch.aliveCount} are alive; more can't be lost` },
+    "more-than-alive": { birdCount: `Only ${batch.aliveCount} are alive. Enter that many or fewer` },
   });
   return faults ? sent.refuse(faults) : redirect(`/batches/${batch.id}`, 303);
 }
@@ -33,13 +33,13 @@ export default function RecordLoss({ loaderData, actionData }: Route.ComponentPr
         refusal={actionData}
         entryId={entryId}
         defaults={{ lostOn: setting.today, birdCount: "1" }}
-        submit="Write it down"
+        submit="Save"
       >
         {(fields) => (
           <>
-            <TextField field={fields.birdCount} label="How many" unit="birds" inputMode="numeric" />
-            <TextField field={fields.lostOn} label="On" type="date" />
-            <TextField field={fields.cause} label="Cause" hint="If you know: brooder, hawk, heat, legs" />
+            <TextField field={fields.birdCount} label="How many?" unit="birds" inputMode="numeric" />
+            <TextField field={fields.lostOn} label="Date" type="date" />
+            <TextField field={fields.cause} label="Cause" hint="Optional: brooder, hawk, heat, legs" />
           </>
         )}
       </FarmForm>

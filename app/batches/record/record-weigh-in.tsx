@@ -29,7 +29,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { weighedOn, weights, isSure } = sent.value;
   const milligrams = weights.map(({ weight }) => weight);
   const far = isSure === 1 ? undefined : farWeights(farm, batch, weighedOn, milligrams);
-  if (far) return sent.refuse({ weights: `${far} Check it, or tick that it is right` });
+  if (far) return sent.refuse({ weights: `${far} Check it, or check the box if it is right` });
   const outcome = farmFile().recordWeighings(
     sent.entry,
     batch.id,
@@ -49,7 +49,7 @@ export default function RecordWeighIn({ loaderData, actionData }: Route.Componen
         refusal={actionData}
         entryId={entryId}
         defaults={{ weighedOn: setting.today }}
-        submit="Keep these weights"
+        submit="Save weights"
         onRead={(read) => read && setWeighed(read.weights.map(({ weight }) => weight))}
       >
         {(fields) => (
@@ -59,14 +59,14 @@ export default function RecordWeighIn({ loaderData, actionData }: Route.Componen
               label="Weights"
               hint={
                 setting.unitSystem === "us"
-                  ? "A bird a line, as you say it: 6 4, 6lb4oz, 6.25. A scale that types for itself writes here too. Take them as they come, not the slow ones"
-                  : "A bird a line, as you say it: 2.84, 2840g, 2,84 kg. A scale that types for itself writes here too. Take them as they come, not the slow ones"
+                  ? "One bird per line: 6 4, 6lb4oz, or 6.25. A scale that acts as a keyboard can type here. Weigh birds at random, not just the easy ones to catch"
+                  : "One bird per line: 2.84, 2840g, or 2,84 kg. A scale that acts as a keyboard can type here. Weigh birds at random, not just the easy ones to catch"
               }
               rows={8}
             />
             <WeighInTally milligrams={weighed} flock={flock} />
-            <TextField field={fields.weighedOn} label="Weighed on" type="date" />
-            {actionData && <TickField field={fields.isSure} label="These weights are right" />}
+            <TextField field={fields.weighedOn} label="Date weighed" type="date" />
+            {actionData && <TickField field={fields.isSure} label="These weights are correct" />}
           </>
         )}
       </FarmForm>

@@ -1,7 +1,7 @@
 import { Form } from "react-router";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
 import type { DividedFlock } from "#core/growth/take-biggest.ts";
 
 /** What is expected of the biggest so many, and of those left. */
@@ -22,9 +22,9 @@ export function TakeSome({
   batchId: number;
 }) {
   const show = useShow();
-  const rows = divided && [["Taken", divided.taken] as const, ["Left", divided.left] as const];
+  const rows = divided && [["Processed", divided.taken] as const, ["Remaining", divided.left] as const];
   return (
-    <Sheet heading="Taking some" beside={show.shortDay(on)}>
+    <Sheet heading="Process some of them" beside={show.shortDay(on)}>
       <Form
         method="get"
         action={`/batches/${batchId}`}
@@ -33,7 +33,7 @@ export function TakeSome({
       >
         <input type="hidden" name="on" value={on} />
         <label className="grid gap-1">
-          <span className="text-sm text-soft">The biggest, of {standing}</span>
+          <span className="text-sm text-soft">Largest birds, out of {standing}</span>
           <input
             name="biggest"
             inputMode="numeric"
@@ -41,11 +41,11 @@ export function TakeSome({
             className="min-h-12 w-28 rounded-sheet border border-soft bg-white px-3"
           />
         </label>
-        <Button kind="plain">Divide</Button>
+        <Button kind="plain">Calculate</Button>
       </Form>
       {asked !== "" && !divided && (
         <p role="alert" className="text-sm font-semibold text-barn">
-          Type how many, from 1 to {standing}
+          Enter a number from 1 to {standing}
         </p>
       )}
       {rows && (
@@ -54,7 +54,7 @@ export function TakeSome({
             <tr>
               <td />
               <th scope="col" className="font-normal">
-                Dressed, mean
+                Mean dressed weight
               </th>
               <th scope="col" className="font-normal">
                 8 in 10
@@ -73,11 +73,11 @@ export function TakeSome({
                   )}
                 </th>
                 <td className="font-mono">
-                  {part.birds > 0 && show.value(part.meanKilograms * dressedFraction, "carcass kg")}
+                  {part.birds > 0 && show.value(part.meanKilograms * dressedFraction, "carcass-kg")}
                 </td>
                 <td className="font-mono">
                   {part.birds > 0 &&
-                    `${show.value((part.meanKilograms - 1.28 * part.sdKilograms) * dressedFraction, "carcass kg")} to ${show.value((part.meanKilograms + 1.28 * part.sdKilograms) * dressedFraction, "carcass kg")}`}
+                    `${show.value((part.meanKilograms - 1.28 * part.sdKilograms) * dressedFraction, "carcass-kg")} to ${show.value((part.meanKilograms + 1.28 * part.sdKilograms) * dressedFraction, "carcass-kg")}`}
                 </td>
               </tr>
             ))}

@@ -1,5 +1,5 @@
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
 import { GROWTH_LEARNING } from "#core/growth/growth-constants.ts";
 import { birdsToWeigh, weighInSummary } from "#core/growth/weigh-more.ts";
 import { kilogramsFromMilligrams, MILLIGRAMS_PER_OUNCE } from "#core/quantity/conversion.ts";
@@ -16,7 +16,9 @@ const WITHIN_METRIC_GRAMS = 60;
 export function WeighInTally({ milligrams, flock }: WeighInTallyProps) {
   const show = useShow();
   if (milligrams.length === 0) {
-    return <p className="text-soft">Mean, spread and how many more to weigh stand here as you type.</p>;
+    return (
+      <p className="text-soft">The mean, the spread, and how many more to weigh appear here as you type.</p>
+    );
   }
   const summary = weighInSummary(milligrams.map(kilogramsFromMilligrams));
   const within = kilogramsFromMilligrams(show.isUs ? 2 * MILLIGRAMS_PER_OUNCE : WITHIN_METRIC_GRAMS * 1000);
@@ -27,18 +29,16 @@ export function WeighInTally({ milligrams, flock }: WeighInTallyProps) {
     <dl aria-live="polite" className="grid grid-cols-3 gap-3 border-l-4 border-straw bg-wheat px-4 py-2">
       <div>
         <dt className="text-sm text-soft">Mean of {plural(summary.birds, "bird")}</dt>
-        <dd className="font-display text-xl">{show.value(summary.meanKilograms, "live kg")}</dd>
+        <dd className="font-display text-xl">{show.value(summary.meanKilograms, "live-kg")}</dd>
       </div>
       <div>
         <dt className="text-sm text-soft">Spread</dt>
         <dd className="font-display text-xl">
-          {summary.sdKilograms === undefined
-            ? "one bird has none"
-            : show.value(summary.sdKilograms, "live kg")}
+          {summary.sdKilograms === undefined ? "needs two birds" : show.value(summary.sdKilograms, "live-kg")}
         </dd>
       </div>
       <div>
-        <dt className="text-sm text-soft">For a mean within {distance}, 8 times in 10</dt>
+        <dt className="text-sm text-soft">For a mean within {distance}with 8 in 10 confidence</dt>
         <dd className="font-display text-xl">{more === 0 ? "enough" : `${plural(more, "bird")} more`}</dd>
       </div>
     </dl>

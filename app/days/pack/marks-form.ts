@@ -15,7 +15,7 @@ function length(unitSystem: UnitSystem) {
       const millimeters = Math.round(value * perUnit);
       if (millimeters >= RANGE[0] && millimeters <= RANGE[1]) return millimeters;
       const [least, most] = RANGE.map((edge) => (edge / perUnit).toFixed(1));
-      context.addIssue({ code: "custom", message: `It must lie between ${least} and ${most}` });
+      context.addIssue({ code: "custom", message: `Enter a number between ${least} and ${most}` });
       return z.NEVER;
     }),
   );
@@ -23,7 +23,7 @@ function length(unitSystem: UnitSystem) {
 
 export const marksForm = (unitSystem: UnitSystem) =>
   z.object({
-    birdNumber: wholeNumber({ least: 1, most: 100_000, ask: "Say which bird" }),
+    birdNumber: wholeNumber({ least: 1, most: 100_000, ask: "Enter the bird's number" }),
     frame: length(unitSystem),
     keel: length(unitSystem),
     fleshing: optional(wholeNumber({ least: 1, most: 5, ask: "" })),

@@ -29,7 +29,7 @@ test("a breeder's marks are kept with a bird, in inches as they are typed, and a
   expect(farmFile().marking.marks(1)).toMatchObject([
     { frameWidthMillimeters: 99, keelMillimeters: null, fleshing: 4 },
   ]);
-  expect(await keep({ keel: "40" })).toMatchObject(refused("keel", "It must lie between 0.8 and 11.8"));
+  expect(await keep({ keel: "40" })).toMatchObject(refused("keel", "Enter a number between 0.8 and 11.8"));
   expect(await keep({ birdNumber: "9" })).toMatchObject(
     refused("birdNumber", "No bird 9 was weighed on this day"),
   );

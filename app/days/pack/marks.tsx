@@ -12,7 +12,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 import type { CarcassMark } from "#db/day/mark-queries.server.ts";
 import type { Route } from "./+types/marks.ts";
 
-export const meta = () => [{ title: "Breeder's marks · Pale Morning" }];
+export const meta = () => [{ title: "Breeding notes · Pale Morning" }];
 
 export function loader({ params }: Route.LoaderArgs) {
   const { farm, day, batch } = requireDay(params.dayId);
@@ -49,16 +49,16 @@ export default function Marks({ loaderData, actionData }: Route.ComponentProps) 
   const unit = unitSystem === "us" ? "in" : "cm";
   return (
     <Page>
-      <DayHead dayId={day.id} processedOn={day.processedOn} line={`${batchName} · breeder’s marks`} />
+      <DayHead dayId={day.id} processedOn={day.processedOn} line={`${batchName} · breeding notes`} />
       <div className="grid items-start gap-5 lg:grid-cols-2">
-        <Sheet heading="One bird">
+        <Sheet heading="Bird">
           <FarmForm
             key={marks.length}
             schema={marksForm(unitSystem)}
             refusal={actionData}
             entryId={entryId}
             defaults={{ birdNumber: next?.toString() }}
-            submit="Keep these marks"
+            submit="Save notes"
           >
             {(fields) => (
               <>
@@ -67,21 +67,21 @@ export default function Marks({ loaderData, actionData }: Route.ComponentProps) 
                   <TextField
                     field={fields.fleshing}
                     label="Fleshing"
-                    hint="1 lean to 5 full"
+                    hint="1 thin to 5 full"
                     inputMode="numeric"
                   />
                   <TextField field={fields.frame} label="Frame width" unit={unit} inputMode="decimal" />
                   <TextField field={fields.keel} label="Keel" unit={unit} inputMode="decimal" />
                 </div>
-                <TextField field={fields.legs} label="Legs" hint="Color, straight or not" />
-                <TextField field={fields.note} label="Anything else" />
+                <TextField field={fields.legs} label="Legs" hint="Color, straightness" />
+                <TextField field={fields.note} label="Other notes" />
               </>
             )}
           </FarmForm>
         </Sheet>
-        <Sheet heading="Marked birds" beside={`${marks.length}`}>
+        <Sheet heading="Birds with notes" beside={`${marks.length}`}>
           {marks.length === 0 && (
-            <p className="py-2">Every mark may be left out; the bird’s weight stands already.</p>
+            <p className="py-2">Every field is optional; the bird’s weight is already saved.</p>
           )}
           <ul>
             {marks.map((mark) => (
@@ -106,9 +106,9 @@ function Marked({ mark, back }: { mark: CarcassMark; back: string }) {
   return (
     <li className="flex items-baseline justify-between gap-3 border-b border-rule py-2 last:border-b-0">
       <span>
-        Bird {mark.birdNumber}: {words.join(", ") || "nothing said"}
+        Bird {mark.birdNumber}: {words.join(", ") || "no notes"}
       </span>
-      <TakeBack entryId={mark.entryId} back={back} what={`the marks of bird ${mark.birdNumber}`} />
+      <TakeBack entryId={mark.entryId} back={back} what={`notes on bird ${mark.birdNumber}`} />
     </li>
   );
 }

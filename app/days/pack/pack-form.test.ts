@@ -26,7 +26,7 @@ test("a condemned bird needs a reason and no weight, and goes nowhere", () => {
     reason: "sores",
   });
   expect(faults({ purpose: "condemned", weight: "" })).toEqual([
-    "reason: Say why it is condemned: yellow fluid, sores, smell",
+    "reason: Enter why it is condemned: yellow fluid, sores, smell",
   ]);
   expect(faults({ purpose: "condemned", reason: "sores", weight: "46" })).toHaveLength(1);
 });
@@ -36,7 +36,7 @@ test("a reason typed before the purpose was changed back is not kept", () => {
 });
 
 test("any other bird needs a weight, and every bird a purpose", () => {
-  expect(faults({ weight: "" })).toEqual(["weight: Put the bird on the scale and type its weight"]);
-  expect(faults({ purpose: undefined })).toEqual(["purpose: Choose what it is for"]);
+  expect(faults({ weight: "" })).toEqual(["weight: Put the bird on the scale and enter its weight"]);
+  expect(faults({ purpose: undefined })).toEqual(["purpose: Choose what the bird is for"]);
   expect(form.parse({ ...TYPED, placeId: "" }).placeId).toBeNull();
 });

@@ -8,15 +8,15 @@ import type { UnitSystem } from "#core/quantity/read-weight.ts";
 export function packForm(unitSystem: UnitSystem) {
   const carcass = weight({
     unitSystem,
-    ask: "Put the bird on the scale and type its weight",
+    ask: "Put the bird on the scale and enter its weight",
     range: CARCASS_RANGE_KILOGRAMS,
     what: "a dressed chicken",
   });
   return z
     .object({
-      birdNumber: wholeNumber({ least: 1, most: 100_000, ask: "Say which bird this is" }),
+      birdNumber: wholeNumber({ least: 1, most: 100_000, ask: "Enter the bird's number" }),
       weight: z.string().trim().default(""),
-      purpose: choice(CARCASS_USES, "Choose what it is for"),
+      purpose: choice(CARCASS_USES, "Choose what the bird is for"),
       reason: optional(words(200, "")),
       placeId: optional(wholeNumber({ least: 1, most: 1_000_000_000, ask: "" })),
     })
@@ -30,7 +30,7 @@ export function packForm(unitSystem: UnitSystem) {
         context.addIssue({
           code: "custom",
           path: ["reason"],
-          message: "Say why it is condemned: yellow fluid, sores, smell",
+          message: "Enter why it is condemned: yellow fluid, sores, smell",
         });
       }
       return {

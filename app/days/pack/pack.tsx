@@ -8,9 +8,9 @@ import { progressOf, requireDay } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import { USE_WORDS } from "#app/ui/words.ts";
+import { plural } from "#app/words/show.ts";
+import { USE_WORDS } from "#app/words/words.ts";
 import { packTally } from "#core/packing/pack-tally.ts";
 import type { StoragePlace } from "#db/farm/farm-queries.server.ts";
 import type { Route } from "./+types/pack.ts";
@@ -58,10 +58,10 @@ export async function action({ request, params }: Route.ActionArgs) {
   const outcome = farmFile().pack.recordCarcass(sent.entry, day.id, sent.value);
   const faults = faultsOf(outcome, {
     "bird-already-packed": {
-      birdNumber: `Bird ${sent.value.birdNumber} has been weighed already. Give this one another number, or take the other back first`,
+      birdNumber: `Bird ${sent.value.birdNumber} was already weighed. Use another number, or correct the first one`,
     },
-    "day-settled": { "": "This day is settled. Open it again on its Settle leaf first" },
-    "place-unknown": { placeId: "That place was taken away meanwhile. Choose another" },
+    "day-settled": { "": "This day is settled and locked. Reopen it under Settle first" },
+    "place-unknown": { placeId: "That place was removed. Choose another" },
   });
   return faults ? sent.refuse(faults) : redirect(`/days/${day.id}/pack`, 303);
 }
@@ -80,9 +80,9 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
         <div className="grid content-start gap-5 lg:col-span-2">
           {day.settledEntryId ? (
             <Notice tone="plain">
-              This day is settled.{" "}
+              This day is settled and locked.{" "}
               <Link to={`/days/${day.id}/settle`} className="underline">
-                Open it again
+                Reopen this day
               </Link>{" "}
               to weigh another.
             </Notice>
@@ -98,7 +98,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
           <Places places={places} />
           {carcasses.length > 0 && (
             <ButtonLink kind="plain" to={`/days/${day.id}/pack/marks`}>
-              Breeder’s marks
+              Breeding notes
             </ButtonLink>
           )}
         </div>
@@ -117,21 +117,21 @@ function Weights({
   const show = useShow();
   const sentence = tallySentence(tally, show);
   return (
-    <Sheet heading="The weights as they came" beside="newest first">
+    <Sheet heading="Weights so far" beside="newest first">
       <p className="pb-2">{sentence}</p>
       {isSettled && <DotPlot weights={dressedWeights(carcasses)} sentence={sentence} />}
       <details>
-        <summary className="min-h-10 text-sm text-soft underline">All of them as a table</summary>
+        <summary className="min-h-10 text-sm text-soft underline">Show all as a table</summary>
         <table className="w-full text-sm">
           <thead>
             <tr className="text-left text-soft">
               <th scope="col">Bird</th>
-              <th scope="col">For</th>
+              <th scope="col">Use</th>
               <th scope="col" className="text-right">
                 Weight
               </th>
               <th scope="col" className="text-right">
-                As typed
+                As entered
               </th>
             </tr>
           </thead>
@@ -163,7 +163,7 @@ function Tally({ tally, toGo, day }: Loaded) {
     ["Mean", weight(tally.meanMilligrams)],
     ["Smallest", weight(tally.smallestMilligrams)],
     ["Biggest", weight(tally.biggestMilligrams)],
-    ["All together", show.bulk(tally.totalMilligrams)],
+    ["Total", show.bulk(tally.totalMilligrams)],
     ...Object.entries(tally.countByUse)
       .filter(([, count]) => count > 0)
       .map(([use, count]) => [USE_WORDS[use as keyof typeof USE_WORDS], plural(count, "bird")]),
@@ -180,7 +180,7 @@ function Tally({ tally, toGo, day }: Loaded) {
       </dl>
       {toGo === 0 && tally.dressedCount > 0 && !day.settledEntryId && (
         <ButtonLink to={`/days/${day.id}/settle`} className="mt-3">
-          All weighed: settle the day
+          All weighed. Settle the day
         </ButtonLink>
       )}
     </Sheet>
@@ -189,8 +189,8 @@ function Tally({ tally, toGo, day }: Loaded) {
 
 function Places({ places }: { places: readonly (StoragePlace & { room: number })[] }) {
   return (
-    <Sheet heading="Where it goes">
-      {places.length === 0 && <p>Name your fridge and freezers, and each bird finds its place.</p>}
+    <Sheet heading="Storage">
+      {places.length === 0 && <p>Add your refrigerator and freezers to record where each bird is stored.</p>}
       <ul>
         {places.map((place) => (
           <li key={place.id} className="border-b border-rule py-2">
@@ -201,14 +201,14 @@ function Places({ places }: { places: readonly (StoragePlace & { room: number })
                   ? `room for ${place.room} more`
                   : place.room === 0
                     ? "full"
-                    : `${-place.room} too many`}
+                    : `${-place.room} over`}
               </span>
             </span>
           </li>
         ))}
       </ul>
-      <ButtonLink kind="plain" to="/stores/place" className="mt-3">
-        Add a fridge or freezer
+      <ButtonLink kind="plain" to="/freezers/place" className="mt-3">
+        Add a refrigerator or freezer
       </ButtonLink>
     </Sheet>
   );

@@ -15,10 +15,10 @@ type Loaded = Route.ComponentProps["loaderData"];
 
 const PURPOSES = [
   { value: "sale", label: "For sale" },
-  { value: "own", label: "Own table" },
+  { value: "own", label: "Home use" },
   { value: "cut", label: "Cut up" },
   { value: "pets", label: "Pets" },
-  { value: "condemned", label: "Condemned", line: "say why" },
+  { value: "condemned", label: "Condemned", line: "give a reason" },
 ] as const;
 
 /** The form for the next bird: what was understood, large, and what it is for. */
@@ -44,7 +44,7 @@ export function WeighOne({
       beside={
         last
           ? `last: bird ${last.birdNumber}, ${last.weightMilligrams === null ? "not weighed" : show.exactBird(last.weightMilligrams)}`
-          : "the first"
+          : "first bird"
       }
     >
       <FarmForm
@@ -56,26 +56,26 @@ export function WeighOne({
           purpose: last && last.purpose !== "condemned" ? last.purpose : "sale",
           placeId: String(last?.placeId ?? firstWithRoom?.id ?? ""),
         }}
-        submit="Keep this weight"
+        submit="Save weight"
         isRepeated
         beside={
           last && (
             <Button kind="plain" form={takeBackId} className="min-h-16">
-              Take back the last
+              Undo last bird
             </Button>
           )
         }
         onRead={(value) => setUnderstood(value?.weightMilligrams ?? null)}
         after={(fields) => (
           <div className="grid gap-4 sm:grid-cols-2">
-            <TextField field={fields.birdNumber} label="Bird" hint="Its number today" inputMode="numeric" />
+            <TextField field={fields.birdNumber} label="Bird" hint="Number today" inputMode="numeric" />
             {places.length > 0 && (
               <SelectField
                 field={fields.placeId}
-                label="Where it goes"
-                hint="Stays as it is until you change it"
+                label="Storage"
+                hint="Stays the same until you change it"
                 options={[
-                  { value: "", label: "nowhere yet" },
+                  { value: "", label: "not chosen" },
                   ...places.map((place) => ({
                     value: String(place.id),
                     label: `${place.name}, room for ${Math.max(0, place.room)}`,
@@ -104,14 +104,18 @@ export function WeighOne({
               label="Weight"
               hint={
                 show.isUs
-                  ? "As you say it: 4 9.2, 4lb9.2oz, 4-9 1/4, 4.58, 2080g"
-                  : "As you say it: 2.08, 2,08 kg, 2080g, 4 9.2"
+                  ? "For example: 4 9.2, 4lb9.2oz, 4-9 1/4, 4.58, 2080g"
+                  : "For example: 2.08, 2,08 kg, 2080g, 4 9.2"
               }
               autoFocus
             />
-            <ChoiceField field={fields.purpose} label="For" options={PURPOSES} />
+            <ChoiceField field={fields.purpose} label="Use" options={PURPOSES} />
             <div className="only-condemned">
-              <TextField field={fields.reason} label="Why, if condemned" hint="Yellow fluid, sores, smell" />
+              <TextField
+                field={fields.reason}
+                label="Reason, if condemned"
+                hint="Yellow fluid, sores, smell"
+              />
             </div>
           </>
         )}

@@ -1,4 +1,4 @@
-import { plural, type Show } from "#app/ui/show.ts";
+import { plural, type Show } from "#app/words/show.ts";
 import type { PackTally } from "#core/packing/pack-tally.ts";
 import type { Carcass } from "#db/day/pack-queries.server.ts";
 
@@ -11,6 +11,6 @@ export const dressedWeights = (carcasses: readonly Carcass[]): number[] =>
 /** How many, about what, from what to what. */
 export function tallySentence(tally: PackTally, show: Show): string {
   const { meanMilligrams, smallestMilligrams, biggestMilligrams, dressedCount } = tally;
-  if (meanMilligrams === undefined) return "No bird is weighed yet.";
+  if (meanMilligrams === undefined) return "No birds weighed yet.";
   return `${plural(dressedCount, "bird")} about ${show.bird(meanMilligrams)}, from ${show.bird(smallestMilligrams!)} to ${show.bird(biggestMilligrams!)}.`;
 }

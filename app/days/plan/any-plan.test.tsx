@@ -8,7 +8,7 @@ import { ScaldSheet } from "#app/days/plan/scald/scald-sheet.tsx";
 import { WeatherSheet } from "#app/days/plan/weather/weather-sheet.tsx";
 import { WithdrawalSheet } from "#app/days/plan/withdrawal/withdrawal-sheet.tsx";
 import { IN_KILOGRAMS, IN_POUNDS, nonsenseIn, said } from "#app/ui/said-of-tests.tsx";
-import { showFor } from "#app/ui/show.ts";
+import { showFor } from "#app/words/show.ts";
 import { clockOfMinute, instantOf } from "#core/calendar/farm-time.ts";
 import { addDays, dayNumber } from "#core/calendar/local-day.ts";
 import { BASIS, CHOICES, helper, MEANS, own } from "#core/day/plan/days-of-tests.ts";

@@ -8,11 +8,11 @@ import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { iceBagsLeft } from "#app/server/ice-left.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
+import { plural } from "#app/words/show.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 import type { Route } from "./+types/new-day.ts";
 
-export const meta = () => [{ title: "A new day · Pale Morning" }];
+export const meta = () => [{ title: "New processing day · Pale Morning" }];
 
 function asked(request: Request, farm: Farm) {
   const batch = requireBatch(new URL(request.url).searchParams.get("batch") ?? undefined);
@@ -58,9 +58,9 @@ export default function NewDay({ loaderData, actionData }: Route.ComponentProps)
   if (loaderData.chooseFrom) {
     return (
       <Page isWide>
-        <PageHead title="Set a day" />
+        <PageHead title="Schedule a day" />
         <EmptyPlace
-          heading={loaderData.chooseFrom.length > 0 ? "For which birds?" : "No bird is free"}
+          heading={loaderData.chooseFrom.length > 0 ? "Which batch?" : "No birds available"}
           action={
             <div className="flex flex-wrap gap-2">
               {loaderData.chooseFrom.map(({ id, name, freeCount }) => (
@@ -74,8 +74,8 @@ export default function NewDay({ loaderData, actionData }: Route.ComponentProps)
         >
           <p>
             {loaderData.chooseFrom.length > 0
-              ? "A day takes birds of one batch."
-              : `${loaderData.noneFree ? `All of ${loaderData.noneFree}` : "Every bird"} is dressed, lost or set for a day already. Add a batch, or change a day that is set.`}
+              ? "A day processes birds from one batch."
+              : `${loaderData.noneFree ? `Every bird in ${loaderData.noneFree}` : "Every bird"} is processed, lost, or already scheduled. Add a batch, or change a scheduled day.`}
           </p>
         </EmptyPlace>
       </Page>
@@ -85,7 +85,10 @@ export default function NewDay({ loaderData, actionData }: Route.ComponentProps)
   return (
     <PlanPage
       head={
-        <PageHead title="A new day" line={`${batch.name}, ${plural(setting.freeCount, "bird")} free`}>
+        <PageHead
+          title="New processing day"
+          line={`${batch.name}, ${plural(setting.freeCount, "bird")} free`}
+        >
           <ButtonLink kind="plain" to={`/days/new/from-file?batch=${batch.id}`}>
             Start from a plan’s file
           </ButtonLink>
@@ -97,7 +100,7 @@ export default function NewDay({ loaderData, actionData }: Route.ComponentProps)
       standing={standing}
       refusal={actionData}
       entryId={entryId}
-      submit="Set this day"
+      submit="Save plan"
     />
   );
 }

@@ -1,9 +1,9 @@
 import type { ReactNode } from "react";
 import { Figure } from "#app/ui/figure.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import { CUT_WORDS } from "#app/ui/words.ts";
+import { plural } from "#app/words/show.ts";
+import { CUT_WORDS } from "#app/words/words.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
 import { type OwnPace, paceReckoning } from "#core/day/crew/own-pace.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
@@ -15,16 +15,16 @@ export function PlanAnswer({ planned }: { planned: PlanForDate }) {
   const [least, most] = withdrawal.windowHours;
   const { burner } = scald;
   return (
-    <Sheet heading="Worked out" beside="open one to see its sum">
+    <Sheet heading="Results" beside="tap one to see the math">
       <Figure
-        label="Last bird in the chill"
+        label="Last bird in the chill tank"
         reckoning={line.evenChanceAt}
         beside={`9 in 10 by ${show.time(line.nineInTenAt.value)}`}
         workings={[line.nineInTenAt, line.wholeDayMinutes]}
       />
-      <Figure label="Pull the feed" reckoning={withdrawal.feedOffAt} beside="water stays until catching" />
+      <Figure label="Pull the feed" reckoning={withdrawal.feedOffAt} beside="leave water until catching" />
       <Figure
-        label="Off feed when killed"
+        label="Time off feed at kill"
         reckoning={withdrawal.firstBirdHours}
         to={withdrawal.lastBirdHours}
         beside={`aim ${least} to ${most} h`}
@@ -33,14 +33,14 @@ export function PlanAnswer({ planned }: { planned: PlanForDate }) {
         <Figure
           label="Light the burner"
           reckoning={burner.safeAt}
-          beside={`likely enough ${show.time(burner.likelyAt.value)}`}
+          beside={`likely ${show.time(burner.likelyAt.value)}`}
           workings={[burner.likelyAt]}
         />
       )}
       <Figure
         label="Scald"
         reckoning={scald.bath}
-        beside={`skin tears from ${show.temperature(scald.skinCeilingCelsius)}`}
+        beside={`skin tears after ${show.temperature(scald.skinCeilingCelsius)}`}
         workings={[scald.seconds]}
       >
         for <span className="font-display text-2xl">{show.value(scald.seconds.value, "seconds")}</span>
@@ -54,9 +54,9 @@ export function PlanAnswer({ planned }: { planned: PlanForDate }) {
         bags
       </Figure>
       <Figure
-        label={`A heavy bird under ${show.temperature(CHILL.targetCelsius)}`}
+        label={`Heavy bird below ${show.temperature(CHILL.targetCelsius)}`}
         reckoning={chill.hours}
-        beside={`quoted: ${chill.quotedHours} h`}
+        beside={`common limit: ${chill.quotedHours} h`}
       />
     </Sheet>
   );
@@ -75,21 +75,21 @@ export function PlanDetail({
   const pace = paceReckoning(ownPace);
   const [earliest, latest] = scald.secondsRange.map((value) => show.value(value, "seconds"));
   return (
-    <Sheet heading="Also worked out">
+    <Sheet heading="More results">
       <Pairs>
-        <Figure label="A bird then, live" reckoning={forecast.live} size="small" />
-        <Figure label="A bird then, dressed" reckoning={forecast.dressed} size="small" />
+        <Figure label="Live weight that day" reckoning={forecast.live} size="small" />
+        <Figure label="Dressed weight that day" reckoning={forecast.dressed} size="small" />
         <Figure
-          label="Whole day, set-up and clean-up"
+          label="Whole day with setup and cleanup"
           reckoning={line.wholeDayMinutes}
-          beside={`clean by ${show.time(line.cleanAt.value)}`}
+          beside={`cleaned up by ${show.time(line.cleanAt.value)}`}
           size="small"
         />
-        <Figure label="Birds the bath stays hot for" reckoning={scald.birdsPerHour} size="small" />
-        <Figure label="Birds the tanks hold" reckoning={chill.tank.birdsThatFit} size="small" />
+        <Figure label="Birds per hour the scald bath can heat" reckoning={scald.birdsPerHour} size="small" />
+        <Figure label="Birds that fit in the tanks" reckoning={chill.tank.birdsThatFit} size="small" />
         {pace && (
           <Figure
-            label="Your own days against our times"
+            label="Your pace compared to our times"
             reckoning={pace}
             beside={`from ${plural(ownPace.days, "day")}`}
             size="small"
@@ -98,16 +98,15 @@ export function PlanDetail({
         {cuts.map(({ cut, weight }) => (
           <Figure
             key={cut}
-            label={`From those cut up: ${CUT_WORDS[cut] ?? cut}`}
+            label={`From birds cut up: ${CUT_WORDS[cut] ?? cut}`}
             reckoning={weight}
             size="small"
           />
         ))}
       </Pairs>
       <p className="pt-3 text-sm text-soft">
-        Scald: try from {earliest} on and not past {latest}; wing feathers that slip out easily decide, not
-        the clock. Never power an element that is not under water. Gas burners outdoors only. Water and
-        current need a ground-fault device, fitted by someone competent. For chilling your local rule decides.
+        Scald: start testing at {earliest} and go no longer than {latest}. Go by wing feathers that slip out
+        easily, not the clock. For chilling, follow your local rules.
       </p>
     </Sheet>
   );

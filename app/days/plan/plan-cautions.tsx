@@ -1,7 +1,7 @@
 import { Notice } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import { STATION_WORDS } from "#app/ui/words.ts";
+import { plural } from "#app/words/show.ts";
+import { STATION_WORDS } from "#app/words/words.ts";
 import { adultsBeside } from "#core/day/crew/crew.ts";
 import type { LineFault } from "#core/day/plan/line-setup.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
@@ -30,15 +30,15 @@ export function PlanCautions({ planned, choices, at }: PlanCautionsProps) {
       ))}
       {scald.circuit?.isOverloaded && (
         <Notice tone="stop">
-          <b>The breaker is too small for the element.</b> It asks for{" "}
+          <b>The breaker is too small for the element.</b> The element needs{" "}
           {show.value(scald.circuit.neededAmps.value, "amps")} and the breaker is {scald.circuit.breakerAmps}{" "}
-          A. Use another circuit; an electrician and your code decide.
+          A. Use another circuit; ask an electrician and follow your code.
         </Notice>
       )}
       {!scald.burner.possible && (
         <Notice tone="stop">
-          <b>The water never gets hot enough.</b> With this heat it stops at{" "}
-          {show.value(scald.burner.ceiling.value, "°C")}. Put on a lid, use less water, or more power.
+          <b>The water never gets hot enough.</b> At this power it levels off at{" "}
+          {show.value(scald.burner.ceiling.value, "°C")}. Use a lid, less water, or more power.
         </Notice>
       )}
       {scald.burner.possible && scald.birdsPerHour.value === 0 && (
@@ -49,21 +49,21 @@ export function PlanCautions({ planned, choices, at }: PlanCautionsProps) {
       )}
       {!chill.isWithinQuoted && (
         <Notice tone="stop">
-          <b>Chilling is too slow.</b> A heavy bird needs {show.value(chill.hours.value, "hours")}, past the{" "}
-          {chill.quotedHours} h often quoted; your rule decides. Stir or bubble the slush, or open the birds
-          wider.
+          <b>Chilling is too slow.</b> A heavy bird needs {show.value(chill.hours.value, "hours")}, longer
+          than the {chill.quotedHours} h commonly quoted; follow your local rules. Stir or bubble the slush,
+          or open the birds wider.
         </Notice>
       )}
       {sunset !== undefined && line.cleanAt.value > sunset && (
         <Notice tone="stop">
-          <b>It gets dark.</b> Clean-up ends at {show.time(line.cleanAt.value)}, sunset is at{" "}
-          {show.time(sunset)}. Start earlier, take fewer, or find another pair of hands.
+          <b>It gets dark.</b> Cleanup ends at {show.time(line.cleanAt.value)}; sunset is at{" "}
+          {show.time(sunset)}. Start earlier, process fewer birds, or find another helper.
         </Notice>
       )}
       {withdrawal.feedOffAt.value < at && choices.startAt > at && (
         <Notice tone="stop">
-          <b>The hour to pull the feed is past: {show.dayTime(withdrawal.feedOffAt.value)}.</b> If it still
-          lies there, pull it now and start later, or tie off every crop before you draw.
+          <b>The time to pull the feed has passed: {show.dayTime(withdrawal.feedOffAt.value)}.</b> If the
+          birds still have feed, pull it now and start later, or tie off every crop before you draw.
         </Notice>
       )}
       {tooShort + tooLong > 0 && (
@@ -71,13 +71,13 @@ export function PlanCautions({ planned, choices, at }: PlanCautionsProps) {
           <b>
             {plural(tooShort + tooLong, "bird")} of {choices.birds} outside the withdrawal window:
           </b>{" "}
-          {[tooLong > 0 && `${tooLong} past ${most} h`, tooShort > 0 && `${tooShort} not yet ${least} h`]
+          {[tooLong > 0 && `${tooLong} over ${most} h`, tooShort > 0 && `${tooShort} under ${least} h`]
             .filter(Boolean)
             .join(", ")}
           .{" "}
           {withdrawal.isDuskBound
-            ? "Birds don't eat after dusk, so that is when it begins. Keep a lamp in the pens until the feed is pulled, start earlier, or choose a longer school."
-            : `One feed-off time can serve ${withdrawal.mostBirdsInOneWindow}. Go quicker, take fewer, or pull the feed in two visits.`}
+            ? "Birds don't eat after dusk, so withdrawal starts then. Keep a light on in the pens until you pull the feed, start earlier, or choose a longer method."
+            : `One feed-off time works for at most ${withdrawal.mostBirdsInOneWindow}. Work faster, process fewer birds, or pull the feed in two visits.`}
         </Notice>
       )}
       {adultsBeside(planned.crew).map(({ young, station, adult }) => (
@@ -85,13 +85,13 @@ export function PlanCautions({ planned, choices, at }: PlanCautionsProps) {
           <b>
             {young} works at {STATION_WORDS[station].toLowerCase()} only with {adult} beside them.
           </b>{" "}
-          Your farm allows it; local law on young workers decides. If {adult} leaves the table, {young} picks
-          pins or rinses.
+          Your farm allows it; follow local law on young workers. If {adult} leaves the table, {young} picks
+          pinfeathers or rinses.
         </Notice>
       ))}
       {chill.tank.birdsThatFit.value >= 1 && chill.tank.fillsNeeded > 1 && (
         <Notice>
-          <b>The tanks hold {chill.tank.birdsThatFit.value}.</b> Move the cold ones on and fill them{" "}
+          <b>The tanks hold {chill.tank.birdsThatFit.value}.</b> Move cold birds out and refill them{" "}
           {chill.tank.fillsNeeded} times, or find another cooler.
         </Notice>
       )}
@@ -103,68 +103,64 @@ const faultKey = (fault: LineFault) =>
   `${fault.what} ${"station" in fault ? fault.station : "name" in fault ? fault.name : ""}`;
 
 /** Nothing goes wrong by these: the plan only leaves something out. */
-const MILD: readonly LineFault["what"][] = [
-  "break before the start",
-  "break after the end",
-  "comes after the end",
-];
+const MILD: readonly LineFault["what"][] = ["break-before-start", "break-after-end", "arrives-after-end"];
 
 /** What keeps the line from running as it was planned, and the way out. The rest of the plan still answers. */
 function LineFaultInWords({ fault }: { fault: LineFault }) {
   switch (fault.what) {
-    case "nobody at":
+    case "no-one-at":
       return (
         <>
           <b>
-            {fault.mayAnybody ? "Nobody is at" : "Nobody who comes may stand at"}{" "}
+            {fault.mayAnybody ? "No one is at" : "No one coming may work at"}{" "}
             {STATION_WORDS[fault.station].toLowerCase()}.
           </b>{" "}
           {fault.mayAnybody
-            ? "Move somebody there, or add a helper."
-            : "Add a helper who may, or look at their rules under People."}{" "}
-          Until then the plan reckons as if everybody helped everywhere.
+            ? "Move someone there, or add a helper."
+            : "Add a helper who may, or check their rules under People."}{" "}
+          Until then the plan assumes everyone helps everywhere.
         </>
       );
-    case "no room in the tanks":
+    case "no-room-in-tanks":
       return (
         <>
-          <b>The tanks are too small for a single bird.</b> Check what they hold in the Yard. The line is
-          reckoned with room for one.
+          <b>The tanks are too small for a single bird.</b> Check their size under Farm. The plan assumes room
+          for one bird.
         </>
       );
-    case "break before the start":
+    case "break-before-start":
       return (
         <>
-          <b>The break comes before the first bird.</b> It is left out; put it at a later hour, or set it to 0
+          <b>The break comes before the first bird.</b> It is left out. Choose a later time, or set it to 0
           minutes.
         </>
       );
-    case "break after the end":
+    case "break-after-end":
       return (
         <>
-          <b>The break comes after the last bird.</b> At an even chance the line is done before it; on a slow
-          day people will want it sooner.
+          <b>The break comes after the last bird.</b> The line is likely done before it. On a slow day people
+          will want it sooner.
         </>
       );
-    case "break longer than the work":
+    case "break-longer-than-work":
       return (
         <>
-          <b>The break is longer than the work.</b> Check its minutes. Birds already killed are brought into
-          the chill before it, and the others wait off feed.
+          <b>The break is longer than the work.</b> Check the minutes. Birds already killed go into the chill
+          tank before the break, and the rest wait without feed.
         </>
       );
-    case "comes after the end":
+    case "arrives-after-end":
       return (
         <>
-          <b>{fault.name} comes after the last bird is in the chill.</b> Put the hours right under People, or
-          count on {fault.name} for packing only.
+          <b>{fault.name} arrives after the last bird is in the chill tank.</b> Correct the hours under
+          People, or count on {fault.name} for packing only.
         </>
       );
-    case "gone too early":
+    case "leaves-too-early":
       return (
         <>
-          <b>The people go home before the birds are done.</b> Their hours end too early, or they come too
-          late. Change them under People. The line is reckoned as if everybody stayed.
+          <b>The crew leaves before the birds are done.</b> Their hours end too early, or they arrive too
+          late. Change their hours under People. The plan assumes everyone stays.
         </>
       );
   }

@@ -2,16 +2,16 @@ import { NavLink } from "react-router";
 
 const LEAVES = [
   { to: "plan", words: "The line" },
-  { to: "needs", words: "What it takes" },
+  { to: "needs", words: "Supplies" },
   { to: "tasks", words: "To do" },
-  { to: "beside", words: "Beside another" },
-  { to: "paper", words: "On paper" },
+  { to: "beside", words: "Compare" },
+  { to: "print", words: "Print" },
 ] as const;
 
 /** The parts of a day's plan. */
 export function PlanNav({ dayId }: { dayId: number }) {
   return (
-    <nav aria-label="Parts of the plan" className="-mx-3 -mt-3 print:hidden">
+    <nav aria-label="Plan pages" className="-mx-3 -mt-3 print:hidden">
       <ul className="flex flex-wrap">
         {LEAVES.map(({ to, words }) => (
           <li key={to}>

@@ -104,13 +104,13 @@ export function PlanPage({
           />
           {isMoved && (
             <div className="flex flex-wrap items-center gap-3 rounded-sheet border-l-4 border-straw bg-wheat px-4 py-2">
-              <span>The crew is changed and not saved yet.</span>
-              <Button form={FORM}>Save with this crew</Button>
+              <span>The crew has unsaved changes.</span>
+              <Button form={FORM}>Save plan with this crew</Button>
             </div>
           )}
           {playing.line?.isFailed && (
             <Notice>
-              The times here come from a quick run of 80 mornings. The longer run did not start on this
+              These times come from a quick run of 80 simulated days. The longer run did not start on this
               device; reload the page to try again.
             </Notice>
           )}
@@ -167,7 +167,7 @@ export function PlanPage({
                     onPeople={(people) => setSeats(crewFor(seats, people))}
                   />
                   {!read && (
-                    <Notice>What is worked out still stands for the last choices that could be read.</Notice>
+                    <Notice>The results are for the last valid choices. Fix the fields marked below.</Notice>
                   )}
                 </>
               )}

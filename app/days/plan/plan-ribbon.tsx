@@ -26,7 +26,7 @@ export function PlanRibbon({ planned: { plan, sun }, processedOn, startAt, place
     { at: feedOff, label: "Feed off" },
     ...(scald.burner.possible ? [{ at: scald.burner.safeAt.value, label: "Light burner" }] : []),
     { at: startAt, label: "First bird" },
-    { at: line.evenChanceAt.value, label: "Even chance done" },
+    { at: line.evenChanceAt.value, label: "Likely done" },
     { at: line.nineInTenAt.value, label: "9 in 10" },
     ...(sun.sunrise === undefined ? [] : [{ at: sun.sunrise, label: "sunrise" }]),
     ...(sun.sunset === undefined ? [] : [{ at: sun.sunset, label: "sunset" }]),

@@ -10,7 +10,7 @@ const { farmFile } = await import("#app/server/farm-file.server.ts");
 const plan = await import("#app/days/plan/plan.tsx");
 const needs = await import("#app/days/plan/supplies/needs.tsx");
 const tasks = await import("#app/days/plan/tasks/tasks.tsx");
-const beside = await import("#app/days/plan/compare/beside.tsx");
+const beside = await import("#app/days/plan/compare/compare.tsx");
 const fromFile = await import("#app/days/plan/file/from-file.tsx");
 const newDay = await import("#app/days/plan/new-day.tsx");
 const planJson = await import("#app/days/plan/file/plan-json.ts");
@@ -75,7 +75,7 @@ describe("two set days", () => {
     expect(needs.loader(args()).daysBefore).toBe(0);
   });
 
-  test("do not melt the same ice twice, and each has its own birds to choose the biggest from", () => {
+  test("do not melt the same ice twice, and each has its own birds up to choose the biggest from", () => {
     const basisOf = (dayId: string) =>
       plan.loader({ params: { dayId }, request: at(), context: {} } as never).basis;
     expect(basisOf("1").iceBagsInStock).toBeUndefined();
@@ -108,7 +108,7 @@ describe("what is to be done", () => {
     expect(await tick("dance", "a-tick-of-nothing")).toMatchObject({ status: 400 });
     expect(await tick("ice", "short")).toMatchObject({
       status: 400,
-      words: expect.stringContaining("again"),
+      words: expect.stringContaining("Reload"),
     });
   });
 
@@ -133,8 +133,8 @@ describe("a plan beside another", () => {
   });
 
   test("names who can't come, and takes whoever is ticked along", () => {
-    expect(row(`${QUERY}&who=2&helpers=2`, "Against it").other).toContain("Finch can't come");
-    expect(row(`${QUERY}&who=1&helpers=1`, "Who").other).toBe("Helper 1, Wren");
+    expect(row(`${QUERY}&who=2&helpers=2`, "Conflicts").other).toContain("Finch can't come");
+    expect(row(`${QUERY}&who=1&helpers=1`, "Crew").other).toBe("Helper 1, Wren");
   });
 
   test("that can't be is said by its field, and the plan that is set stands beside itself", () => {
@@ -142,7 +142,7 @@ describe("a plan beside another", () => {
     expect(asked.beside.faults).toHaveProperty("birdCount");
     expect(asked.isRead).toBe(false);
     expect(asked.rows.every(({ differs }) => !differs)).toBe(true);
-    expect(beside.loader(args(QUERY)).beside.faults.peopleCount).toContain("Somebody has to come");
+    expect(beside.loader(args(QUERY)).beside.faults.peopleCount).toContain("Someone has to come");
   });
 
   test("is kept as the plan by the fields that it carries, and by nothing else", async () => {
@@ -200,7 +200,7 @@ describe("a plan's file", () => {
     ["{", "it is not JSON"],
     ["[]", "the day: "],
     ['{"birds":3,"people":[{}],"kit":{"cones":2},"breaks":[{"at":"25:00","minutes":5}]}', "breaks.0.at"],
-    ['{"birds":3,"people":[{"stations":["cones"]}],"kit":{"cones":2}}', "nobody is at scald"],
+    ['{"birds":3,"people":[{"stations":["cones"]}],"kit":{"cones":2}}', "no one is at scald"],
   ])("that can't be read, such as %j, is answered field by field", async (text, problem) => {
     expect((await problemsOf(text)).join("; ")).toContain(problem);
   });

@@ -8,7 +8,7 @@ import { WeatherSheet } from "#app/days/plan/weather/weather-sheet.tsx";
 import { WithdrawalSheet } from "#app/days/plan/withdrawal/withdrawal-sheet.tsx";
 import type { AroundDay } from "#app/server/around-day.server.ts";
 import { IN_KILOGRAMS, IN_POUNDS, said } from "#app/ui/said-of-tests.tsx";
-import { showFor } from "#app/ui/show.ts";
+import { showFor } from "#app/words/show.ts";
 import { instantOf } from "#core/calendar/farm-time.ts";
 import { dayNumber } from "#core/calendar/local-day.ts";
 import { BASIS, CHOICES, helper, MEANS, own } from "#core/day/plan/days-of-tests.ts";
@@ -56,14 +56,14 @@ describe("what is wrong with a plan", () => {
     const front = seat("Tobias", ["cones", "scald", "pluck"]);
     const words = cautions(planned({ people: 3, crew: [...crew, front] }, {}, { helpers: [child] }));
     expect(words).toContain("Wren works at feet and heads only with Maren beside them.");
-    expect(words).not.toContain("Nobody is at");
+    expect(words).not.toContain("No one is at");
   });
 
   test("is a station without anybody, and whether anybody who comes may stand there", () => {
     const front = seat("Tobias", ["cones", "scald", "pluck"]);
     const back = seat("Oskar", ["pins", "rinse", "giblets"]);
     expect(cautions(planned({ people: 2, crew: [front, back] }))).toContain(
-      "Nobody is at gut table. Move somebody there, or add a helper.",
+      "No one is at evisceration. Move someone there, or add a helper.",
     );
     const child = helper(1, { name: "Juno", bornYear: 2015 });
     const alone = planned(
@@ -73,8 +73,8 @@ describe("what is wrong with a plan", () => {
         helpers: [child],
       },
     );
-    expect(cautions(alone)).toContain("Nobody who comes may stand at cones. Add a helper who may");
-    expect(cautions(alone)).toContain("Nobody who comes may stand at gut table.");
+    expect(cautions(alone)).toContain("No one coming may work at cones. Add a helper who may");
+    expect(cautions(alone)).toContain("No one coming may work at evisceration.");
     expect(cautions(alone)).not.toContain("may stand at rinse");
   });
 
@@ -82,24 +82,26 @@ describe("what is wrong with a plan", () => {
     const circuit = { volts: 120, breakerAmps: 15 };
     const weak = planned({}, { scalder: { ...STRONG, powerWatts: own(2000), circuit } });
     // 2,000 W over 120 V, and a quarter more for hours of it.
-    expect(cautions(weak)).toContain("It asks for 20.8 A and the breaker is 15 A. Use another circuit");
+    expect(cautions(weak)).toContain("The element needs 20.8 A and the breaker is 15 A. Use another circuit");
   });
 
   test("is water that never gets hot enough, in the farm's degrees", () => {
     const cold = planned({}, { scalder: { ...STRONG, powerWatts: own(300) } });
-    expect(cautions(cold)).toMatch(/The water never gets hot enough\. With this heat it stops at [\d.]+ °F/);
-    expect(cautions(cold, 0, IN_KILOGRAMS)).toMatch(/stops at [\d.]+ °C/);
+    expect(cautions(cold)).toMatch(
+      /The water never gets hot enough\. At this power it levels off at [\d.]+ °F/,
+    );
+    expect(cautions(cold, 0, IN_KILOGRAMS)).toMatch(/levels off at [\d.]+ °C/);
   });
 
   test("is the dark, where clean-up ends after sunset", () => {
     const late = planned({ startAt: at("16:30") });
-    expect(cautions(late)).toMatch(/It gets dark\. Clean-up ends at \d\d:\d\d, sunset is at 18:49/);
+    expect(cautions(late)).toMatch(/It gets dark\. Cleanup ends at \d\d:\d\d; sunset is at 18:49/);
     expect(cautions(planned({ startAt: at("10:00") }))).not.toContain("dark");
   });
 
   test("is the feed's hour gone by, until the first bird is killed", () => {
     const day = planned();
-    const words = "The hour to pull the feed is past: ";
+    const words = "The time to pull the feed has passed: ";
     expect(cautions(day, at("07:00") - HOUR)).toContain(words);
     expect(cautions(day, at("07:00") - 12 * HOUR)).not.toContain(words);
     expect(cautions(day, at("07:00") + HOUR)).not.toContain(words);
@@ -130,12 +132,12 @@ describe("the answer", () => {
     const us = said(<PlanAnswer planned={planned().planned} />);
     expect(us).toContain(`9 in 10 by ${show.time(line.nineInTenAt.value)}`);
     expect(us).toContain("140 °F");
-    expect(us).toContain("A heavy bird under 40 °F");
+    expect(us).toContain("Heavy bird below 40 °F");
     expect(scald.bath.value).toBe(60);
     const metric = said(<PlanAnswer planned={planned().planned} />, IN_KILOGRAMS);
     expect(metric).toContain("60 °C");
-    expect(metric).toContain("A heavy bird under 4.4 °C");
-    expect(metric).toContain("skin tears from 67 °C");
+    expect(metric).toContain("Heavy bird below 4.4 °C");
+    expect(metric).toContain("skin tears after 67 °C");
   });
 });
 
@@ -144,10 +146,10 @@ describe("the sheet of the feed", () => {
     said(<WithdrawalSheet planned={of.planned} startAt={at("07:00")} centsPerKilogram={1000} />);
 
   test("says of a short day that all are inside, and counts those who are not on a long one", () => {
-    expect(sheet(planned())).toContain("All 20 inside the window.");
+    expect(sheet(planned())).toContain("All 20 within the window.");
     const slow = planned({ birds: 58, people: 2 });
     const { tooShort, tooLong } = slow.planned.plan.withdrawal.share;
-    const words = [tooShort > 0 && `${tooShort} too full`, tooLong > 0 && `${tooLong} off too long`];
+    const words = [tooShort > 0 && `${tooShort} too full`, tooLong > 0 && `${tooLong} off feed too long`];
     expect(sheet(slow)).toContain(`${words.filter(Boolean).join(", ")}, of 58.`);
   });
 
@@ -174,7 +176,7 @@ describe("the sheet of the scald", () => {
   test("warns of what the heat can do: a dry element, or gas indoors", () => {
     expect(sheet(planned())).toContain("Never power an element that is not fully under water");
     const gas = sheet(planned({}, { scalder: { ...STRONG, heat: "propane" } }));
-    expect(gas).toContain("Gas burners outdoors only: carbon monoxide.");
+    expect(gas).toContain("Use gas burners outdoors only: carbon monoxide.");
     expect(gas).not.toContain("element");
     expect(gas).toMatch(/Propane: [\d.]+ lb/);
   });
@@ -184,16 +186,16 @@ describe("the sheet of the scald", () => {
     const weak = planned({ birds: 40, people: 8, tablePlaces: 4 }, { scalder });
     const { failsAtBird, waysOut } = weak.planned.plan.bath;
     const words = sheet(weak);
-    expect(words).toContain(`from bird ${failsAtBird} on the water is too cool`);
+    expect(words).toContain(`from bird ${failsAtBird} on, the water is too cool`);
     expect(words.match(/, (not )?enough/g) ?? []).toHaveLength(waysOut.length - 1);
-    expect(words).toMatch(/More power: [\d.]+ kW in all, on a circuit that carries it/);
+    expect(words).toMatch(/More power: [\d.]+ kW total, on a circuit rated for it/);
     expect(sheet(planned())).not.toContain("can't keep up");
   });
 
   test("says what each change of the water costs", () => {
     expect(sheet(planned())).not.toContain("Water changed");
     expect(sheet(planned({ changeWaterBirds: 8 }))).toMatch(
-      /Water changed 2 times: the scald stands still for .+ each, and [\d.]+ kWh of heat/,
+      /Water changed 2 times: the scald stops for .+ each, and [\d.]+ kWh of heat/,
     );
   });
 });
@@ -214,8 +216,8 @@ describe("the sheet of the chill", () => {
   test("says how many bags are short and about when the ice runs out", () => {
     const { bags } = planned().planned.plan.chill;
     const short = planned({}, {}, { iceBagsInStock: bags.value - 2 });
-    expect(sheet(short)).toMatch(/The ice runs out about \d\d:\d\d\. There is 1 bag for this day;/);
-    expect(sheet(short)).toContain(`it takes ${bags.value}. Buy 2 bags more`);
+    expect(sheet(short)).toMatch(/The ice runs out at about \d\d:\d\d\. There is 1 bag for this day,/);
+    expect(sheet(short)).toContain(`which needs ${bags.value}. Buy 2 bags more`);
     expect(sheet(planned({}, {}, { iceBagsInStock: bags.value }))).not.toContain("runs out");
     expect(sheet(planned())).not.toContain("runs out");
   });
@@ -225,17 +227,17 @@ describe("the sheet of the chill", () => {
     const small = planned({}, { tankLiters: own(60) });
     const { tanks } = small.planned.plan;
     const clock = (minute: number) => showFor(IN_POUNDS).time(at("07:00") + minute * 60_000);
-    expect(sheet(small)).toContain(`are full about ${clock(tanks.fullMinute!)}`);
-    expect(sheet(small)).toContain(`The first bird is cold about ${clock(tanks.firstColdMinute)}`);
+    expect(sheet(small)).toContain(`are full at about ${clock(tanks.fullMinute!)}`);
+    expect(sheet(small)).toContain(`The first bird is cold at about ${clock(tanks.firstColdMinute)}`);
   });
 
-  test("says where the birds rest, less those of another day, and what to do where there is no room", () => {
-    expect(sheet(planned())).toContain("They rest until Sun 20 Sept. Free then: Kitchen 26.");
+  test("says where the birds rest, less those for another day, and what to do where there is no room", () => {
+    expect(sheet(planned())).toContain("They rest until Sun 20 Sept. Free space then: Kitchen 26.");
     const others = [{ day: DAY, birds: 10, restDays: 1 }];
-    expect(sheet(planned(), { others })).toContain("less 10 birds of another day");
-    expect(sheet(planned(), { others })).toContain("There is room for 16 of 20 to rest them.");
+    expect(sheet(planned(), { others })).toContain("less 10 birds for another day");
+    expect(sheet(planned(), { others })).toContain("There is room for 16 of 20 for resting.");
     const freezing = [{ name: "Barn", capacity: 40, stored: 3, canFreeze: true }];
-    expect(sheet(planned(), { places: freezing })).toContain("Barn none, it is freezing");
+    expect(sheet(planned(), { places: freezing })).toContain("Barn none; it is set to freeze");
     expect(sheet(planned(), { places: freezing })).toContain("There is no room to rest them.");
     expect(sheet(planned(), { places: [] })).toContain("No fridge is named under Stores");
   });
@@ -243,9 +245,9 @@ describe("the sheet of the chill", () => {
   test("gives a brine by weight, and refuses one in which the salt would not dissolve", () => {
     const { brine } = planned({ brineFraction: 0.0125 }).planned.plan.chill;
     const words = sheet(planned({ brineFraction: 0.0125 }));
-    expect(words).toContain(`${showFor(IN_POUNDS).value(brine!.salt.value, "kg")} of salt, weighed`);
+    expect(words).toContain(`${showFor(IN_POUNDS).value(brine!.salt.value, "kg")} of salt by weight`);
     expect(words).not.toContain("does not dissolve");
-    expect(sheet(planned({ brineFraction: 0.2 }))).toContain("So much salt does not dissolve.");
+    expect(sheet(planned({ brineFraction: 0.2 }))).toContain("That much salt will not dissolve.");
     expect(sheet(planned())).not.toContain("Brine");
   });
 });
@@ -270,25 +272,27 @@ describe("the sheet of the weather", () => {
     );
 
   test("says whose weather it is", () => {
-    expect(sheet(weather(8, 18))).toContain("Nobody has said what the forecast is");
-    expect(sheet(weather(8, 18, "fair"))).toContain("as you said: fair");
-    expect(sheet([])).toContain("Nothing is known of the weather so far from the day that is set.");
+    expect(sheet(weather(8, 18))).toContain("No forecast was entered");
+    expect(sheet(weather(8, 18, "fair"))).toContain("as you entered it: fair");
+    expect(sheet([])).toContain("There is no forecast this far from the day.");
   });
 
   test("warns of heat, storm, rain and frost, each with what to do, and of none of them on a fair day", () => {
-    expect(sheet(weather(27, 36))).toContain("Too warm for birds in crates from");
-    expect(sheet(weather(15, 22, "thunder"))).toContain("No work at metal, water and wires under lightning");
-    expect(sheet(weather(15, 22, "rain"))).toContain("tick rain under Choices to reckon with it");
+    expect(sheet(weather(27, 36))).toContain("Too warm for crated birds from");
+    expect(sheet(weather(15, 22, "thunder"))).toContain(
+      "Don't work with metal, water, or wires in lightning",
+    );
+    expect(sheet(weather(15, 22, "rain"))).toContain("check rain under Choices to include it");
     expect(sheet(weather(15, 22, "rain"), { isRainExpected: true })).toContain("the line is reckoned so");
-    expect(sheet(weather(-3, 8))).toContain("Frost at set-up. Drain the hoses");
+    expect(sheet(weather(-3, 8))).toContain("Frost at setup. Drain the hoses");
     const fair = sheet(weather(8, 18));
     for (const word of ["Too warm", "storm", "Rain", "Frost", "dark"]) expect(fair).not.toContain(word);
   });
 
   test("counts the light that is left, or says that it is dark", () => {
-    expect(sheet(weather(8, 18))).toMatch(/Light left after a slow day's clean-up: \d+ h/);
+    expect(sheet(weather(8, 18))).toMatch(/Daylight left after a slow day's cleanup: \d+ h/);
     expect(sheet(weather(8, 18), { startAt: at("15:30") })).toMatch(
-      /it is dark before the clean-up is done, by .+ Start earlier, or have lights that stand water/,
+      /it is dark before cleanup is done, by .+ Start earlier, or set up waterproof lights/,
     );
   });
 });
@@ -331,7 +335,7 @@ describe("the pages of the stations", () => {
     expect(page("scald", pages({ changeWaterBirds: 15 })).lines.join()).toContain("every 15 birds");
     expect(page("cones", pages({ cones: 1 })).lines[0]).toMatch(/^1 cone\./);
     expect(page("chill").lines[0]).toContain(`${chill.bags.value} bags of ice`);
-    expect(page("chill").lines.join()).toContain(`often quoted limit ${chill.quotedHours} h`);
+    expect(page("chill").lines.join()).toContain(`commonly quoted limit ${chill.quotedHours} h`);
     expect(page("pluck", pages({ pluckBy: "hand" })).lines[0]).toContain("By hand");
   });
 

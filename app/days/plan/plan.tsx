@@ -9,8 +9,8 @@ import { farmFile } from "#app/server/farm-file.server.ts";
 import { iceBagsLeft } from "#app/server/ice-left.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { Notice } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
 import type { Route } from "./+types/plan.ts";
 
 export const meta = () => [{ title: "Plan · Pale Morning" }];
@@ -49,9 +49,9 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (outcome === "saved") return redirect(`/days/${day.id}/plan?saved=${seen + 1}`, 303);
   const faults = {
     "changed-meanwhile": {
-      "": "This plan was changed meanwhile, in another window or by somebody else. What you typed is still here; save it again if it should stand",
+      "": "This plan was changed in another window or by someone else. What you entered is still here; save again to replace the other changes",
     },
-    "day-settled": { "": "This day is settled. Open it again on its Settle leaf before you change its plan" },
+    "day-settled": { "": "This day is settled and locked. Reopen it under Settle to change its plan" },
     "more-than-alive": { birdCount: tooManyBirds(freeCount) },
   };
   return sent.refuse(faults[outcome]);
@@ -81,19 +81,20 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
       refusal={actionData}
       action={`/days/${day.id}/plan?seen=${day.revision}`}
       entryId={entryId}
-      submit="Save these choices"
+      submit="Save plan"
     >
-      {wasSaved && <p role="status">Saved. The plan stands as it is shown.</p>}
+      {wasSaved && <p role="status">Plan saved.</p>}
       {isOver && (
         <Notice tone="stop">
-          {day.birdCount} are planned and only {setting.freeCount} are left. Take fewer.
+          {day.birdCount} birds are planned and only {setting.freeCount} are left. Plan fewer birds.
         </Notice>
       )}
       {kept && (
         <Notice tone="plain">
-          The plan as it stood when the day was started: {plural(kept.birdCount, "bird")}, done at even chance
-          by {show.time(kept.evenChanceAt)}, a whole day of {show.minutes(kept.wholeDayMinutes)}.
-          {progress.lastBirdAt && ` The last bird went into the chill at ${show.time(progress.lastBirdAt)}.`}
+          The plan when the day started: {plural(kept.birdCount, "bird")}, likely done by{" "}
+          {show.time(kept.evenChanceAt)}, a whole day of {show.minutes(kept.wholeDayMinutes)}.
+          {progress.lastBirdAt &&
+            ` The last bird went into the chill tank at ${show.time(progress.lastBirdAt)}.`}
         </Notice>
       )}
     </PlanPage>

@@ -4,12 +4,13 @@ import { planOf, progressOf, requireDay } from "#app/server/day-reading.server.t
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { type RestStage, RIGOR_ONSET_HOURS, RIGOR_OVER_HOURS, restStage } from "#core/aging/rest.ts";
+import { plural } from "#app/words/show.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
 import { input, reckoning } from "#core/reckoning/reckoning.ts";
+import type { InputName } from "#core/reckoning/reckoning-names.ts";
+import { type RestStage, RIGOR_ONSET_HOURS, RIGOR_OVER_HOURS, restStage } from "#core/rest/rest.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
 import type { Route } from "./+types/rest.ts";
 
@@ -29,26 +30,23 @@ export function loader({ params }: Route.LoaderArgs) {
   if (firstBirdAt === undefined || lastBirdAt === undefined) return { head, resting: undefined };
   const overHours = RIGOR_OVER_HOURS[batch.kind];
   const chillHours = planOf(farm, batch, day).plan.chill.hours;
-  const since = (from: number, which: string) =>
+  const since = (from: number, name: InputName) =>
     reckoning({
       value: Math.max(0, at - from) / HOUR,
       unit: "hours",
       provenance: "measured",
-      inputs: [
-        input(`${which} bird into the chill`, from, "instant", "measured"),
-        input("now", at, "instant", "measured"),
-      ],
-      rule: `From the ${which} bird's tap until now.`,
+      inputs: [input(name, from, "instant", "measured"), input("now", at, "instant", "measured")],
+      rule: "time-since-chill",
       source: "rest",
     });
   const readyAt = reckoning({
     value: lastBirdAt + overHours * HOUR,
     unit: "instant",
     inputs: [
-      input("last bird into the chill", lastBirdAt, "instant", "measured"),
-      input("until rigor lets go", overHours, "hours", "our default"),
+      input("last-bird-into-the-chill-tank", lastBirdAt, "instant", "measured"),
+      input("until-rigor-ends", overHours, "hours", "our-estimate"),
     ],
-    rule: "Last bird into the chill, plus the time rigor takes to come and go. Old birds take longer. Our guess until your farm knows better: a leg that bends freely decides.",
+    rule: "rest-over",
     source: "rest",
   });
   const place = placeOf(farm);
@@ -56,8 +54,8 @@ export function loader({ params }: Route.LoaderArgs) {
     head,
     resting: {
       at,
-      firstHours: since(firstBirdAt, "first"),
-      lastHours: since(lastBirdAt, "last"),
+      firstHours: since(firstBirdAt, "first-bird-into-the-chill-tank"),
+      lastHours: since(lastBirdAt, "last-bird-into-the-chill-tank"),
       saying: saying(
         restStage((at - firstBirdAt) / HOUR, batch.kind),
         restStage((at - lastBirdAt) / HOUR, batch.kind),
@@ -77,17 +75,17 @@ export function loader({ params }: Route.LoaderArgs) {
 }
 
 const ALL: Readonly<Record<RestStage, string>> = {
-  "before-rigor": "They may be cooked this very hour, before they stiffen. After that, wait.",
-  "in-rigor": "Not yet: frozen or cooked now, they will be tough. Keep them cold and leave them.",
-  rested: "They have rested. They may be frozen, cooked or cut up.",
+  "before-rigor": "They can be cooked within the hour, before rigor sets in. After that, wait.",
+  "in-rigor": "Not yet. Birds frozen or cooked during rigor are tough. Keep them cold.",
+  rested: "They are rested. You can freeze, cook, or cut them up.",
 };
 
 /** What may be done with birds of which the first and the last stand where they stand. */
 function saying(first: RestStage, last: RestStage): string {
   if (first === last) return ALL[first];
   return first === "rested"
-    ? "The first have rested; the last have not. Freeze or cook them in the order they went in."
-    : "The first have begun to stiffen: leave them. Only the very last may still be cooked, within the hour.";
+    ? "The first birds are rested; the last are not. Freeze or cook them in the order they went in."
+    : "The first birds are going into rigor; leave them. Only the last few can still be cooked, within the hour.";
 }
 
 export default function Rest({ loaderData: { head, resting } }: Route.ComponentProps) {
@@ -97,16 +95,16 @@ export default function Rest({ loaderData: { head, resting } }: Route.ComponentP
       <DayHead {...head} />
       {!resting && (
         <EmptyPlace
-          heading="No bird is resting yet"
+          heading="No birds resting yet"
           action={<ButtonLink to={`/days/${head.dayId}/run`}>To the run</ButtonLink>}
         >
           <p>
-            Each bird that is tapped into the chill begins its rest. Here you see how long they have had and
-            when they may be frozen or cooked.
+            Each bird counted into the chill tank starts its rest. This page shows how long they have rested
+            and when you can freeze or cook them.
           </p>
           <p>
-            If you worked without tapping, rest them about a day from the last bird, two days for old ones,
-            and go on to Pack.
+            If you didn't count birds, rest them about a day from the last one, two days for old birds, and go
+            on to Pack.
           </p>
         </EmptyPlace>
       )}
@@ -126,21 +124,21 @@ export default function Rest({ loaderData: { head, resting } }: Route.ComponentP
           <Notice tone={resting.saying === ALL.rested ? "plain" : "heed"}>
             <p className="font-display text-xl">{resting.saying}</p>
           </Notice>
-          <Sheet heading="Their rest">
+          <Sheet heading="Rest">
             <div className="grid gap-x-8 lg:grid-cols-3">
               <Figure
                 label="Rested so far, last bird to first"
                 reckoning={resting.lastHours}
                 to={resting.firstHours}
               />
-              <Figure label="May be frozen or cooked from" reckoning={resting.readyAt} />
+              <Figure label="Ready to freeze or cook from" reckoning={resting.readyAt} />
               <Figure
-                label={`A heavy bird takes this long to ${show.temperature(CHILL.targetCelsius)}`}
+                label={`A heavy bird takes this long to reach ${show.temperature(CHILL.targetCelsius)}`}
                 reckoning={resting.chillHours}
                 note={
                   <p className="text-soft">
-                    The last went in at {show.dayTime(resting.lastBirdAt)}, so look with a probe at{" "}
-                    {show.dayTime(resting.coldAt)}. Your local rule decides.
+                    The last bird went in at {show.dayTime(resting.lastBirdAt)}, so check it with a probe at{" "}
+                    {show.dayTime(resting.coldAt)}. Follow your local rules.
                   </p>
                 }
               />

@@ -1,15 +1,15 @@
 import { useEffect, useState } from "react";
 import { Form, Link } from "react-router";
-import { BirdStrip, DoneAbout, Lately, TapButton } from "#app/days/run/run-yard.tsx";
+import { BirdStrip, DoneAbout, Lately, TapButton } from "#app/days/run/run-board.tsx";
 import { type TapKind, useTaps } from "#app/days/run/use-taps.ts";
 import { now } from "#app/server/clock.server.ts";
 import { planOf, requireDay } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
-import { plural } from "#app/ui/show.ts";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
 import type { Route } from "./+types/run.ts";
@@ -68,7 +68,9 @@ export default function Run({ loaderData }: Route.ComponentProps) {
     <div className="yard grid min-h-dvh content-start gap-4 p-4 md:p-6" data-light={light}>
       <header className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
         <h1 className="text-2xl">
-          {state === "not started" ? show.longDay(day.processedOn) : `${done} in the chill, ${toGo} to go`}
+          {state === "not-started"
+            ? show.longDay(day.processedOn)
+            : `${done} in the chill tank, ${toGo} to go`}
         </h1>
         <p className="yard-soft">
           {plural(day.birdCount, "bird")} of {batchName}
@@ -80,7 +82,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
           {refusal}
         </p>
       )}
-      {state === "not started" && (
+      {state === "not-started" && (
         <TapButton
           dayId={day.id}
           kind="start"
@@ -100,7 +102,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
             onTap={onTap}
             className="yard-do min-h-40 text-3xl"
           >
-            Bird into the chill
+            Bird in the chill tank
           </TapButton>
           <div className="grid grid-cols-2 gap-3">
             {lastTap && (
@@ -126,31 +128,33 @@ export default function Run({ loaderData }: Route.ComponentProps) {
               onTap={onTap}
               className={plainButton}
             >
-              {state === "paused" ? "Go on" : "Pause"}
+              {state === "paused" ? "Resume" : "Pause"}
             </TapButton>
           </div>
-          {state === "paused" && <p className="text-lg">Paused. The pace leaves pauses out.</p>}
+          {state === "paused" && <p className="text-lg">Paused. Pauses don't count toward the pace.</p>}
           <DoneAbout progress={progress} plannedEndAt={plannedEndAt} />
           {toGo === 0 && (
-            <p className="text-lg">All {day.birdCount} are in. Tap on if there are more, or finish.</p>
+            <p className="text-lg">
+              All {day.birdCount} are in. Keep counting if there are more, or finish the day.
+            </p>
           )}
         </>
       )}
       {state === "finished" && (
         <p className="text-lg">
-          Finished at {show.time(progress.finishedAt!)}, {plural(done, "bird")} in the chill.{" "}
+          Finished at {show.time(progress.finishedAt!)}, {plural(done, "bird")} in the chill tank.{" "}
           <Link to={`/days/${day.id}/rest`} className="underline">
-            See how long they must rest
+            See how long they need to rest
           </Link>
           .
         </p>
       )}
-      {state !== "not started" && (
+      {state !== "not-started" && (
         <SkyRibbon
           sky={sky}
           marks={[
             { at: clock, label: "now", tone: "now" },
-            ...(progress.doneAt ? [{ at: progress.doneAt.value, label: "done about" }] : []),
+            ...(progress.doneAt ? [{ at: progress.doneAt.value, label: "likely done" }] : []),
           ]}
           spans={
             progress.firstBirdAt
@@ -163,7 +167,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
                 ]
               : []
           }
-          sentence={`The day so far: ${done} in the chill.`}
+          sentence={`So far: ${done} in the chill tank.`}
         />
       )}
       <Note
@@ -181,11 +185,11 @@ export default function Run({ loaderData }: Route.ComponentProps) {
         <Form method="post" action={`/days/${day.id}/run/undo`}>
           <input type="hidden" name="entryId" value={lastTap.entryId} />
           <button type="submit" className={`w-full rounded-sheet font-semibold ${plainButton}`}>
-            Not finished after all
+            Undo finish
           </button>
         </Form>
       )}
-      <nav aria-label="From here" className="grid grid-cols-3 gap-3">
+      <nav aria-label="More" className="grid grid-cols-3 gap-3">
         <Link
           to={`/days/${day.id}/plan`}
           className={`grid place-content-center rounded-sheet ${plainButton}`}
@@ -203,12 +207,12 @@ export default function Run({ loaderData }: Route.ComponentProps) {
           className={`rounded-sheet ${plainButton}`}
           onClick={() => setLight(light === "night" ? "sun" : "night")}
         >
-          {light === "night" ? "Full sun" : "Dark"}
+          {light === "night" ? "Bright screen" : "Normal screen"}
         </button>
       </nav>
       <p className="yard-soft text-sm">
-        Scalding water, blades, drum and wet wires: everyone knows where the breaker is, and children keep
-        away from all four. A sick flock is not killed: stop, isolate, call a vet.
+        Scalding water, blades, drum, wet wires: know where the breaker is, and keep children away. Never
+        process a sick flock: stop, isolate, call a vet.
       </p>
     </div>
   );
@@ -248,7 +252,7 @@ function Note({
         className="yard-card col-span-2 min-h-16 rounded-sheet px-4 text-lg placeholder:text-fog"
       />
       <button type="submit" className="yard-card min-h-16 rounded-sheet text-lg font-semibold">
-        Write down
+        Add note
       </button>
     </Form>
   );

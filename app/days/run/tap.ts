@@ -29,17 +29,15 @@ const CLOCK_SLACK_MILLISECONDS = 60_000;
 export async function action({ request, params }: Route.ActionArgs) {
   const { farm, day, batch } = requireDay(params.dayId);
   const tap = Tap.safeParse(Object.fromEntries(await formFields(request)));
-  if (!tap.success) throw data("That tap can't be read. Load the page again.", { status: 400 });
+  if (!tap.success) throw data("That count can't be read. Reload the page.", { status: 400 });
   const { kind, note, answer } = tap.data;
   if (kind === "note" && note === "") {
-    return answer
-      ? new Response("A note needs a word.", { status: 422 })
-      : redirect(`/days/${day.id}/run`, 303);
+    return answer ? new Response("Enter a note.", { status: 422 }) : redirect(`/days/${day.id}/run`, 303);
   }
   const at = Math.min(tap.data.at ?? now(), now() + CLOCK_SLACK_MILLISECONDS);
   const entry = { entryId: tap.data.entryId, at: now() };
   const { run } = farmFile();
-  const isUnstarted = kind === "bird" && progressOf(day).state === "not started";
+  const isUnstarted = kind === "bird" && progressOf(day).state === "not-started";
   const outcome = farmFile().together(() => {
     if (kind === "start") return run.start(entry, day.id, at, keptPlan());
     // Whoever taps the first bird has started the day.

@@ -10,11 +10,11 @@ import { money, words } from "#app/ui/read-field.ts";
 import { Page, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/add-cost.ts";
 
-export const meta = () => [{ title: "A cost of the day · Pale Morning" }];
+export const meta = () => [{ title: "Cost of the day · Pale Morning" }];
 
 const dayCostForm = z.object({
-  what: words(200, "Say what it was for, such as ice"),
-  amount: money("Say how much it was"),
+  what: words(200, "Enter what it was for, such as ice"),
+  amount: money("Enter the amount"),
 });
 
 export function loader({ params }: Route.LoaderArgs) {
@@ -31,7 +31,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     amountCents: sent.value.amount,
   });
   const faults = faultsOf(outcome, {
-    "day-settled": { "": "This day is settled. Open it again on its Settle leaf first" },
+    "day-settled": { "": "This day is settled and locked. Reopen it under Settle first" },
   });
   return faults ? sent.refuse(faults) : redirect(`/days/${day.id}/settle`, 303);
 }
@@ -43,16 +43,16 @@ export default function AddCost({
   return (
     <Page>
       <DayHead dayId={day.id} processedOn={day.processedOn} line={batchName} />
-      <Sheet heading="A cost of this day alone" className="max-w-prose">
-        <FarmForm schema={dayCostForm} refusal={actionData} entryId={entryId} submit="Write it down">
+      <Sheet heading="Cost of this day only" className="max-w-prose">
+        <FarmForm schema={dayCostForm} refusal={actionData} entryId={entryId} submit="Save">
           {(fields) => (
             <>
               <TextField
                 field={fields.what}
-                label="What for"
-                hint="Ice, propane, shrink bags, hire of the plucker"
+                label="What for?"
+                hint="Ice, propane, shrink bags, plucker rental"
               />
-              <TextField field={fields.amount} label="How much" inputMode="decimal" />
+              <TextField field={fields.amount} label="Amount" inputMode="decimal" />
             </>
           )}
         </FarmForm>

@@ -12,10 +12,10 @@ import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
 import { Figure } from "#app/ui/figure.tsx";
 import { Button, ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
-import { plural, showFor } from "#app/ui/show.ts";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { SUPPLY_WORDS } from "#app/ui/words.ts";
+import { plural, showFor } from "#app/words/show.ts";
+import { SUPPLY_WORDS } from "#app/words/words.ts";
 import { MOST_DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Route } from "./+types/settle.ts";
@@ -48,9 +48,9 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { workHours, liveMean, used } = sent.value;
   const dressed = settlementOf(farm, batch, day).settlement?.dressedMean;
   if (liveMean !== null && dressed && kilogramsFromMilligrams(liveMean) <= dressed.value) {
-    const words = showFor(farm).value(dressed.value, "carcass kg");
+    const words = showFor(farm).value(dressed.value, "carcass-kg");
     return sent.refuse({
-      liveMean: `They dressed ${words} each, so they weighed more than that alive. Look at the weight again, or leave it empty`,
+      liveMean: `They dressed at ${words} each, so they weighed more than that alive. Check the weight, or leave it blank`,
     });
   }
   const outcome = farmFile().settling.settle(
@@ -64,8 +64,8 @@ export async function action({ request, params }: Route.ActionArgs) {
     { movedOn: day.processedOn, used },
   );
   const faults = faultsOf(outcome, {
-    "day-settled": { "": "This day is settled already. Load the page again to see it" },
-    "nothing-packed": { "": "No bird has been weighed yet. Weigh them on the Pack leaf first" },
+    "day-settled": { "": "This day is already settled. Reload the page to see it" },
+    "nothing-packed": { "": "No birds have been weighed. Weigh them under Pack first" },
   });
   return faults ? sent.refuse(faults) : redirect(`/days/${day.id}/settle`, 303);
 }
@@ -89,8 +89,8 @@ export default function Settle({ loaderData, actionData }: Route.ComponentProps)
           action={<ButtonLink to={`/days/${day.id}/pack`}>Weigh the birds</ButtonLink>}
         >
           <p>
-            When the birds are weighed, this leaf says what they yielded and what a bird and a pound cost, in
-            three ways of counting.
+            After the birds are weighed, this page shows yield and the cost per bird and per pound, counted
+            three ways.
           </p>
         </EmptyPlace>
       </Page>
@@ -105,42 +105,42 @@ export default function Settle({ loaderData, actionData }: Route.ComponentProps)
           {stillAlive > 0 && (
             <Notice>
               {plural(stillAlive, "bird")} of {batch.name} {stillAlive === 1 ? "is" : "are"} still alive and{" "}
-              {stillAlive === 1 ? "bears its" : "bear their"} share, so this day's part moves a little with
-              every bag of feed until the last one is dressed.
+              {stillAlive === 1 ? "bears its" : "bear their"} share of the feed, so this day's part changes a
+              little with every bag until the last bird is processed.
             </Notice>
           )}
           <Close {...loaderData} refusal={actionData} />
           <Kept {...loaderData} />
-          <Sheet heading="Take it with you">
+          <Sheet heading="Export">
             <div className="flex flex-wrap gap-x-6">
               <a
                 className="inline-flex min-h-12 items-center underline"
                 href={`/days/${day.id}/day.csv`}
                 download
               >
-                The birds as CSV
+                Birds as CSV
               </a>
               <a
                 className="inline-flex min-h-12 items-center underline"
                 href={`/days/${day.id}/day.json`}
                 download
               >
-                The whole day as JSON
+                Whole day as JSON
               </a>
             </div>
           </Sheet>
         </div>
         <div className="grid content-start gap-5">
-          <Sheet heading="What they yielded">
-            <Figure label="Dressed, mean, as packed" reckoning={settlement.dressedMean} />
-            <Figure label="Live, mean" reckoning={live} />
+          <Sheet heading="Yield">
+            <Figure label="Mean dressed weight, as packed" reckoning={settlement.dressedMean} />
+            <Figure label="Mean live weight" reckoning={live} />
             <Figure
-              label="Dressed of live"
+              label="Dressing percentage"
               reckoning={settlement.dressedYield}
               note={
                 settlement.dressedYield.value > MOST_DRESSED_FRACTION && (
                   <p className="text-barn">
-                    More than any bird can: look at the weights again, or say what they weighed alive.
+                    No bird yields that much. Check the weights, or enter their live weight.
                   </p>
                 )
               }
@@ -152,7 +152,7 @@ export default function Settle({ loaderData, actionData }: Route.ComponentProps)
               />
             ) : (
               <p className="py-3 text-sm">
-                No feed is written down for {batch.name}, so feed for a pound dressed can't be told.
+                No feed is recorded for {batch.name}, so feed per pound dressed is unknown.
               </p>
             )}
           </Sheet>
@@ -178,15 +178,15 @@ function Close({
   if (day.settledEntryId) {
     return (
       <Sheet heading="Settled">
-        <p className="pb-3">Its birds, weights and costs stand. Open it again to mend something.</p>
+        <p className="pb-3">This day is settled and locked. Reopen it to correct something.</p>
         <Form method="post" action={`/days/${day.id}/settle/reopen`}>
-          <Button kind="plain">Open this day again</Button>
+          <Button kind="plain">Reopen this day</Button>
         </Form>
       </Sheet>
     );
   }
   return (
-    <Sheet heading="Close the day">
+    <Sheet heading="Settle the day">
       <FarmForm
         schema={settleForm(
           unitSystem,
@@ -204,23 +204,23 @@ function Close({
             <div className="grid gap-4 sm:grid-cols-2">
               <TextField
                 field={fields.workHours}
-                label="Hours worked, all people together"
-                hint={`Left empty: ${show.value(loggedMinutes.value, "minutes")}, from ${loggedMinutes.inputs[1]?.provenance === "measured" ? "the day's log" : "the plan"}`}
+                label="Total hours worked, all people"
+                hint={`Leave blank to use ${show.value(loggedMinutes.value, "minutes")}, from ${loggedMinutes.inputs[1]?.provenance === "measured" ? "the day's log" : "the plan"}`}
                 unit="h"
                 inputMode="decimal"
               />
               <TextField
                 field={fields.liveMean}
-                label="Live mean that morning, if weighed"
-                hint={`Left empty: ${show.value(live.value, "live kg")}, as expected`}
+                label="Mean live weight that morning, if weighed"
+                hint={`Leave blank to use ${show.value(live.value, "live-kg")}, the expected weight`}
               />
             </div>
             {likelyUse.length > 0 && (
               <fieldset className="grid gap-3">
-                <legend className="pb-2 font-display text-lg">Taken from stock</legend>
+                <legend className="pb-2 font-display text-lg">Used from stock</legend>
                 <p className="text-sm text-soft">
-                  As the birds packed and the hours worked would have it. Put right what you know better;
-                  opening the day again puts it all back.
+                  Estimated from the birds packed and hours worked. Correct what you know; reopening the day
+                  puts it all back.
                 </p>
                 <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
                   {likelyUse.map(({ supply }) => (
@@ -247,11 +247,11 @@ function Close({
 function DayCosts({ day, costs, used }: Pick<Loaded, "day" | "costs" | "used">) {
   const show = useShow();
   return (
-    <Sheet heading="What the day itself cost">
+    <Sheet heading="Costs of the day">
       {!day.settledEntryId && (
         <p className="pb-3 text-sm">
-          Hire, power, what was bought for this day alone. What comes from stock is counted when you settle:
-          don't write it here too.
+          Rental, power, and anything bought just for this day. Supplies from stock are counted when you
+          settle; don't enter them here too.
         </p>
       )}
       <ul>
@@ -295,20 +295,20 @@ function Kept({ kept, settlement, loggedMinutes, day }: Loaded) {
   if (!kept || !settlement) return null;
   const took = loggedMinutes.value / day.peopleCount;
   return (
-    <Sheet heading="Against the plan">
+    <Sheet heading="Plan and actual">
       <dl>
         {[
           ["Whole day", show.minutes(kept.wholeDayMinutes), show.minutes(took)],
           [
-            "Dressed mean",
+            "Mean dressed weight",
             show.bird(kept.dressedMeanMilligrams),
-            show.value(settlement.dressedMean.value, "carcass kg"),
+            show.value(settlement.dressedMean.value, "carcass-kg"),
           ],
         ].map(([name, planned, came]) => (
           <div key={name} className="grid grid-cols-3 gap-2 border-b border-rule py-2 last:border-b-0">
             <dt className="text-soft">{name}</dt>
             <dd>planned {planned}</dd>
-            <dd>came to {came}</dd>
+            <dd>actual {came}</dd>
           </div>
         ))}
       </dl>

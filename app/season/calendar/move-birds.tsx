@@ -2,10 +2,10 @@ import { type ComponentProps, useState } from "react";
 import { Form } from "react-router";
 import type { LotView, MoveView } from "#app/season/calendar/season-view.server.ts";
 import { brokenWords, differenceWords, priceWords, weightWords } from "#app/season/calendar/season-words.ts";
-import { mendedSum } from "#app/ui/rule-words.ts";
 import { Button } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
+import { mendedSum } from "#app/words/rule-words.ts";
+import { plural } from "#app/words/show.ts";
 
 interface MoveBirdsProps {
   lot: LotView;
@@ -37,13 +37,13 @@ export function MoveBirds({ lot, entryId }: MoveBirdsProps) {
         }}
       >
         <legend className="sr-only">
-          Move {lot.name}, now on {show.shortDay(lot.day)}; arrow keys go from day to day
+          Move {lot.name}, now on {show.shortDay(lot.day)}; use the arrow keys to change the day
         </legend>
-        <StepButton disabled={place === 0} onClick={() => step(-1)} aria-label="An earlier day">
+        <StepButton disabled={place === 0} onClick={() => step(-1)} aria-label="Earlier day">
           Earlier
         </StepButton>
         <output className="grow text-center font-display">{show.shortDay(shown)}</output>
-        <StepButton disabled={place === days.length - 1} onClick={() => step(1)} aria-label="A later day">
+        <StepButton disabled={place === days.length - 1} onClick={() => step(1)} aria-label="Later day">
           Later
         </StepButton>
       </fieldset>
@@ -59,7 +59,7 @@ export function MoveBirds({ lot, entryId }: MoveBirdsProps) {
           <thead className="text-left text-soft">
             <tr>
               <th scope="col">Day</th>
-              <th scope="col">Against {show.shortDay(lot.day)}</th>
+              <th scope="col">Compared with {show.shortDay(lot.day)}</th>
               <td />
             </tr>
           </thead>

@@ -19,7 +19,7 @@ export async function action({ request }: Route.ActionArgs) {
   const batchId = Number(text("batchId"));
   const [from, to] = [text("from"), text("to")];
   const entryId = text("entryId");
-  if (!isEntryId(entryId)) throw data("This form has lost its id. Open the season again.", { status: 400 });
+  if (!isEntryId(entryId)) throw data("This form lost its ID. Open the season again.", { status: 400 });
   const file = farmFile();
   if (file.knowsEntry(entryId)) {
     const isRepeat = file.season
@@ -36,7 +36,7 @@ export async function action({ request }: Route.ActionArgs) {
     .filter((one) => one.lot === lot && one.day === dayAt(from))
     .reduce((sum, one) => sum + one.birds, 0);
   const gone = () =>
-    data("These birds are no longer where the page showed them. Look at the season again.", { status: 409 });
+    data("These birds have moved since the page was loaded. Open the season again.", { status: 409 });
   if (!standing || birds === 0) throw gone();
   const move = from === to ? undefined : moveOf(plan.problem, standing.answer, lot, dayAt(from), dayAt(to));
   if (from !== to && !move) throw gone();

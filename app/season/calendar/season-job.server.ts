@@ -46,7 +46,7 @@ export function startSeason(plan: SeasonPlan): void {
     )
     .catch((error: unknown) => {
       log.error({ err: error }, "the season could not be worked out");
-      kept.paleMorningSeasonFault = "The season could not be worked out. Try it once more";
+      kept.paleMorningSeasonFault = "The season could not be planned. Try again";
     })
     .finally(() => {
       kept.paleMorningSeason = undefined;

@@ -11,9 +11,9 @@ import {
 } from "#app/season/calendar/season-words.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { Button, ButtonLink, Notice, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
 
 /** What the season earns, and the button that sets it. */
 export function SeasonMoney({ view }: { view: SeasonView }) {
@@ -21,11 +21,11 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
   const { proposal, money, broken, job, waiting, yearly } = view;
   const unplaced = waiting.filter(({ birds, placed }) => birds > placed);
   return (
-    <Sheet heading="The season" beside={proposal && `worked out ${show.dayTime(proposal.madeAt)}`}>
+    <Sheet heading="Season plan" beside={proposal && `planned ${show.dayTime(proposal.madeAt)}`}>
       <div className="grid gap-2">
         {proposal && (
           <Figure
-            label="It earns, after feed, hire and hands"
+            label="Earnings after feed, rental, and labor"
             reckoning={money.earns}
             note={howGood(view, show) || undefined}
           />
@@ -33,14 +33,14 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
         {waiting.length === 0 && !proposal && <NothingWaits view={view} />}
         {proposal?.outcome === "mended" && (
           <Notice tone="stop">
-            Nothing keeps every firm rule. This breaks the fewest; they are named below. Give one up, or make
-            it a wish.
+            No plan meets every firm rule. This one breaks the fewest; they are listed below. Drop one, or
+            allow it at a cost.
           </Notice>
         )}
         {view.lots.filter(isTorn).map((lot) => (
           <Notice key={`${lot.batchId} ${lot.day}`}>
             <p className="font-semibold">
-              Torn: {lot.name}, {show.shortDay(lot.day)} or {show.shortDay(lot.next!.day)}
+              Close call: {lot.name}, {show.shortDay(lot.day)} or {show.shortDay(lot.next!.day)}
             </p>
             <p className="text-sm">{tornWords(lot, show)}</p>
           </Notice>
@@ -53,28 +53,28 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
         )}
         {proposal?.isOld && !job.isWorking && (
           <Notice>
-            Something has changed since
+            Something changed since
             {proposal.droppedBirds > 0 &&
-              `, and ${plural(proposal.droppedBirds, "bird")} of it have no place any more: set, lost, or their day is out`}
-            . Set it again to be up to date.
+              `, and ${plural(proposal.droppedBirds, "bird")} no longer fit: scheduled, lost, or the day is unavailable`}
+            . Plan again to update it.
           </Notice>
         )}
         {job.fault && <Notice tone="stop">{job.fault}.</Notice>}
         {job.isWorking ? (
           <div role="status" className="grid gap-2">
             <p>
-              Working it out
+              Planning
               {job.cents !== undefined && `: ${show.money(Math.round(job.cents))} so far`}
               {job.boundCents !== undefined && `, ${show.money(Math.round(job.boundCents))} at most`}
             </p>
             <Form method="post" action="/season/stop">
-              <Button kind="plain">Stop, and take the best so far</Button>
+              <Button kind="plain">Stop and use the best so far</Button>
             </Form>
           </div>
         ) : (
           waiting.length > 0 && (
             <Form method="post" action="/season/set">
-              <Button className="w-full">{proposal ? "Set it again" : "Let the season be set"}</Button>
+              <Button className="w-full">{proposal ? "Plan the season again" : "Plan the season"}</Button>
             </Form>
           )
         )}
@@ -82,7 +82,7 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
           <ul className="text-sm">
             {broken.map((one) => (
               <li key={one.rule} className={one.isFirm ? "font-semibold text-barn" : ""}>
-                Given up: {brokenWords(one)} ({priceWords(one, show)})
+                Exceeded: {brokenWords(one)} ({priceWords(one, show)})
               </li>
             ))}
           </ul>
@@ -92,20 +92,20 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
             <Link to={`/days/${short.dayId}`} className="underline">
               {show.shortDay(short.day)}
             </Link>{" "}
-            is set for {plural(short.birds, "bird")} of {short.batchName}.{" "}
+            is scheduled for {plural(short.birds, "bird")} of {short.batchName}.{" "}
             {short.away.length > 0 && `${listWords(short.away)} can't come. `}
             {short.fewHands &&
               (short.coming.length === 0
-                ? "Nobody is free to do them. "
-                : `${listWords(short.coming)} would do ${short.mostBirds} in the longest line you want. `)}
+                ? "No one is free that day. "
+                : `${listWords(short.coming)} would do ${short.mostBirds} within your longest line. `)}
             {short.lineMinutes > short.longest &&
-              `Its line takes ${show.minutes(short.lineMinutes)} at an even chance, longer than the ${show.minutes(short.longest)} you want.`}
+              `Its line likely takes ${show.minutes(short.lineMinutes)} , longer than the ${show.minutes(short.longest)} you allow.`}
           </Notice>
         ))}
         {yearly.cap !== undefined && (
           <p className="text-sm">
-            {yearly.year}: {yearly.dressed} dressed, {yearly.held} set, {yearly.proposed} proposed, of{" "}
-            {yearly.cap} that your rule allows.
+            {yearly.year}: {yearly.dressed} processed, {yearly.held} scheduled, {yearly.proposed} proposed, of{" "}
+            {yearly.cap} allowed by your rule.
           </p>
         )}
       </div>
@@ -116,12 +116,12 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
 /** What goes here, where there is nothing to set a day for. */
 function NothingWaits({ view: { cells } }: { view: SeasonView }) {
   const isSet = cells.some(({ held }) => held.length > 0);
-  if (isSet) return <p>Every bird you have has a day.</p>;
+  if (isSet) return <p>Every bird has a day.</p>;
   return (
     <>
       <p>
-        Write down a batch, or chicks on order. Then a button stands here that finds the days on which your
-        birds are worth most, with the hands, the room and the money that you have.
+        Add a batch, or chicks on order. You can then find the days when your birds are worth most, given your
+        people, space, and money.
       </p>
       <ButtonLink to="/batches/new">Add a batch</ButtonLink>
     </>
@@ -130,16 +130,15 @@ function NothingWaits({ view: { cells } }: { view: SeasonView }) {
 
 function howGood({ proposal, money }: SeasonView, show: ReturnType<typeof useShow>): string {
   if (!proposal) return "";
-  if (proposal.outcome === "moved") return "With your own moves in it.";
+  if (proposal.outcome === "moved") return "Includes your own moves.";
   if (proposal.outcome === "mended") return "";
   const above = (money.boundCents ?? money.earns.value) - money.earns.value;
-  const best =
-    proposal.outcome === "stopped" ? "The best so far; the best there is earns" : "No season earns";
+  const best = proposal.outcome === "stopped" ? "Best so far; the best possible plan earns" : "No plan earns";
   return proposal.outcome === "stopped"
     ? `${best} at most ${show.money(Math.round(Math.max(0, above)))} more.`
     : above < 100
-      ? "No season earns more."
-      : `${best} more than ${show.money(Math.round(above))} above it.`;
+      ? "No plan earns more."
+      : `${best} more than ${show.money(Math.round(above))} above this one.`;
 }
 
 /** Each set day with its reasons, its pin and its moves. */
@@ -166,7 +165,7 @@ export function SeasonLots({ lots, entryIds }: { lots: readonly LotView[]; entry
               {lot.pinEntryId ? (
                 <span className="flex items-center gap-1 text-sm">
                   Pinned
-                  <TakeBack entryId={lot.pinEntryId} back="/season" what={`the pin of ${lot.name}`} />
+                  <TakeBack entryId={lot.pinEntryId} back="/season" what={`the pin on ${lot.name}`} />
                 </span>
               ) : (
                 <PinHere lot={lot} entryId={`${entryIds[index]}-here`} />
@@ -182,7 +181,7 @@ export function SeasonLots({ lots, entryIds }: { lots: readonly LotView[]; entry
 
 function birdsWords({ birds, name }: LotView): string {
   const all = birds.whole + birds.cut;
-  const ways = birds.cut === 0 ? "" : birds.whole === 0 ? ", cut up" : `, ${birds.cut} of them cut up`;
+  const ways = birds.cut === 0 ? "" : birds.whole === 0 ? ", cut up" : `, ${birds.cut} cut up`;
   return `${all} ${name}${ways}`;
 }
 

@@ -1,12 +1,13 @@
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { tasksOfDay } from "#app/server/tasks-of-day.server.ts";
+import type { TaskWords } from "#app/words/task-words.ts";
 import { instantOf, startOfDay } from "#core/calendar/farm-time.ts";
 import type { LocalDay } from "#core/calendar/local-day.ts";
 import type { DayTask } from "#core/day/tasks/day-tasks.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** A task with the id by which other calendars know it, and how often its day was changed. */
-export interface SeasonTask extends Omit<DayTask, "key" | "isOnTheLine"> {
+export interface SeasonTask extends Omit<DayTask, "key" | "facts" | "isOnTheLine">, TaskWords {
   readonly uid: string;
   readonly revision: number;
   readonly dayId: number | undefined;
@@ -19,7 +20,7 @@ export function seasonTasks(farm: Farm): SeasonTask[] {
   const ofDays = file.openDays().flatMap((day) =>
     tasksOfDay(farm, file.batch(day.batchId)!, day)
       .filter(({ isOnTheLine }) => !isOnTheLine)
-      .map(({ key, isOnTheLine: _onTheLine, ...task }) => ({
+      .map(({ key, facts: _facts, isOnTheLine: _onTheLine, ...task }) => ({
         ...task,
         uid: `${day.entryId}.${key}`,
         revision: day.revision,
@@ -44,9 +45,9 @@ function chicksCome(
     revision: 1,
     dayId: undefined,
     processedOn: awaitedOn,
-    title: `Chicks come: ${count} of ${name}`,
+    title: `Chicks arrive: ${count} of ${name}`,
     who: undefined,
-    why: "the brooder warm the day before, water at hand",
+    why: "warm the brooder the day before; have water ready",
     at: morning(awaitedOn, farm.timeZone),
     minutes: 60,
   };

@@ -10,8 +10,8 @@ import {
   whyWords,
 } from "#app/season/calendar/season-words.ts";
 import { weekdaysOf } from "#app/season/people/people-form.ts";
-import { brokenSum, mendedSum } from "#app/ui/rule-words.ts";
-import { showFor } from "#app/ui/show.ts";
+import { brokenSum, mendedSum } from "#app/words/rule-words.ts";
+import { showFor } from "#app/words/show.ts";
 import { SEASON_RULES } from "#core/season/season-problem.ts";
 
 const show = showFor({ unitSystem: "us", currency: "USD", timeZone: "America/New_York" });
@@ -52,17 +52,17 @@ const lot = (next: MoveView | undefined): LotView => ({
 describe("why birds are on their day", () => {
   test("says how heavy they are, who is there, and what the next best would cost", () => {
     expect(whyWords(lot(move({ cents: -4000, breaks: [] })), show)).toBe(
-      "20 weeks old, 4 lb 12.2 oz dressed, with Maren and Ines. Next best is Sat 3 Oct, $40.00 less: 14 days earlier, 5.6 oz lighter.",
+      "20 weeks old, 4 lb 12.2 oz dressed, with Maren and Ines. Next best: Sat 3 Oct, $40.00 less: 14 days earlier, 5.6 oz lighter.",
     );
-    expect(whyWords(lot(undefined), show)).toContain("No other day takes all of them");
+    expect(whyWords(lot(undefined), show)).toContain("No other day has room for all of them");
   });
 
   test("says when it is torn, and what the trade is", () => {
     const torn = lot(move());
     expect(isTorn(torn)).toBe(true);
-    expect(whyWords(torn, show)).toContain("nearly even with Sat 3 Oct: $4.04 less");
+    expect(whyWords(torn, show)).toContain("Nearly as good: Sat 3 Oct: $4.04 less");
     expect(tornWords(torn, show)).toBe(
-      "Sat 3 Oct is 14 days earlier, 5.6 oz lighter; worse: no room in the freezers for 9 birds, 3 nights, $5.40. In all it is $4.04 less.",
+      "Sat 3 Oct is 14 days earlier, 5.6 oz lighter; worse: no freezer space for 9 birds, 3 nights, $5.40. Overall it is $4.04 less.",
     );
     expect(isTorn(lot(move({ cents: -600 })))).toBe(false);
     expect(isTorn(lot(undefined))).toBe(false);
@@ -84,12 +84,12 @@ test("every rule has words for being broken and for being kept again", () => {
 test("money, firm rules and people are said plainly", () => {
   expect(differenceWords(-404, show)).toBe("$4.04 less");
   expect(differenceWords(404, show)).toBe("$4.04 better");
-  expect(differenceWords(-30, show)).toBe("as good");
-  expect(priceWords(broken({ isFirm: true }), show)).toBe("against a firm rule");
+  expect(differenceWords(-30, show)).toBe("equal");
+  expect(priceWords(broken({ isFirm: true }), show)).toBe("breaks a firm rule");
   expect(listWords([])).toBe("nobody");
   expect(listWords(["Maren"])).toBe("Maren");
   expect(listWords(["Maren", "Ines", "Pell"])).toBe("Maren, Ines and Pell");
   expect(weekdaysOf(127)).toBe("any day");
-  expect(weekdaysOf(0)).toBe("only on days that were named");
+  expect(weekdaysOf(0)).toBe("only on listed days");
   expect(weekdaysOf(1 + 32)).toBe("Monday, Saturday");
 });

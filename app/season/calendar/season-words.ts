@@ -1,6 +1,6 @@
 import type { BrokenView, LotView, MoveView } from "#app/season/calendar/season-view.server.ts";
-import { brokenSum, mendedSum } from "#app/ui/rule-words.ts";
-import { plural, type Show } from "#app/ui/show.ts";
+import { brokenSum, mendedSum } from "#app/words/rule-words.ts";
+import { plural, type Show } from "#app/words/show.ts";
 import { daysBetween } from "#core/calendar/local-day.ts";
 
 /** A rule that is not kept, in words. */
@@ -8,22 +8,22 @@ export const brokenWords = (broken: BrokenView): string => brokenSum(broken, bro
 
 /** What it costs beside what is broken; a firm rule has no price. */
 export function priceWords({ isFirm, cents }: BrokenView, show: Show): string {
-  return isFirm ? "against a firm rule" : show.money(Math.round(cents));
+  return isFirm ? "breaks a firm rule" : show.money(Math.round(cents));
 }
 
 /** The money of a move: better, worse or the same. */
 export function differenceWords(cents: number, show: Show): string {
-  if (Math.abs(cents) < 50) return "as good";
+  if (Math.abs(cents) < 50) return "equal";
   return `${show.money(Math.abs(cents))} ${cents > 0 ? "better" : "less"}`;
 }
 
 /** Why birds are on a day, and what the next best would cost. */
 export function whyWords(lot: LotView, show: Show): string {
-  const weight = show.value(lot.dressedKilograms, "carcass kg");
+  const weight = show.value(lot.dressedKilograms, "carcass-kg");
   const age = `${Math.floor(lot.ageDays / 7)} weeks old, ${weight} dressed`;
   const who = lot.people.length > 0 ? `, with ${listWords(lot.people)}` : "";
   const chosen = `${age}${who}.`;
-  if (!lot.next) return `${chosen} No other day takes all of them.`;
+  if (!lot.next) return `${chosen} No other day has room for all of them.`;
   return `${chosen} ${nextBestWords(lot, lot.next, show)}`;
 }
 
@@ -32,8 +32,8 @@ function nextBestWords(lot: LotView, next: MoveView, show: Show): string {
   const weights = weightWords(lot, next, show);
   const trouble = next.breaks[0];
   const against = trouble ? `${weights}, and ${brokenWords(trouble)}` : weights;
-  if (isTorn(lot)) return `It is nearly even with ${day}: ${differenceWords(next.cents, show)}; ${against}.`;
-  return `Next best is ${day}, ${differenceWords(next.cents, show)}: ${against}.`;
+  if (isTorn(lot)) return `Nearly as good: ${day}: ${differenceWords(next.cents, show)}; ${against}.`;
+  return `Next best: ${day}, ${differenceWords(next.cents, show)}: ${against}.`;
 }
 
 /** Within five of the farm's money the next best day is as good. */
@@ -48,7 +48,7 @@ export function tornWords(lot: LotView, show: Show): string {
   const next = lot.next!;
   const worse = next.breaks.map((one) => `; worse: ${brokenWords(one)}, ${priceWords(one, show)}`).join("");
   const better = next.mends.map((one) => `; better: ${mendedSum(one)}`).join("");
-  return `${show.shortDay(next.day)} is ${weightWords(lot, next, show)}${worse}${better}. In all it is ${differenceWords(next.cents, show)}.`;
+  return `${show.shortDay(next.day)} is ${weightWords(lot, next, show)}${worse}${better}. Overall it is ${differenceWords(next.cents, show)}.`;
 }
 
 /** How much heavier and older they would be. */
@@ -56,7 +56,7 @@ export function weightWords(lot: LotView, { day, dressedKilograms }: MoveView, s
   const difference = dressedKilograms - lot.dressedKilograms;
   const days = daysBetween(lot.day, day);
   const when = `${plural(Math.abs(days), "day")} ${days > 0 ? "later" : "earlier"}`;
-  return `${when}, ${show.value(Math.abs(difference), "carcass kg")} ${difference > 0 ? "heavier" : "lighter"}`;
+  return `${when}, ${show.value(Math.abs(difference), "carcass-kg")} ${difference > 0 ? "heavier" : "lighter"}`;
 }
 
 export function listWords(names: readonly string[]): string {

@@ -22,7 +22,7 @@ function ToDo({ toDo }: { toDo: SeasonView["toDo"] }) {
   const show = useShow();
   if (toDo.length === 0) return null;
   return (
-    <Sheet heading="To do" beside="for the set days, three weeks ahead" className="mt-4">
+    <Sheet heading="To do" beside="for scheduled days, next three weeks" className="mt-4">
       <ol className="grid gap-x-8 sm:grid-cols-2">
         {toDo.map(({ uid, at, title, why }) => (
           <li key={uid} className="grid grid-cols-3 gap-3 border-b border-rule py-2 last:border-b-0">
@@ -61,7 +61,7 @@ export default function Season({ loaderData: { view, entryIds } }: Route.Compone
     <div className="grid gap-3 p-4 md:px-5 md:py-3">
       <header className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2">
         <h1 className="text-3xl">Season</h1>
-        <nav aria-label="What binds the season" className="flex flex-wrap gap-2">
+        <nav aria-label="Season settings" className="flex flex-wrap gap-2">
           <ButtonLink kind="plain" to="/season/people">
             People
           </ButtonLink>
@@ -69,10 +69,10 @@ export default function Season({ loaderData: { view, entryIds } }: Route.Compone
             Dates and weather
           </ButtonLink>
           <ButtonLink kind="plain" to="/season/rules">
-            Prices and rules
+            Prices and limits
           </ButtonLink>
           <ButtonLink kind="plain" to="/season/chicks">
-            How many chicks
+            How many chicks?
           </ButtonLink>
           <ButtonLink kind="plain" to="/season/calendar.ics" reloadDocument>
             Calendar file
@@ -80,7 +80,7 @@ export default function Season({ loaderData: { view, entryIds } }: Route.Compone
         </nav>
       </header>
       {view.peopleCount === 0 && (
-        <Notice>Say who helps and when they can come, under People: without hands no day can be held.</Notice>
+        <Notice>Add who helps and when they can come, under People. A day needs a crew.</Notice>
       )}
       <div className="grid items-start gap-4 lg:grid-cols-4">
         {/* The answer first: on a phone it stands above the list of days, at a desk beside them. */}

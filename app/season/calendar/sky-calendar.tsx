@@ -1,9 +1,9 @@
 import { Link } from "react-router";
 import type { CellView, SeasonView } from "#app/season/calendar/season-view.server.ts";
 import { differenceWords } from "#app/season/calendar/season-words.ts";
-import { plural } from "#app/ui/show.ts";
 import { skyBackground } from "#app/ui/sky-color.ts";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
 
 /** As much room as stands for a farm that has not said what it has. */
 const ROOM_UNSAID = 1_000_000;
@@ -21,7 +21,7 @@ export function SkyCalendar(calendar: Calendar) {
     <>
       <table className="hidden w-full table-fixed border-collapse md:table">
         <caption className="sr-only">
-          The weeks ahead: light, people, birds set and proposed, and room
+          Weeks ahead: daylight, people, birds scheduled and proposed, and space
         </caption>
         <thead>
           <tr className="text-left text-sm text-soft">
@@ -31,7 +31,7 @@ export function SkyCalendar(calendar: Calendar) {
               </th>
             ))}
             <th scope="col" className="w-24 px-2 font-normal">
-              Room
+              Space
             </th>
           </tr>
         </thead>
@@ -170,7 +170,7 @@ const initials = ({ season }: CellView) =>
 
 function whoCan({ season }: CellView): string {
   const names = season.people.filter(({ canCome }) => canCome).map(({ name }) => name);
-  return names.length > 0 ? `${names.join(", ")} can come` : "nobody can come";
+  return names.length > 0 ? `${names.join(", ")} can come` : "no one can come";
 }
 
 /** How full the freezers are, and what the fridge does. */
@@ -204,7 +204,7 @@ function Room({
         </>
       )}
       {cell.isEitherFrozen ? (
-        <p>fridge frozen</p>
+        <p>refrigerator freezing</p>
       ) : (
         cell.resting > 0 && (
           <p className={cell.resting > fridge ? "font-semibold text-barn" : ""}>
@@ -230,7 +230,7 @@ function DayLine({ cell, rooms }: { cell: CellView } & Pick<Calendar, "rooms">) 
       </p>
       {cell.held.map(({ dayId, name, birds }) => (
         <Link key={dayId} to={`/days/${dayId}`} className="min-h-8 underline">
-          {plural(birds, "bird")} of {name}, set
+          {plural(birds, "bird")} of {name}, scheduled
         </Link>
       ))}
       {cell.proposed.map(({ batchId, name, birds, isPinned }) => (

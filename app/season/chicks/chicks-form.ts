@@ -12,20 +12,20 @@ export const chicksForm = (unitSystem: UnitSystem, today: string) =>
       weekly: optional(wholeNumber({ most: 100, ask: "" })),
       gate: count,
       dated: count,
-      by: optional(localDay({ ask: "", from: { day: today, problem: "That day is gone by" } })),
+      by: optional(localDay({ ask: "", from: { day: today, problem: "That date has passed" } })),
       most: optional(weight({ unitSystem, ask: "", range: [0.5, 10], what: "a dressed chicken" })),
     })
     .superRefine(({ weekly, gate, dated, by }, context) => {
       const fault = (path: string[], message: string) => context.addIssue({ code: "custom", path, message });
-      if (!weekly && !gate && !dated) fault([], "Say how many birds are needed, in one of the boxes");
-      if (dated && by === null) fault(["by"], "Say by which date");
+      if (!weekly && !gate && !dated) fault([], "Enter how many birds you need in at least one field");
+      if (dated && by === null) fault(["by"], "Enter the date");
     });
 
 const WEEKS_A_YEAR = 52;
 
 export function needsOf({ weekly, gate, dated, by }: z.output<ReturnType<typeof chicksForm>>): Need[] {
   return [
-    { what: "for the house", birds: (weekly ?? 0) * WEEKS_A_YEAR, by: undefined },
+    { what: "for the household", birds: (weekly ?? 0) * WEEKS_A_YEAR, by: undefined },
     { what: "to sell", birds: gate ?? 0, by: undefined },
     { what: "", birds: dated ?? 0, by: by ?? undefined },
   ].filter(({ birds }) => birds > 0);

@@ -4,14 +4,14 @@ import { chicksForm, needsOf } from "#app/season/chicks/chicks-form.ts";
 import { requireFarm } from "#app/server/farm-file.server.ts";
 import { seasonFacts } from "#app/server/season-reading.server.ts";
 import { Button, ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import { KIND_WORDS } from "#app/ui/words.ts";
+import { plural } from "#app/words/show.ts";
+import { KIND_WORDS } from "#app/words/words.ts";
 import { type ChickOrder, type ChickPlan, chicksToOrder } from "#core/day/season/chicks-to-order.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Route } from "./+types/chicks.ts";
 
-export const meta = () => [{ title: "How many chicks · Pale Morning" }];
+export const meta = () => [{ title: "How many chicks? · Pale Morning" }];
 
 export function loader({ request }: Route.LoaderArgs) {
   const farm = requireFarm();
@@ -34,21 +34,21 @@ export default function Chicks({ loaderData: { unitSystem, asked, faults, plans 
   const box = { asked, faults: faults as Record<string, string> };
   return (
     <Page>
-      <PageHead title="How many chicks" line="from what is to be in the freezer, back to the order" />
-      <Sheet heading="What is needed">
+      <PageHead title="How many chicks?" line="from what you need in the freezer back to the chick order" />
+      <Sheet heading="Birds needed">
         <Form method="get" className="grid gap-4 py-2 sm:grid-cols-3" preventScrollReset>
-          <Box {...box} name="weekly" label="Birds a week, for a year" hint="For the house" />
-          <Box {...box} name="gate" label="Birds to sell" hint="Whenever they come" />
+          <Box {...box} name="weekly" label="Birds per week, for a year" hint="For the household" />
+          <Box {...box} name="gate" label="Birds to sell" hint="At any time" />
           <Box
             {...box}
             name="most"
-            label="None bigger than"
-            hint={unitSystem === "us" ? "Dressed, in pounds" : "Dressed, in kilograms"}
+            label="Maximum size"
+            hint={unitSystem === "us" ? "Dressed weight" : "Dressed weight"}
           />
-          <Box {...box} name="dated" label="Birds by a date" hint="For Christmas, a wedding" />
-          <Box {...box} name="by" label="That date" type="date" />
+          <Box {...box} name="dated" label="Birds by a date" hint="For a holiday or a wedding" />
+          <Box {...box} name="by" label="Needed by" type="date" />
           <div className="self-end">
-            <Button className="w-full">Work it out</Button>
+            <Button className="w-full">Calculate</Button>
           </div>
           {box.faults[""] && (
             <p role="alert" className="text-sm font-semibold text-barn">
@@ -113,15 +113,15 @@ function Kind({ plan }: { plan: ChickPlan }) {
   return (
     <Sheet
       heading={`${plural(chicks, "chick")}, ${KIND_WORDS[plan.kind]}`}
-      beside={`${plural(birds, "bird")} at ${(plan.ageDays / 7).toFixed(0)} weeks, ${show.value(plan.dressedKilograms, "carcass kg")} dressed`}
+      beside={`${plural(birds, "bird")} at ${(plan.ageDays / 7).toFixed(0)} weeks, ${show.value(plan.dressedKilograms, "carcass-kg")} dressed`}
     >
       {plan.isAlwaysTooBig && (
         <p className="py-1 font-semibold">
-          Even at their youngest {Math.round(plan.biggerShare * 100)} of 100 are bigger than that.
+          Even at the youngest age, {Math.round(plan.biggerShare * 100)} of 100 are over that size.
         </p>
       )}
       <p className="py-1 text-sm">
-        They eat {show.value(birds * plan.feedKilogramsEach, "kg")} of feed. Losses are allowed for.
+        They eat {show.value(birds * plan.feedKilogramsEach, "kg")} of feed. Losses are included.
       </p>
       <ul>
         {plan.orders.map((order) => (
@@ -142,13 +142,15 @@ function OrderRow({ order, kind }: { order: ChickOrder; kind: string }) {
           {plural(order.chicks, "chick")} to hatch {show.shortDay(order.hatchOn)} {order.hatchOn.slice(0, 4)}
         </span>
         <span className="block text-sm">
-          {order.isTooLate ? "to be ordered by now: ask at once" : `order by ${show.shortDay(order.orderOn)}`}
+          {order.isTooLate
+            ? "should be ordered already; call now"
+            : `order by ${show.shortDay(order.orderOn)}`}
           , processing on {show.shortDay(order.processOn)}; {plural(order.birds, "bird")}{" "}
           {order.by === undefined ? order.what : `by ${show.shortDay(order.by)}`}
         </span>
       </span>
       <ButtonLink kind="plain" to={`/batches/new?${query}`}>
-        Write down the order
+        Add this order
       </ButtonLink>
     </li>
   );

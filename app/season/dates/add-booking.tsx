@@ -8,7 +8,7 @@ import { TextField } from "#app/ui/field.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/add-booking.ts";
 
-export const meta = () => [{ title: "A booking · Pale Morning" }];
+export const meta = () => [{ title: "Booking · Pale Morning" }];
 
 export function loader() {
   requireFarm();
@@ -21,7 +21,7 @@ export async function action({ request }: Route.ActionArgs) {
   if (!sent.ok) return sent.refusal;
   const { fromOn, toOn, thing } = sent.value;
   const faults = faultsOf(farmFile().season.addBooking(sent.entry, { thing, fromOn, toOn: toOn ?? fromOn }), {
-    overlaps: { fromOn: `${thing} is booked for one of these days already. Take that booking back first` },
+    overlaps: { fromOn: `${thing} is already booked for one of these days. Remove that booking first` },
   });
   return faults ? sent.refuse(faults) : redirect("/season/dates", 303);
 }
@@ -30,13 +30,13 @@ export default function AddBooking({ loaderData, actionData }: Route.ComponentPr
   return (
     <Page>
       <PageHead title="A booking" />
-      <Sheet heading="What you have, and when" className="max-w-prose">
+      <Sheet heading="What is booked, and when" className="max-w-prose">
         <FarmForm
           schema={bookingForm}
           refusal={actionData}
           entryId={loaderData.entryId}
           defaults={{ thing: loaderData.thing }}
-          submit="Add it"
+          submit="Add"
         >
           {(fields) => (
             <>

@@ -8,7 +8,7 @@ import { ChoiceField, TextField } from "#app/ui/field.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/add-mark.ts";
 
-export const meta = () => [{ title: "A day to know of · Pale Morning" }];
+export const meta = () => [{ title: "Day to plan around · Pale Morning" }];
 
 export function loader() {
   requireFarm();
@@ -28,32 +28,32 @@ export async function action({ request }: Route.ActionArgs) {
 export default function AddMark({ loaderData, actionData }: Route.ComponentProps) {
   return (
     <Page>
-      <PageHead title="A day to know of" />
-      <Sheet heading="Which, and why" className="max-w-prose">
+      <PageHead title="Day to plan around" />
+      <Sheet heading="Which day, and why" className="max-w-prose">
         <FarmForm
           schema={markForm}
           refusal={actionData}
           entryId={loaderData.entryId}
           defaults={{ kind: "out" }}
-          submit="Add it"
+          submit="Add"
         >
           {(fields) => (
             <>
-              <TextField field={fields.what} label="What is on" />
+              <TextField field={fields.what} label="What is happening?" />
               <ChoiceField
                 field={fields.kind}
-                label="It is"
+                label="Effect on processing"
                 options={[
-                  { value: "out", label: "Out", line: "no birds on it" },
+                  { value: "out", label: "Unavailable", line: "no processing" },
                   { value: "market", label: "A market", line: "birds are sold" },
-                  { value: "note", label: "To know of" },
+                  { value: "note", label: "For information" },
                 ]}
               />
               <SpanFields fields={fields} />
               <TextField
                 field={fields.price}
-                label="Given up for"
-                hint="Only for days that are out. Empty: never. A sum: if the season earns so much more by it"
+                label="Allow processing at a cost of"
+                hint="For unavailable days only. Leave blank for never; an amount allows it when the season earns that much more"
                 inputMode="decimal"
               />
             </>

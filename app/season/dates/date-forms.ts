@@ -2,7 +2,7 @@ import { z } from "zod";
 import { choice, localDay, money, optional, temperature, words } from "#app/ui/read-field.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 
-const span = { fromOn: localDay({ ask: "Say from which day" }), toOn: optional(localDay({ ask: "" })) };
+const span = { fromOn: localDay({ ask: "Enter the first day" }), toOn: optional(localDay({ ask: "" })) };
 
 /** The last day may be left out, and then it is the first; it never comes before it. */
 function inOrder<Value extends { fromOn: string; toOn: string | null }>(
@@ -13,21 +13,21 @@ function inOrder<Value extends { fromOn: string; toOn: string | null }>(
     context.addIssue({
       code: "custom",
       path: ["toOn"],
-      message: "The last day comes before the first. Turn them around",
+      message: "The last day is before the first. Swap them",
     });
 }
 
 export const markForm = z
   .object({
     ...span,
-    kind: choice(["out", "market", "note"], "Say what kind of day it is"),
-    what: words(100, "Say what is on, such as harvest market"),
+    kind: choice(["out", "market", "note"], "Choose the kind of day"),
+    what: words(100, "Enter what is happening, such as harvest market"),
     price: optional(money("")),
   })
   .superRefine(inOrder);
 
 export const bookingForm = z
-  .object({ ...span, thing: words(60, "Say what is booked, such as drum plucker") })
+  .object({ ...span, thing: words(60, "Enter what is booked, such as drum plucker") })
   .superRefine(inOrder);
 
 export const weatherForm = (unitSystem: UnitSystem) =>
@@ -38,7 +38,7 @@ export const weatherForm = (unitSystem: UnitSystem) =>
         unitSystem,
         least: -40,
         most: 50,
-        ask: "Say how warm, day and night taken together",
+        ask: "Enter the average temperature, day and night",
       }),
       what: optional(words(100, "")),
     })

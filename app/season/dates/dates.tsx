@@ -13,7 +13,7 @@ export function loader() {
   return { marks: season.marks(), bookings: season.bookings(), spells: season.spells() };
 }
 
-const KIND_WORDS = { out: "out", market: "market", note: "to know" };
+const KIND_WORDS = { out: "out", market: "market", note: "for information" };
 
 export default function Dates({ loaderData: { marks, bookings, spells } }: Route.ComponentProps) {
   const show = useShow();
@@ -21,17 +21,17 @@ export default function Dates({ loaderData: { marks, bookings, spells } }: Route
     from === to ? show.shortDay(from) : `${show.shortDay(from)} to ${show.shortDay(to)}`;
   return (
     <Page>
-      <PageHead title="Dates and weather" line="what the season must work around" />
+      <PageHead title="Dates and weather" line="what the season plan works around" />
       <div className="grid items-start gap-5 lg:grid-cols-2">
-        <Sheet heading="Days that are out, and days to know of">
+        <Sheet heading="Unavailable days and days to plan around">
           <Rows
-            empty="Holidays, weddings, market days. A day that is out gets no birds, or only at a price."
+            empty="Holidays, weddings, market days. An unavailable day gets no birds, or only at a cost."
             rows={marks.map(({ entryId, fromOn, toOn, kind, what, priceCents }) => ({
               entryId,
               line: `${span(fromOn, toOn)}: ${what}`,
               more:
                 kind === "out" && priceCents !== null
-                  ? `out, unless it earns ${show.money(priceCents)} more`
+                  ? `unavailable, unless it earns ${show.money(priceCents)} more`
                   : KIND_WORDS[kind],
             }))}
           />
@@ -39,9 +39,9 @@ export default function Dates({ loaderData: { marks, bookings, spells } }: Route
             Add a day
           </ButtonLink>
         </Sheet>
-        <Sheet heading="What is booked">
+        <Sheet heading="Bookings">
           <Rows
-            empty="A plucker from the tool shed, a trailer: for which days you have it."
+            empty="A plucker from the tool shed or a trailer, and the days you have it."
             rows={bookings.map(({ entryId, thing, fromOn, toOn }) => ({
               entryId,
               line: `${span(fromOn, toOn)}: ${thing}`,
@@ -51,17 +51,17 @@ export default function Dates({ loaderData: { marks, bookings, spells } }: Route
             Add a booking
           </ButtonLink>
         </Sheet>
-        <Sheet heading="Weather" beside="a stand-in: what is usual at this latitude">
+        <Sheet heading="Weather" beside="typical for this latitude">
           <Rows
-            empty="The growth of the birds is reckoned with the usual weather of the date. When you know better, say so: a heat wave, cold nights."
+            empty="Bird growth is estimated with typical weather for the date. Enter a heat wave or cold nights if you expect them."
             rows={spells.map(({ entryId, fromOn, toOn, meanMillicelsius, what }) => ({
               entryId,
-              line: `${span(fromOn, toOn)}: ${show.temperature(meanMillicelsius / 1000)} by day and night`,
+              line: `${span(fromOn, toOn)}: ${show.temperature(meanMillicelsius / 1000)} average, day and night`,
               more: what,
             }))}
           />
           <ButtonLink to="/season/dates/weather" className="mt-3">
-            Say the weather
+            Enter weather
           </ButtonLink>
         </Sheet>
       </div>

@@ -30,20 +30,20 @@ export default function SayWeather({
 }: Route.ComponentProps) {
   return (
     <Page>
-      <PageHead title="Weather" line="what it was, or what your forecast says" />
-      <Sheet heading="A spell of days" className="max-w-prose">
-        <FarmForm schema={weatherForm(unitSystem)} refusal={actionData} entryId={entryId} submit="Keep it">
+      <PageHead title="Weather" line="what it was, or your forecast" />
+      <Sheet heading="Days" className="max-w-prose">
+        <FarmForm schema={weatherForm(unitSystem)} refusal={actionData} entryId={entryId} submit="Save">
           {(fields) => (
             <>
               <SpanFields fields={fields} />
               <TextField
                 field={fields.mean}
-                label="How warm"
-                hint="Day and night taken together"
+                label="Average temperature"
+                hint="Average of day and night"
                 unit={unitSystem === "us" ? "°F" : "°C"}
                 inputMode="decimal"
               />
-              <TextField field={fields.what} label="What it is" hint="Heat wave, cold nights" />
+              <TextField field={fields.what} label="Description" hint="Heat wave, cold nights" />
             </>
           )}
         </FarmForm>

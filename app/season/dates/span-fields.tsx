@@ -10,7 +10,7 @@ export function SpanFields({
   return (
     <div className="grid gap-5 sm:grid-cols-2">
       <TextField field={fields.fromOn} label="From" type="date" />
-      <TextField field={fields.toOn} label="To" hint="Empty for one day" type="date" />
+      <TextField field={fields.toOn} label="To" hint="Leave blank for one day" type="date" />
     </div>
   );
 }

@@ -1,14 +1,14 @@
 import { type ableForm, GRANTS, WEEKDAYS } from "#app/season/people/people-form.ts";
 import type { Fields } from "#app/ui/farm-form.tsx";
 import { TextField, TickField } from "#app/ui/field.tsx";
-import { STATION_WORDS } from "#app/ui/words.ts";
+import { STATION_WORDS } from "#app/words/words.ts";
 
 /** What somebody can and may do, and when. A plan never puts them where a rule keeps them from. */
 export function AbleFields({ fields }: { fields: Fields<typeof ableForm> }) {
   return (
     <>
       <fieldset className="grid gap-1">
-        <legend className="font-semibold">Usually can on</legend>
+        <legend className="font-semibold">Usually available on</legend>
         <div className="flex flex-wrap gap-x-6">
           {WEEKDAYS.map(({ field, name }) => (
             <TickField key={field} field={fields[field]} label={name} />
@@ -16,17 +16,27 @@ export function AbleFields({ fields }: { fields: Fields<typeof ableForm> }) {
         </div>
       </fieldset>
       <div className="grid grid-cols-2 gap-4">
-        <TextField field={fields.fromTime} label="There from" hint="If not from the first" type="time" />
-        <TextField field={fields.toTime} label="There until" hint="If not to the last" type="time" />
+        <TextField
+          field={fields.fromTime}
+          label="Arrives at"
+          hint="Leave blank for the start of the day"
+          type="time"
+        />
+        <TextField
+          field={fields.toTime}
+          label="Leaves at"
+          hint="Leave blank for the end of the day"
+          type="time"
+        />
       </div>
       <TextField
         field={fields.handsPercent}
-        label="Does, where a practiced adult does 100"
-        hint="100 for practiced hands, 80 for somebody new, 50 for a child at the feet and heads"
+        label="Speed, where a practiced adult is 100"
+        hint="100 for practiced, 80 for someone new"
         inputMode="numeric"
       />
       <fieldset className="grid gap-1">
-        <legend className="font-semibold">Is never put at</legend>
+        <legend className="font-semibold">Never assign to</legend>
         <div className="flex flex-wrap gap-x-6">
           <TickField field={fields.noKnives} label="Knives" />
           <TickField field={fields.noScald} label="The scald" />
@@ -36,13 +46,13 @@ export function AbleFields({ fields }: { fields: Fields<typeof ableForm> }) {
       <TextField
         field={fields.bornYear}
         label="Year of birth"
-        hint="Leave blank for adults. Nobody under 16 is put at blades, hot water or the plucker; your law may ask for more"
+        hint="Leave blank for adults. No one under 16 is assigned to blades, hot water, or the plucker; your law may require more"
         inputMode="numeric"
       />
       <fieldset className="grid gap-1">
-        <legend className="font-semibold">With an adult beside them, may work at</legend>
+        <legend className="font-semibold">May work with an adult beside them at</legend>
         <p className="text-sm text-soft">
-          For one young person of the farm. The plan keeps an adult there. Local law on young workers decides.
+          For one young person on the farm. The plan keeps an adult there. Follow local law on young workers.
         </p>
         <div className="flex flex-wrap gap-x-6">
           {GRANTS.map(({ station, field }) => (

@@ -23,7 +23,9 @@ export async function action({ request, params }: Route.ActionArgs) {
   const sent = await submitted(request, ableForm);
   if (!sent.ok) return sent.refusal;
   const faults = faultsOf(farmFile().people.changePerson(sent.entry, { id, ...ableOf(sent.value) }), {
-    "grant-taken": { besideAdultFeet: "Only one young person can have this; clear it for the other first" },
+    "grant-taken": {
+      besideAdultFeet: "Only one young person can have this. Clear it for the other person first",
+    },
   });
   return faults ? sent.refuse(faults) : redirect(`/season/people/${id}`, 303);
 }
@@ -33,13 +35,13 @@ export default function ChangePerson({ loaderData: { person, entryId }, actionDa
   return (
     <Page>
       <PageHead title={person.name} line="what they can and may do" />
-      <Sheet heading="Hands, hours and rules" className="max-w-prose">
+      <Sheet heading="Speed, hours, and rules" className="max-w-prose">
         <FarmForm
           schema={ableForm}
           refusal={actionData}
           entryId={entryId}
           defaults={ableFields(person)}
-          submit="Keep it"
+          submit="Save"
         >
           {(fields) => <AbleFields fields={fields} />}
         </FarmForm>

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { choice, clockTime, localDay, optional, tick, wholeNumber, words } from "#app/ui/read-field.ts";
-import { STATION_WORDS } from "#app/ui/words.ts";
+import { STATION_WORDS } from "#app/words/words.ts";
 import { clockOfMinute, minuteOfClock } from "#core/calendar/farm-time.ts";
 import { STATIONS, type Station } from "#core/processing-line/line-station.ts";
 import { isGrantable, MIN_AGE } from "#core/safety/person-rules.ts";
@@ -21,7 +21,7 @@ const minuteOfDay = clockTime.transform(minuteOfClock);
 
 /** What somebody can and may do, and when. */
 const ABLE = {
-  handsPercent: wholeNumber({ least: 10, most: 150, ask: "Say how they work; 100 for a practiced adult" }),
+  handsPercent: wholeNumber({ least: 10, most: 150, ask: "Enter their speed; 100 for a practiced adult" }),
   monday: tick,
   tuesday: tick,
   wednesday: tick,
@@ -52,18 +52,18 @@ export const GRANTS = STATIONS.filter(isGrantable).flatMap((station) => {
 
 const isLater = (of: { fromTime: number | null; toTime: number | null }) =>
   of.fromTime === null || of.toTime === null || of.toTime > of.fromTime;
-const LATER = { path: ["toTime"], message: "It must come after the time from which they are there" };
+const LATER = { path: ["toTime"], message: "Enter a time after they arrive" };
 
 /** A grant is for a young person, so it needs the year in which they were born. */
 const isGrantOfYoung = (of: { besideAdultFeet: 0 | 1; besideAdultGiblets: 0 | 1; bornYear: number | null }) =>
   (of.besideAdultFeet === 0 && of.besideAdultGiblets === 0) || of.bornYear !== null;
 const YOUNG = {
   path: ["bornYear"],
-  message: `Type the year they were born: this is for somebody under ${MIN_AGE}`,
+  message: `Enter their year of birth: this is for someone under ${MIN_AGE}`,
 };
 
 export const personForm = z
-  .object({ name: words(60, "Type their name"), ...ABLE })
+  .object({ name: words(60, "Enter their name"), ...ABLE })
   .refine(isLater, LATER)
   .refine(isGrantOfYoung, YOUNG);
 export const ableForm = z.object(ABLE).refine(isLater, LATER).refine(isGrantOfYoung, YOUNG);
@@ -114,7 +114,7 @@ export function ableInWords({
 }: Person): string {
   return [
     !usesKnives && "no knives",
-    !scalds && "no scald",
+    !scalds && "no scalding",
     !lifts && "no lifting",
     ...besideAdult.map((station) => `${STATION_WORDS[station].toLowerCase()} with an adult beside them`),
     fromMinute !== undefined && `from ${clockOfMinute(fromMinute)}`,
@@ -127,10 +127,10 @@ export function ableInWords({
 export const personDayForm = (today: string) =>
   z.object({
     onDay: localDay({
-      ask: "Say which day",
-      from: { day: today, problem: `That day is gone by; today is ${today}` },
+      ask: "Enter the date",
+      from: { day: today, problem: `That date has passed; today is ${today}` },
     }),
-    canCome: choice(["yes", "no"], "Say whether they can come"),
+    canCome: choice(["yes", "no"], "Choose whether they can come"),
     why: optional(words(200, "")),
   });
 
@@ -138,5 +138,5 @@ export const personDayForm = (today: string) =>
 export function weekdaysOf(mask: number): string {
   const names = WEEKDAYS.filter((_, index) => (mask & (1 << index)) !== 0).map(({ name }) => name);
   if (names.length === 7) return "any day";
-  return names.length === 0 ? "only on days that were named" : names.join(", ");
+  return names.length === 0 ? "only on listed days" : names.join(", ");
 }

@@ -22,8 +22,10 @@ export async function action({ request }: Route.ActionArgs) {
   if (!sent.ok) return sent.refusal;
   const { name, ...said } = sent.value;
   const faults = faultsOf(farmFile().people.addPerson(sent.entry, { name, ...ableOf(said) }), {
-    "name-taken": { name: `${name} is on the list already` },
-    "grant-taken": { besideAdultFeet: "Only one young person can have this; clear it for the other first" },
+    "name-taken": { name: `${name} is already on the list` },
+    "grant-taken": {
+      besideAdultFeet: "Only one young person can have this. Clear it for the other person first",
+    },
   });
   return faults ? sent.refuse(faults) : redirect("/season/people", 303);
 }
@@ -31,17 +33,17 @@ export async function action({ request }: Route.ActionArgs) {
 export default function People({ loaderData: { people, entryId }, actionData }: Route.ComponentProps) {
   return (
     <Page>
-      <PageHead title="People" line="who helps, and on which days they usually can" />
+      <PageHead title="People" line="who helps, and when they are usually available" />
       {people.length === 0 && (
         <EmptyPlace heading="Who helps?">
           <p>
-            A day can be held when there are hands for it. Name everybody who helps, yourself first, with the
-            weekdays on which they usually can; single days and calendars come after.
+            A processing day needs a crew. Add everyone who helps, yourself first, with the weekdays they are
+            usually available. You can add single days and calendars later.
           </p>
         </EmptyPlace>
       )}
       {people.length > 0 && (
-        <Sheet heading="Everybody">
+        <Sheet heading="Everyone">
           <ul>
             {people.map((person) => (
               <li
@@ -55,7 +57,7 @@ export default function People({ loaderData: { people, entryId }, actionData }: 
                   <span className="block text-sm text-soft">
                     {weekdaysOf(person.weekdayMask)}
                     {person.handsPercent !== 100 &&
-                      `; does ${person.handsPercent} where a practiced adult does 100`}
+                      `; works at ${person.handsPercent} of a practiced adult's 100`}
                     {ableInWords(person) && `; ${ableInWords(person)}`}
                   </span>
                 </span>
@@ -65,7 +67,7 @@ export default function People({ loaderData: { people, entryId }, actionData }: 
           </ul>
         </Sheet>
       )}
-      <Sheet heading="Add somebody" className="max-w-prose">
+      <Sheet heading="Add a person" className="max-w-prose">
         <FarmForm
           key={people.length}
           schema={personForm}

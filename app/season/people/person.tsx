@@ -60,10 +60,10 @@ export default function PersonPage({ loaderData, actionData }: Route.ComponentPr
         line={[`usually ${weekdaysOf(person.weekdayMask)}`, ableInWords(person)].filter(Boolean).join("; ")}
       >
         <ButtonLink kind="plain" to={`${here}/change`}>
-          Hands, hours and rules
+          Speed, hours, and rules
         </ButtonLink>
         <ButtonLink kind="plain" to={`${here}/days.ics`} reloadDocument>
-          Their days as a calendar file
+          Export their days to a calendar
         </ButtonLink>
       </PageHead>
       {read !== null && (
@@ -72,14 +72,14 @@ export default function PersonPage({ loaderData, actionData }: Route.ComponentPr
         </p>
       )}
       <div className="grid items-start gap-5 lg:grid-cols-2">
-        <Sheet heading="A single day">
+        <Sheet heading="Single day">
           <FarmForm
             key={days.length}
             schema={personDayForm(today)}
             refusal={actionData}
             entryId={entryId}
             defaults={{ canCome: "no" }}
-            submit="Keep it"
+            submit="Save"
           >
             {(fields) => (
               <>
@@ -92,7 +92,7 @@ export default function PersonPage({ loaderData, actionData }: Route.ComponentPr
                     { value: "no", label: "No" },
                   ]}
                 />
-                <TextField field={fields.why} label="Why" hint="If it matters" />
+                <TextField field={fields.why} label="Why" hint="Optional" />
               </>
             )}
           </FarmForm>
@@ -101,7 +101,7 @@ export default function PersonPage({ loaderData, actionData }: Route.ComponentPr
               {typed.map(({ entryId: id, onDay, canCome, why }) => (
                 <li key={id} className="flex items-baseline justify-between gap-3 border-t border-rule py-2">
                   <span>
-                    {show.shortDay(onDay)}: {canCome ? "can" : "can't"}
+                    {show.shortDay(onDay)}: {canCome ? "can" : "unavailable"}
                     {why && `, ${why}`}
                   </span>
                   <TakeBack entryId={id} back={here} what={`${person.name} on ${show.shortDay(onDay)}`} />
@@ -125,7 +125,7 @@ export default function PersonPage({ loaderData, actionData }: Route.ComponentPr
                   </li>
                 ))}
               </ul>
-              <TakeBack entryId={fromFile[0]!.entryId} back={here} what="what the calendar file said" />
+              <TakeBack entryId={fromFile[0]!.entryId} back={here} what="from the calendar file" />
             </>
           )}
         </Sheet>

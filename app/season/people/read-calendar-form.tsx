@@ -38,7 +38,7 @@ export function ReadCalendarForm({ personId, name, entryId, fault }: ReadCalenda
         </p>
       )}
       <div>
-        <Button kind="plain">Read it</Button>
+        <Button kind="plain">Import</Button>
       </div>
     </Form>
   );

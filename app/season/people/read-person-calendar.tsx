@@ -10,7 +10,7 @@ import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays } from "#core/calendar/local-day.ts";
 import type { Route } from "./+types/read-person-calendar.ts";
 
-export const meta = () => [{ title: "A calendar file · Pale Morning" }];
+export const meta = () => [{ title: "Calendar file · Pale Morning" }];
 
 /** Larger files are read off the wire, so that they can be answered, and not parsed. */
 const MOST_BYTES_TAKEN = 30 * 1024 * 1024;
@@ -18,8 +18,8 @@ const MOST_BYTES_READ = 2 * 1024 * 1024;
 const AHEAD_DAYS = 400;
 
 const PROBLEMS = {
-  "not-a-calendar": "This is not a calendar that can be read. Export it once more, as an .ics file",
-  "no-events": "There is nothing in this calendar. Choose the one that you write your days in",
+  "not-a-calendar": "This file is not a readable calendar. Export it again as an .ics file",
+  "no-events": "This calendar is empty. Choose the calendar you keep your schedule in",
 };
 
 export function loader({ params }: Route.LoaderArgs) {
@@ -37,7 +37,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (!(file instanceof File) || file.size === 0) return refuse("Choose the file first");
   if (file.size > MOST_BYTES_READ) {
     const size = (file.size / 1024 / 1024).toFixed(1);
-    return refuse(`This file has ${size} MB; at most 2 MB are read. Export only the months to come`);
+    return refuse(`This file has ${size} MB; at most 2 MB can be read. Export only the coming months`);
   }
   const from = localDayOf(now(), farm.timeZone);
   const reading = readCalendar(await file.text(), {

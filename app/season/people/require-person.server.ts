@@ -9,6 +9,6 @@ export function requirePerson(text: string | undefined): Person {
   const person = farmFile()
     .people.people()
     .find((one) => one.id === id);
-  if (!person) throw data("There is nobody of that number.", { status: 404 });
+  if (!person) throw data("That person does not exist.", { status: 404 });
   return person;
 }

@@ -7,7 +7,7 @@ import { TextField } from "#app/ui/field.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/add-size.ts";
 
-export const meta = () => [{ title: "A size · Pale Morning" }];
+export const meta = () => [{ title: "Size · Pale Morning" }];
 
 export function loader() {
   return { entryId: newEntryId(), unitSystem: requireFarm().unitSystem };
@@ -27,31 +27,31 @@ export default function AddSize({ loaderData: { entryId, unitSystem }, actionDat
   const unit = unitSystem === "us" ? "lb" : "kg";
   return (
     <Page>
-      <PageHead title="A size that is wanted" line="dressed" />
-      <Sheet heading="Who, and how heavy" className="max-w-prose">
-        <FarmForm schema={sizeForm(unitSystem)} refusal={actionData} entryId={entryId} submit="Add it">
+      <PageHead title="Size in demand" line="dressed" />
+      <Sheet heading="Buyer and weight" className="max-w-prose">
+        <FarmForm schema={sizeForm(unitSystem)} refusal={actionData} entryId={entryId} submit="Add">
           {(fields) => (
             <>
-              <TextField field={fields.who} label="Who wants them" />
+              <TextField field={fields.who} label="Buyer" />
               <div className="grid gap-5 sm:grid-cols-3">
                 <TextField
                   field={fields.least}
-                  label="Lightest"
-                  hint="Left empty, no limit"
+                  label="Minimum weight"
+                  hint="Leave blank for no limit"
                   unit={unit}
                   inputMode="decimal"
                 />
                 <TextField
                   field={fields.most}
-                  label="Heaviest"
-                  hint="Left empty, no limit"
+                  label="Maximum weight"
+                  hint="Leave blank for no limit"
                   unit={unit}
                   inputMode="decimal"
                 />
                 <TextField
                   field={fields.birdCount}
-                  label="How many"
-                  hint="In a season"
+                  label="How many?"
+                  hint="Per season"
                   unit="birds"
                   inputMode="numeric"
                 />

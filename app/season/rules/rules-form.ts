@@ -37,7 +37,11 @@ export function rulesForm(unitSystem: UnitSystem) {
       const perKilogram = (cents: number | null) =>
         cents === null ? null : Math.round(cents * perUnit(unitSystem));
       if (longestLineHours !== null && longestLineHours < 0.5)
-        context.addIssue({ code: "custom", path: ["longestLineHours"], message: "At least half an hour" });
+        context.addIssue({
+          code: "custom",
+          path: ["longestLineHours"],
+          message: "Enter at least half an hour",
+        });
       return {
         ...rest,
         wholeCentsPerKilogram: perKilogram(whole),
@@ -82,7 +86,7 @@ export function sizeForm(unitSystem: UnitSystem) {
   const edge = optional(weight({ unitSystem, ask: "", range: [0.1, 10], what: "a dressed chicken" }));
   return z
     .object({
-      who: words(60, "Say who wants them, such as the inn"),
+      who: words(60, "Enter who wants them, such as the inn"),
       least: edge,
       most: edge,
       birdCount: wholeNumber({ least: 1, most: 100_000, ask: "Say how many birds" }),
@@ -92,7 +96,7 @@ export function sizeForm(unitSystem: UnitSystem) {
         context.addIssue({
           code: "custom",
           path: ["most"],
-          message: "The heaviest must be more than the lightest",
+          message: "The maximum must be more than the minimum",
         });
     });
 }

@@ -5,14 +5,14 @@ import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm, type Fields } from "#app/ui/farm-form.tsx";
 import { TextField, TickField } from "#app/ui/field.tsx";
 import { ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
 import { SEASON_DEFAULTS as OURS } from "#core/season/season-constants.ts";
 import type { WantedSize } from "#db/season/season-queries.server.ts";
 import type { Route } from "./+types/rules.ts";
 
-export const meta = () => [{ title: "Prices and rules · Pale Morning" }];
+export const meta = () => [{ title: "Prices and limits · Pale Morning" }];
 
 export function loader({ request }: Route.LoaderArgs) {
   const { unitSystem } = requireFarm();
@@ -36,7 +36,7 @@ export async function action({ request }: Route.ActionArgs) {
   if (farmFile().season.saveSetting(sent.value, seen) === "saved")
     return redirect("/season/rules?saved", 303);
   return sent.refuse({
-    "": "The rules were changed meanwhile, in another window or by somebody else. What you typed is still here; save it again if it should stand",
+    "": "These settings were changed in another window or by someone else. What you entered is still here; save again to replace the other changes",
   });
 }
 
@@ -45,8 +45,8 @@ export default function Rules({ loaderData, actionData }: Route.ComponentProps) 
   return (
     <Page>
       <PageHead
-        title="Prices and rules"
-        line={isSaved && !actionData ? <span role="status">Saved.</span> : "what a season is weighed by"}
+        title="Prices and limits"
+        line={isSaved && !actionData ? <span role="status">Saved.</span> : "what the season plan uses"}
       />
       <FarmForm
         key={`${revision}${unitSystem}`}
@@ -55,7 +55,7 @@ export default function Rules({ loaderData, actionData }: Route.ComponentProps) 
         defaults={fields}
         entryId={entryId}
         action={`/season/rules?seen=${revision}`}
-        submit="Save prices and rules"
+        submit="Save prices and limits"
       >
         {(form) => (
           <div className="grid items-start gap-5 lg:grid-cols-2">
@@ -80,49 +80,49 @@ function PriceFields({ form }: { form: Form }) {
         <TextField
           field={form.whole}
           label={`Whole birds, ${each}`}
-          hint={`Empty: our guess, ${show.moneyPerWeight(OURS.wholeCentsPerKilogram)}`}
+          hint={`Leave blank to use our estimate (${show.moneyPerWeight(OURS.wholeCentsPerKilogram)})`}
           inputMode="decimal"
         />
         <TextField
           field={form.cut}
           label={`Cuts, ${each}`}
-          hint={`Empty: our guess, ${show.moneyPerWeight(OURS.cutCentsPerKilogram)}`}
+          hint={`Leave blank to use our estimate (${show.moneyPerWeight(OURS.cutCentsPerKilogram)})`}
           inputMode="decimal"
         />
         <TextField
           field={form.oddSizeOffPercent}
-          label="Off for sizes nobody wants"
-          hint={`Empty: our guess, ${OURS.oddSizeOffPercent} %`}
+          label="Discount for sizes no one wants"
+          hint={`Leave blank to use our estimate (${OURS.oddSizeOffPercent} %)`}
           unit="%"
           inputMode="numeric"
         />
         <TextField
           field={form.leavingAWeekCount}
-          label="Leave the freezers in a week"
-          hint="Eaten and sold. Empty: as in the last eight weeks"
+          label="Birds leaving the freezers per week"
+          hint="Eaten and sold. Leave blank to use the last eight weeks"
           unit="birds"
           inputMode="numeric"
         />
         <TextField
           field={form.longestLineHours}
-          label="Longest time on the line"
-          hint={`Empty: our guess, ${OURS.longestLineMinutes / 60} h`}
+          label="Longest line time"
+          hint={`Leave blank to use our estimate (${OURS.longestLineMinutes / 60} h)`}
           unit="h"
           inputMode="decimal"
         />
         <TextField
           field={form.restDaysCount}
-          label="Rest in the fridge"
-          hint="Empty: 1 day fast-growing, 2 slow, 3 old"
+          label="Rest in the refrigerator"
+          hint="Leave blank for 1 day fast-growing, 2 slow, 3 old"
           unit="days"
           inputMode="numeric"
         />
         <TextField
           field={form.hiredThing}
-          label="Borrowed or hired"
-          hint="Such as drum plucker; empty if your own"
+          label="Borrowed or rented equipment"
+          hint="Such as drum plucker; leave blank if you own it"
         />
-        <TextField field={form.hireCents} label="It costs a day" inputMode="decimal" />
+        <TextField field={form.hireCents} label="Cost per day" inputMode="decimal" />
         <TickField field={form.mustBeBooked} label="Only on days it is booked" />
       </div>
     </Sheet>
@@ -131,66 +131,66 @@ function PriceFields({ form }: { form: Form }) {
 
 function RuleFields({ form }: { form: Form }) {
   return (
-    <Sheet heading="Rules and wishes">
+    <Sheet heading="Limits">
       <p className="py-1 text-sm">
-        A rule with no price is firm. With a price it is a wish: it may be given up, at so much for each bird
-        (or each bird and night).
+        A limit without a cost is firm. With a cost, the plan may exceed it at that cost per bird (or per bird
+        and night).
       </p>
       <div className="grid gap-4 py-2 sm:grid-cols-2">
         <TextField
           field={form.leastBirdsCount}
-          label="Least worth a day"
-          hint={`Empty: our guess, ${OURS.leastBirds}`}
+          label="Fewest birds for a day"
+          hint={`Leave blank to use our estimate (${OURS.leastBirds})`}
           unit="birds"
           inputMode="numeric"
         />
         <TextField
           field={form.leastBirdsCents}
-          label="… given up for"
-          hint="For each bird short"
+          label="Allow fewer at a cost of"
+          hint="Per bird short"
           inputMode="decimal"
         />
         <TextField
           field={form.yearlyCapCount}
-          label="Birds a year by your local rule"
-          hint="Empty: none is counted. Your local code decides"
+          label="Birds per year allowed by local rules"
+          hint="Leave blank for no limit. Follow your local code"
           unit="birds"
           inputMode="numeric"
         />
         <TextField
           field={form.yearlyCapCents}
-          label="… given up for"
-          hint="Best left empty"
+          label="Allow fewer at a cost of"
+          hint="Best left blank"
           inputMode="decimal"
         />
         <TextField
           field={form.everyonePlacedCents}
-          label="Every bird has a day"
-          hint="For each bird without one"
+          label="Every bird gets a day"
+          hint="Allow exceptions at a cost per bird of"
           inputMode="decimal"
         />
         <TextField
           field={form.latestAgeCents}
-          label="Not past the best age"
-          hint="For each bird; it is the birds' welfare"
+          label="Best age limit"
+          hint="Allow more at a cost per bird of (a welfare limit)"
           inputMode="decimal"
         />
         <TextField
           field={form.crewCents}
-          label="No more than the crew can do"
-          hint="For each bird more"
+          label="Crew limit"
+          hint="Allow more at a cost per bird of"
           inputMode="decimal"
         />
         <TextField
           field={form.restRoomCents}
-          label="Room to rest"
-          hint="For each bird and night, say on bought ice"
+          label="Resting space"
+          hint="Allow more at a cost per bird and night, such as on bought ice"
           inputMode="decimal"
         />
         <TextField
           field={form.freezerRoomCents}
-          label="Room in the freezers"
-          hint="For each bird and night, say in a neighbor's"
+          label="Freezer space"
+          hint="Allow more at a cost per bird and night, such as in a neighbor's freezer"
           inputMode="decimal"
         />
       </div>
@@ -201,9 +201,11 @@ function RuleFields({ form }: { form: Form }) {
 function Sizes({ sizes }: { sizes: readonly WantedSize[] }) {
   const show = useShow();
   return (
-    <Sheet heading="Sizes that are wanted" beside="dressed; they stand on every growth chart">
+    <Sheet heading="Sizes in demand" beside="dressed; shown on every growth chart">
       {sizes.length === 0 && (
-        <p className="max-w-prose py-2">Who wants birds of which size: the gate, an inn, your own table.</p>
+        <p className="max-w-prose py-2">
+          Add who wants birds of which size: farm-gate sales, an inn, your household.
+        </p>
       )}
       <ul>
         {sizes.map(({ entryId, who, leastMilligrams, mostMilligrams, birdCount }) => (

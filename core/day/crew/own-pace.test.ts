@@ -17,7 +17,7 @@ describe("a farm's own pace", () => {
   test("is ours before the first day, and has no working then", () => {
     expect(ownPace([])).toBe(OUR_PACE);
     expect(paceReckoning(OUR_PACE)).toBeUndefined();
-    expect(paceReckoning(ownPace([day(300)]))!.inputs[0]).toMatchObject({ name: "own days", value: 1 });
+    expect(paceReckoning(ownPace([day(300)]))!.inputs[0]).toMatchObject({ name: "your-own-days", value: 1 });
   });
 
   test("lies between ours and its days, and nearer to them the more there are", () => {

@@ -57,12 +57,12 @@ export function paceReckoning(pace: OwnPace): Reckoning | undefined {
     value: pace.factor,
     unit: "times",
     inputs: [
-      input("own days", pace.days, "days", "measured"),
-      input("we had started from", 1, "times", "our default"),
-      input("may as well be", pace.factor * Math.exp(-pace.factorSdLn), "times", "worked out"),
-      input("or", pace.factor * Math.exp(pace.factorSdLn), "times", "worked out"),
+      input("your-own-days", pace.days, "days", "measured"),
+      input("starting-estimate", 1, "times", "our-estimate"),
+      input("low-end-of-range", pace.factor * Math.exp(-pace.factorSdLn), "times", "calculated"),
+      input("high-end-of-range", pace.factor * Math.exp(pace.factorSdLn), "times", "calculated"),
     ],
-    rule: "How long your own days took against what our times had said for them, drawn towards 1 while they are few. All work by hand is multiplied by it; machines are not.",
+    rule: "own-pace",
     source: "own-log",
   });
 }

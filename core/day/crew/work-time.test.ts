@@ -10,5 +10,5 @@ test("four people for a line of 250 minutes and two hours around it worked 24 h 
 test("where nobody tapped, the plan stands in, and says so", () => {
   const time = workTime({ people: 4, time: { plannedLineMinutes: 150 } });
   expect(time.value).toBe(4 * 270);
-  expect(time.inputs[1]).toMatchObject({ value: 150, provenance: "worked out" });
+  expect(time.inputs[1]).toMatchObject({ value: 150, provenance: "calculated" });
 });

@@ -17,13 +17,11 @@ export function workTime({ people, time }: WorkTimeInput): Reckoning {
     value: people * (line + SET_UP_MINUTES + CLEAN_UP_MINUTES),
     unit: "minutes",
     inputs: [
-      input("people", people, "people", "the farm's default"),
-      input("from start to finish", line, "minutes", logged ? "measured" : "worked out"),
-      input("set-up and clean-up", SET_UP_MINUTES + CLEAN_UP_MINUTES, "minutes", "our default"),
+      input("people", people, "people", "farm-setting"),
+      input("start-to-finish", line, "minutes", logged ? "measured" : "calculated"),
+      input("setup-and-cleanup", SET_UP_MINUTES + CLEAN_UP_MINUTES, "minutes", "our-estimate"),
     ],
-    rule: logged
-      ? "People, times the day's log from start to finish with set-up and clean-up."
-      : "People, times the planned length of the day; nobody tapped its start and finish.",
+    rule: logged ? "hours-worked-logged" : "hours-worked-planned",
     source: "line",
   });
 }

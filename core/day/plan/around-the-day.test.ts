@@ -6,7 +6,8 @@ import { reckoning } from "#core/reckoning/reckoning.ts";
 import { temperatureAt } from "#core/sky/day-temperature.ts";
 
 const HOUR = 3_600_000;
-const at = (value: number) => reckoning({ value, unit: "instant", inputs: [], rule: "", source: "own-log" });
+const at = (value: number) =>
+  reckoning({ value, unit: "instant", inputs: [], rule: "typical-for-kind", source: "own-log" });
 
 describe("the air of a day", () => {
   test("is coolest at sunrise, warmest in the afternoon, and never outside the two", () => {

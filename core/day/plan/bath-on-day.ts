@@ -12,7 +12,7 @@ import { SCHOOL_BATH } from "#core/scald/scald-constants.ts";
 
 /** Something that lets a bath that can't keep up keep up, cheapest first. */
 export interface WayOut {
-  readonly what: "lid between birds" | "cooler school" | "hot top-up" | "more power";
+  readonly what: "lid-between-birds" | "cooler-method" | "hot-top-up" | "more-power";
   /** Birds an hour that the bath could hold then; for more power, those that are asked for. */
   readonly birdsPerHour: number;
   readonly isEnough: boolean;
@@ -82,7 +82,7 @@ export function bathOnDay(plan: PlanInput, scald: ScaldPlan, line: LinePlan): Ba
     waysOut: walked.failsAtBird === undefined ? [] : waysOut(plan, setCelsius, askedBirdsPerHour),
     energy: bathDay({
       bath: open,
-      heatUpLossWattPerKelvin: rig(means, "likely", "as it is").lossWattPerKelvin,
+      heatUpLossWattPerKelvin: rig(means, "likely", "as-it-is").lossWattPerKelvin,
       workingLossWattPerKelvin: open.lossWattPerKelvin,
       fillCelsius: means.scalder.fillCelsius.value,
       setCelsius,
@@ -135,7 +135,7 @@ function waysOut({ choices, means, flock }: PlanInput, setCelsius: number, asked
       .birdsPerHour;
   const open = rig(means, "likely", "open");
   const tap = means.tapCelsius.value;
-  const lidded = rig({ ...means, scalder: { ...means.scalder, isLidded: true } }, "likely", "as it is");
+  const lidded = rig({ ...means, scalder: { ...means.scalder, isLidded: true } }, "likely", "as-it-is");
   const { joulePerBird } = bathThroughput({
     bath: open,
     setCelsius,
@@ -151,12 +151,12 @@ function waysOut({ choices, means, flock }: PlanInput, setCelsius: number, asked
   });
   const lost = open.lossWattPerKelvin * (setCelsius - open.ambientCelsius);
   return [
-    way("lid between birds", held(lidded, setCelsius, tap)),
+    way("lid-between-birds", held(lidded, setCelsius, tap)),
     ...(choices.scaldSchool === "gentle"
       ? []
-      : [way("cooler school", held(open, SCHOOL_BATH.gentle.set, tap))]),
-    way("hot top-up", held(open, setCelsius, HOT_TOP_UP_CELSIUS)),
-    way("more power", asked, (lost + (asked * joulePerBird) / 3600) / open.efficiency),
+      : [way("cooler-method", held(open, SCHOOL_BATH.gentle.set, tap))]),
+    way("hot-top-up", held(open, setCelsius, HOT_TOP_UP_CELSIUS)),
+    way("more-power", asked, (lost + (asked * joulePerBird) / 3600) / open.efficiency),
   ];
 }
 

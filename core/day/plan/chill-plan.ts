@@ -65,12 +65,12 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
     value: chillHours,
     unit: "hours",
     inputs: [
-      input("a heavy bird of this flock", heavy, "carcass kg", "worked out"),
-      input("carcass from", ICE.carcassStartCelsius, "°C", "our default"),
-      input("slush at", ICE.bathCelsius, "°C", "our default"),
-      input("to", CHILL.targetCelsius, "°C", "our default"),
+      input("heavy-bird-in-this-flock", heavy, "carcass-kg", "calculated"),
+      input("carcass-start-temperature", ICE.carcassStartCelsius, "°C", "our-estimate"),
+      input("slush-temperature", ICE.bathCelsius, "°C", "our-estimate"),
+      input("target-temperature", CHILL.targetCelsius, "°C", "our-estimate"),
     ],
-    rule: "Heat leaving the thickest part on both sides, cavity open to the water. A probe in the breast decides, not the clock.",
+    rule: "chill-time",
     source: "chill",
   });
   const waterKilograms = TANK.waterRatio * choices.birds * mean;
@@ -94,17 +94,17 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
     value: need.iceKilograms,
     unit: "kg",
     inputs: [
-      input("birds", choices.birds, "birds", "the farm's default"),
-      input("dressed bird", mean, "carcass kg", flock.dressed.provenance),
-      input("ice for the birds", need.carcassJoules / need.coldPerKilogramJoules, "kg", "worked out"),
-      inputSetting("water at", means.tapCelsius, "°C"),
-      input("ice for the water", need.waterJoules / need.coldPerKilogramJoules, "kg", "worked out"),
-      inputSetting("air", means.ambientCelsius, "°C"),
-      input("hours the tanks are held", heldHours, "hours", "worked out"),
-      input("ice for the tanks", need.wallJoules / need.coldPerKilogramJoules, "kg", "worked out"),
-      input("more for spilled and wet ice", ICE.margin, "fraction", "our default"),
+      input("birds", choices.birds, "birds", "farm-setting"),
+      input("dressed-weight-per-bird", mean, "carcass-kg", flock.dressed.provenance),
+      input("ice-for-the-birds", need.carcassJoules / need.coldPerKilogramJoules, "kg", "calculated"),
+      inputSetting("water-temperature", means.tapCelsius, "°C"),
+      input("ice-for-the-water", need.waterJoules / need.coldPerKilogramJoules, "kg", "calculated"),
+      inputSetting("air-temperature", means.ambientCelsius, "°C"),
+      input("hours-tanks-stay-cold", heldHours, "hours", "calculated"),
+      input("ice-for-the-tanks", need.wallJoules / need.coldPerKilogramJoules, "kg", "calculated"),
+      input("margin-for-spilled-and-wet-ice", ICE.margin, "fraction", "our-estimate"),
     ],
-    rule: "Heat of the birds, the water and the tanks, over the cold in a pound of ice, and a margin.",
+    rule: "ice-needed",
     source: "ice",
   });
   const room = tankRoom(mean, means.tankLiters.value);
@@ -123,16 +123,11 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
       value: Math.ceil(Math.max(0, ice.value - ownKilograms) / means.bagKilograms.value - 1e-9),
       unit: "count",
       inputs: [
-        input("ice", ice.value, "kg", "worked out"),
-        ...(ownKilograms > 0
-          ? [input("frozen or made by the farm", ownKilograms, "kg", "the farm's default")]
-          : []),
-        inputSetting("a bag", means.bagKilograms, "kg"),
+        input("ice-needed", ice.value, "kg", "calculated"),
+        ...(ownKilograms > 0 ? [input("ice-made-by-the-farm", ownKilograms, "kg", "farm-setting")] : []),
+        inputSetting("weight-of-a-bag", means.bagKilograms, "kg"),
       ],
-      rule:
-        ownKilograms > 0
-          ? "Ice less the farm's own, over the weight of a bag, whole bags."
-          : "Ice over the weight of a bag, whole bags.",
+      rule: ownKilograms > 0 ? "bags-of-ice-beyond-own" : "bags-of-ice",
       source: "ice",
     }),
     hours,
@@ -143,10 +138,10 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
         value: room.birdsThatFit,
         unit: "birds",
         inputs: [
-          inputSetting("room in the tanks", means.tankLiters, "liters"),
-          input("a bird with its water and ice", room.litersPerBird, "liters", "our default"),
+          inputSetting("tank-volume", means.tankLiters, "liters"),
+          input("space-per-bird-with-water-and-ice", room.litersPerBird, "liters", "our-estimate"),
         ],
-        rule: "Room in the tanks over what a bird takes with its water and ice, and a tenth of headroom.",
+        rule: "birds-in-tanks",
         source: "ice",
       }),
       fillsNeeded: room.birdsThatFit > 0 ? Math.ceil(choices.birds / room.birdsThatFit) : Infinity,
@@ -164,12 +159,12 @@ function brinePlan(saltFraction: number | undefined, meatKilograms: number): Bri
       value: recipe.saltKilograms,
       unit: "kg",
       inputs: [
-        input("meat", meatKilograms, "kg", "worked out"),
-        input("water to cover it", waterLiters, "liters", "our default"),
-        input("salt in the meat in the end", saltFraction, "fraction", "the farm's default"),
-        input("of the meat that is water", MEAT_WATER, "fraction", "our default"),
+        input("meat", meatKilograms, "kg", "calculated"),
+        input("water-to-cover-it", waterLiters, "liters", "our-estimate"),
+        input("final-salt-in-the-meat", saltFraction, "fraction", "farm-setting"),
+        input("water-content-of-the-meat", MEAT_WATER, "fraction", "our-estimate"),
       ],
-      rule: "Salt spreads evenly over the water of the brine and of the meat until both are as salty. Weigh it, never by the spoon.",
+      rule: "equilibrium-brine",
       source: "brine",
     }),
     waterLiters,

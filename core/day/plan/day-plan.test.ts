@@ -31,7 +31,7 @@ test("a lit pen's feed is pulled eight and a half hours before the first bird", 
   expect(withdrawal.share).toMatchObject({ inside: 31, tooShort: 0, tooLong: 0 });
 });
 
-test("in a dark pen it counts from dusk, and the birds past the window are counted", () => {
+test("in a dark pen it counts from dusk, and the birds longer than the window are counted", () => {
   const { plan: dark } = plan("2026-09-19", "07:00", {}, { arePensLit: false });
   expect(dark.withdrawal.isDuskBound).toBe(true);
   expect(clock(dark.withdrawal.feedOffAt)).toMatch(/^19:/);
@@ -81,7 +81,7 @@ test("a bath too weak for its school says where it stops instead of when to ligh
   if (!burner.possible) expect(burner.ceiling.value).toBeLessThan(60);
 });
 
-test("birds to be cut up come to their dressed weight, cut by cut", () => {
+test("birds up to be cut up come to their dressed weight, cut by cut", () => {
   const { plan: whole } = plan("2026-09-19", "07:00");
   const { plan: cut, forecast } = plan("2026-09-19", "07:00", { cutUp: 10 });
   expect(whole.cuts).toEqual([]);
@@ -95,9 +95,9 @@ test("every figure carries the numbers that went in and where they came from", (
     expect(figure.inputs.length).toBeGreaterThan(2);
     expect(figure.rule).not.toBe("");
   }
-  expect(chill.ice.inputs.find(({ name }) => name === "water at")).toMatchObject({
+  expect(chill.ice.inputs.find(({ name }) => name === "water-temperature")).toMatchObject({
     value: 12,
-    provenance: "the farm's default",
+    provenance: "farm-setting",
   });
 });
 
@@ -107,17 +107,17 @@ test("what keeps the line from running is said, and the rest of the plan still a
     people: 2,
     crew: [seat("Tobias", ["cones", "scald", "pluck"]), seat("Oskar", ["feet", "pins", "rinse", "giblets"])],
   }).plan;
-  expect(noGut.line.setup.faults).toEqual([{ what: "nobody at", station: "gut", mayAnybody: true }]);
+  expect(noGut.line.setup.faults).toEqual([{ what: "no-one-at", station: "gut", mayAnybody: true }]);
   expect(noGut.line.evenChanceAt.value).toBeGreaterThan(0);
   expect(noGut.withdrawal.share.inside).toBeGreaterThan(0);
 
   const early = plan("2026-09-19", "07:00", { breakAtMinute: 360 }).plan;
-  expect(early.line.setup.faults).toEqual([{ what: "break before the start" }]);
+  expect(early.line.setup.faults).toEqual([{ what: "break-before-start" }]);
   const long = plan("2026-09-19", "07:00", { breakMinutes: 600 }).plan.line;
   expect(long.answer.stuckMornings).toBe(0);
-  expect(long.faults).toEqual([{ what: "break longer than the work" }]);
+  expect(long.faults).toEqual([{ what: "break-longer-than-work" }]);
   const late = plan("2026-09-19", "07:00", { breakAtMinute: 1320 }).plan.line;
-  expect(late.faults).toEqual([{ what: "break after the end" }]);
+  expect(late.faults).toEqual([{ what: "break-after-end" }]);
 });
 
 test("somebody who goes home before the birds are done leaves the day said to be stuck, and answered all the same", () => {
@@ -144,7 +144,7 @@ test("somebody who goes home before the birds are done leaves the day said to be
     crew: [{ personId: 1, name: "Pell", stations: STATIONS }],
   });
   const { line } = dayPlan(input);
-  expect(line.setup.faults).toEqual([{ what: "gone too early" }]);
+  expect(line.setup.faults).toEqual([{ what: "leaves-too-early" }]);
   expect(line.answer.chilledBirds).toBe(20);
 });
 
@@ -175,7 +175,7 @@ test("a weak bath fails at a bird that is named, and what is enough of the ways 
   expect(bath.heldBirdsPerHour).toBeLessThan(bath.askedBirdsPerHour);
   for (const way of bath.waysOut)
     expect(way.isEnough).toBe(way.birdsPerHour >= bath.askedBirdsPerHour - 1e-9);
-  const power = bath.waysOut.find(({ what }) => what === "more power")!.watts!;
+  const power = bath.waysOut.find(({ what }) => what === "more-power")!.watts!;
   const strong = { ...MEANS.scalder, powerWatts: own(power * 1.3) };
   const mended = plan("2026-09-19", "07:00", { people: 6, tablePlaces: 4 }, { scalder: strong }).plan.bath;
   expect(mended.failsAtBird).toBeUndefined();

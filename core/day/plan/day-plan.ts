@@ -111,11 +111,11 @@ function cutWeights({ kind, flock, choices }: PlanInput): DayPlan["cuts"] {
       value: kilograms * choices.cutUp,
       unit: "kg",
       inputs: [
-        input("birds cut up", choices.cutUp, "birds", "the farm's default"),
-        input("dressed bird", dressed, "carcass kg", "worked out"),
-        input("share of a dressed bird", shares.ofDressed[cut]!, "fraction", "our default"),
+        input("birds-cut-up", choices.cutUp, "birds", "farm-setting"),
+        input("dressed-weight-per-bird", dressed, "carcass-kg", "calculated"),
+        input("share-of-a-dressed-bird", shares.ofDressed[cut]!, "fraction", "our-estimate"),
       ],
-      rule: "Birds to be cut up, times a dressed bird, times the share of this cut.",
+      rule: "cuts-weight",
       source: "yield",
     }),
   }));

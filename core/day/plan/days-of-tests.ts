@@ -4,7 +4,7 @@ import type { PlanBasis } from "#core/day/plan/plan-for-date.ts";
 import type { DayChoices, FarmMeans } from "#core/day/plan/plan-input.ts";
 
 /** A number that the farm gave. */
-export const own = (value: number) => ({ value, provenance: "the farm's default" as const });
+export const own = (value: number) => ({ value, provenance: "farm-setting" as const });
 
 /** A small farm's kit, for tests. */
 export const MEANS: FarmMeans = {

@@ -5,6 +5,7 @@ import { CLEAN_UP_MINUTES, LINE_SEED, SET_UP_MINUTES } from "#core/processing-li
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import type { RuleName } from "#core/reckoning/reckoning-names.ts";
 
 const MILLISECONDS_PER_MINUTE = 60_000;
 
@@ -39,25 +40,22 @@ export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = fir
   const answer = play(setup.day);
   // A crew whose hours end before the birds do never finishes; then the day is as long as their last bird came in.
   const last = answer.lastInChill ?? { p10: UNKNOWN, p50: UNKNOWN, p90: UNKNOWN };
-  const doneAt = (minutes: number, rule: string) =>
+  const doneAt = (minutes: number, rule: RuleName) =>
     reckoning({
       value: choices.startAt + minutes * MILLISECONDS_PER_MINUTE,
       unit: "instant",
       inputs: [
-        input("first bird", choices.startAt, "instant", "the farm's default"),
-        input("birds", choices.birds, "birds", "the farm's default"),
-        input("people", plan.crew.length, "people", "the farm's default"),
-        input("mornings played", answer.replications, "count", "worked out"),
-        input("line from first kill to last chill", minutes, "minutes", "worked out"),
-        input("breaks in it", choices.breakMinutes, "minutes", "the farm's default"),
+        input("first-bird", choices.startAt, "instant", "farm-setting"),
+        input("birds", choices.birds, "birds", "farm-setting"),
+        input("people", plan.crew.length, "people", "farm-setting"),
+        input("simulated-days", answer.replications, "count", "calculated"),
+        input("first-kill-to-last-bird-in-chill-tank", minutes, "minutes", "calculated"),
+        input("breaks", choices.breakMinutes, "minutes", "farm-setting"),
       ],
       rule,
       source: "line",
     });
-  const evenChanceAt = doneAt(
-    last.p50,
-    "The day was played so many times, bird by bird, with good and bad luck; half of the mornings were done by then.",
-  );
+  const evenChanceAt = doneAt(last.p50, "likely-done");
   // Packing goes on after the last bird is in the chill.
   const worked = choices.packsSameDay ? (answer.finish?.p50 ?? UNKNOWN) - CLEAN_UP_MINUTES : last.p50;
   const workedAt = choices.startAt + worked * MILLISECONDS_PER_MINUTE;
@@ -66,13 +64,11 @@ export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = fir
     unit: "instant",
     inputs: [
       choices.packsSameDay
-        ? input("last bird packed", workedAt, "instant", "worked out")
-        : input("last bird in the chill", workedAt, "instant", "worked out"),
-      input("clean-up", CLEAN_UP_MINUTES, "minutes", "our default"),
+        ? input("last-bird-packed", workedAt, "instant", "calculated")
+        : input("last-bird-in-chill-tank", workedAt, "instant", "calculated"),
+      input("cleanup", CLEAN_UP_MINUTES, "minutes", "our-estimate"),
     ],
-    rule: choices.packsSameDay
-      ? "Last bird packed, plus an hour to clean up."
-      : "Last bird in the chill, plus an hour to clean up.",
+    rule: choices.packsSameDay ? "clean-after-packing" : "clean-after-chill",
     source: "line",
   });
   const setUpAt = choices.startAt - SET_UP_MINUTES * MILLISECONDS_PER_MINUTE;
@@ -82,29 +78,29 @@ export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = fir
     faults: [...setup.faults, ...faultsOfTimes(setup, last.p50)],
     birdsPerHour: reckoning({
       value: (60 * choices.birds) / last.p50,
-      unit: "birds per hour",
+      unit: "birds-per-hour",
       inputs: [
-        input("birds", choices.birds, "birds", "the farm's default"),
-        input("line from first kill to last chill", last.p50, "minutes", "worked out"),
+        input("birds", choices.birds, "birds", "farm-setting"),
+        input("first-kill-to-last-bird-in-chill-tank", last.p50, "minutes", "calculated"),
       ],
-      rule: "Birds over the time from the first kill to the last in the chill, breaks and all.",
+      rule: "birds-per-hour",
       source: "line",
     }),
     setUpAt,
     evenChanceAt,
-    nineInTenAt: doneAt(last.p90, "Of the mornings played, nine in ten were done by then."),
-    oneInTenAt: doneAt(last.p10, "Of the mornings played, one in ten was done by then."),
+    nineInTenAt: doneAt(last.p90, "nine-in-ten-done"),
+    oneInTenAt: doneAt(last.p10, "one-in-ten-done"),
     cleanAt,
     lineMinutes: last.p50,
     wholeDayMinutes: reckoning({
       value: (cleanAt.value - setUpAt) / MILLISECONDS_PER_MINUTE,
       unit: "minutes",
       inputs: [
-        input("set-up", SET_UP_MINUTES, "minutes", "our default"),
-        input("line", worked, "minutes", "worked out"),
-        input("clean-up", CLEAN_UP_MINUTES, "minutes", "our default"),
+        input("setup", SET_UP_MINUTES, "minutes", "our-estimate"),
+        input("line", worked, "minutes", "calculated"),
+        input("cleanup", CLEAN_UP_MINUTES, "minutes", "our-estimate"),
       ],
-      rule: "Set-up, line with its breaks, and clean-up.",
+      rule: "whole-day",
       source: "line",
     }),
   };
@@ -119,11 +115,11 @@ function faultsOfTimes({ day }: LineSetup, lineMinutes: number): LineFault[] {
   const isAfter = pause !== undefined && pause.fromMinute >= lineMinutes;
   const isLonger = pause !== undefined && !isAfter && pause.minutes > lineMinutes - pause.minutes;
   return [
-    ...(isAfter ? [{ what: "break after the end" as const }] : []),
-    ...(isLonger ? [{ what: "break longer than the work" as const }] : []),
+    ...(isAfter ? [{ what: "break-after-end" as const }] : []),
+    ...(isLonger ? [{ what: "break-longer-than-work" as const }] : []),
     ...day.people
       .filter(({ fromMinute }) => fromMinute >= lineMinutes)
-      .map(({ name }) => ({ what: "comes after the end" as const, name })),
+      .map(({ name }) => ({ what: "arrives-after-end" as const, name })),
   ];
 }
 

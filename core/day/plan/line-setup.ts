@@ -22,12 +22,12 @@ import { SCALD_DOSE, SCHOOL_BATH } from "#core/scald/scald-constants.ts";
 /** Something about the line that keeps it from running as it was planned. */
 export type LineFault =
   /** Whether anybody of those who come may stand there at all. */
-  | { readonly what: "nobody at"; readonly station: Station; readonly mayAnybody: boolean }
-  | { readonly what: "no room in the tanks" }
-  | { readonly what: "break before the start" }
-  | { readonly what: "gone too early" }
-  | { readonly what: "break after the end" | "break longer than the work" }
-  | { readonly what: "comes after the end"; readonly name: string };
+  | { readonly what: "no-one-at"; readonly station: Station; readonly mayAnybody: boolean }
+  | { readonly what: "no-room-in-tanks" }
+  | { readonly what: "break-before-start" }
+  | { readonly what: "leaves-too-early" }
+  | { readonly what: "break-after-end" | "break-longer-than-work" }
+  | { readonly what: "arrives-after-end"; readonly name: string };
 
 export interface LineSetup {
   /** The day as it is to be played. Where nobody stands at a station everybody does, so that the rest still answers. */
@@ -83,12 +83,12 @@ export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
   const unmanned = neededStations(day).filter((station) => !manned.has(station));
   const faults: LineFault[] = [
     ...unmanned.map((station) => ({
-      what: "nobody at" as const,
+      what: "no-one-at" as const,
       station,
       mayAnybody: crew.some(({ rules }) => ruleAgainst(rules, station) === undefined),
     })),
-    ...(room < 1 ? [{ what: "no room in the tanks" as const }] : []),
-    ...(choices.breakMinutes > 0 && !hasBreak ? [{ what: "break before the start" as const }] : []),
+    ...(room < 1 ? [{ what: "no-room-in-tanks" as const }] : []),
+    ...(choices.breakMinutes > 0 && !hasBreak ? [{ what: "break-before-start" as const }] : []),
   ];
   const manning =
     unmanned.length === 0
@@ -96,7 +96,7 @@ export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
       : { ...day, people: day.people.map((one) => ({ ...one, stations: STATIONS })) };
   if (!isStuck(manning)) return { day: manning, faults };
   const staying = manning.people.map((one) => ({ ...one, fromMinute: 0, toMinute: Infinity }));
-  return { day: { ...manning, people: staying }, faults: [...faults, { what: "gone too early" }] };
+  return { day: { ...manning, people: staying }, faults: [...faults, { what: "leaves-too-early" }] };
 }
 
 /** Whether an ordinary morning ends with birds left, since nobody is there any more who may do what is next. */
@@ -138,7 +138,7 @@ function bathOnLine({ choices, means, flock }: PlanInput, scald: ScaldPlan): Lin
 function waterChange({ choices, means }: PlanInput, scald: ScaldPlan): LineDay["waterChange"] {
   if (choices.changeWaterBirds === undefined) return undefined;
   const { seconds } = bathHeatUp(
-    rig(means, "likely", "as it is"),
+    rig(means, "likely", "as-it-is"),
     means.scalder.fillCelsius.value,
     scald.bath.value,
   );

@@ -1,6 +1,7 @@
 import type { PlanInput } from "#core/day/plan/plan-input.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
 import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import type { RuleName } from "#core/reckoning/reckoning-names.ts";
 import { inputSetting } from "#core/reckoning/setting.ts";
 import { circuitLoad } from "#core/safety/circuit.ts";
 import { bathHeatUp, bathLoss, bathThroughput } from "#core/scald/bath.ts";
@@ -44,20 +45,20 @@ export function scaldPlan({ kind, flock, choices, means }: PlanInput): ScaldPlan
   const bath = reckoning({
     value: bathCelsius,
     unit: "°C",
-    provenance: "our default",
-    inputs: [input("skin tears from", SKIN_CEILING[kind], "°C", "our default")],
-    rule: "The middle of the bath that this school keeps. The feather test decides: dial it in on the first birds.",
+    provenance: "our-estimate",
+    inputs: [input("skin-tears-after", SKIN_CEILING[kind], "°C", "our-estimate")],
+    rule: "bath-temperature",
     source: "scald",
   });
   const seconds = reckoning({
     value: dip.seconds!,
     unit: "seconds",
     inputs: [
-      input("bath", bathCelsius, "°C", "our default"),
-      input("seconds this kind needs at 60 °C", TARGET_SECONDS[kind][scaldSchool], "seconds", "our default"),
-      input("dose gained a second in this bath", dip.rate, "fraction", "worked out"),
+      input("bath-temperature", bathCelsius, "°C", "our-estimate"),
+      input("seconds-needed-at-60-c", TARGET_SECONDS[kind][scaldSchool], "seconds", "our-estimate"),
+      input("dose-per-second-in-this-bath", dip.rate, "fraction", "calculated"),
     ],
-    rule: "Seconds needed at 60 °C (140 °F), over how fast this bath works against one at 60 °C. Our guess until your farm knows better: pull a wing feather, it decides.",
+    rule: "scald-seconds",
     source: "scald",
   });
   return {
@@ -87,10 +88,10 @@ export function dipAt(bathCelsius: number, kind: BirdKind, school: ScaldSchool):
 type Means = PlanInput["means"];
 
 /** The bath with its losses likely or at their worst. */
-export function rig({ scalder, ambientCelsius }: Means, loss: "likely" | "worst", lid: "as it is" | "open") {
+export function rig({ scalder, ambientCelsius }: Means, loss: "likely" | "worst", lid: "as-it-is" | "open") {
   const constants = loss === "likely" ? BATH : BATH_AT_WORST;
   const shape = bathOfVolume(scalder.waterLiters.value);
-  const isLidded = scalder.isLidded && lid === "as it is";
+  const isLidded = scalder.isLidded && lid === "as-it-is";
   const efficiency = scalder.heat === "electric" ? constants.elementEfficiency : constants.burnerEfficiency;
   return {
     waterKilograms: scalder.waterLiters.value,
@@ -116,37 +117,33 @@ export function rig({ scalder, ambientCelsius }: Means, loss: "likely" | "worst"
 }
 
 function burnerPlan(bathCelsius: number, startAt: number, means: Means): BurnerPlan {
-  const likelyRig = rig(means, "likely", "as it is");
-  const worstRig = rig(means, "worst", "as it is");
+  const likelyRig = rig(means, "likely", "as-it-is");
+  const worstRig = rig(means, "worst", "as-it-is");
   const fill = means.scalder.fillCelsius.value;
   const likely = bathHeatUp(likelyRig, fill, bathCelsius);
   const worst = bathHeatUp(worstRig, fill, bathCelsius);
   if (likely.seconds === undefined || worst.seconds === undefined) {
     return { possible: false, ceiling: ceilingOf(likely.seconds === undefined ? likely : worst) };
   }
-  const lit = (seconds: number, used: typeof likelyRig, rule: string) =>
+  const lit = (seconds: number, used: typeof likelyRig, rule: RuleName) =>
     reckoning({
       value: startAt - seconds * MILLISECONDS_PER_SECOND,
       unit: "instant",
       inputs: [
         ...heatingInputs(means),
-        input("bath to reach", bathCelsius, "°C", "our default"),
-        input("heat lost for each degree above the air", used.lossWattPerKelvin, "watts", "worked out"),
-        input("share of the heat that reaches the water", used.efficiency, "fraction", "our default"),
-        input("time to heat", seconds / 60, "minutes", "worked out"),
-        input("first bird", startAt, "instant", "the farm's default"),
+        input("target-bath-temperature", bathCelsius, "°C", "our-estimate"),
+        input("heat-loss-per-degree-above-air", used.lossWattPerKelvin, "watts", "calculated"),
+        input("share-of-heat-reaching-the-water", used.efficiency, "fraction", "our-estimate"),
+        input("heating-time", seconds / 60, "minutes", "calculated"),
+        input("first-bird", startAt, "instant", "farm-setting"),
       ],
       rule,
       source: "bath",
     });
   return {
     possible: true,
-    likelyAt: lit(likely.seconds, likelyRig, "First bird, less the time the water likely takes to heat."),
-    safeAt: lit(
-      worst.seconds,
-      worstRig,
-      "First bird, less the time the water takes with loss and heat at their bad end, as in wind. Go by this one.",
-    ),
+    likelyAt: lit(likely.seconds, likelyRig, "light-burner-likely"),
+    safeAt: lit(worst.seconds, worstRig, "light-burner-safe"),
   };
 
   function ceilingOf(heatUp: typeof likely): Reckoning {
@@ -154,7 +151,7 @@ function burnerPlan(bathCelsius: number, startAt: number, means: Means): BurnerP
       value: Math.min(100, heatUp.ceilingCelsius),
       unit: "°C",
       inputs: heatingInputs(means),
-      rule: "Where heat in and heat lost balance: with this power the water never gets hotter.",
+      rule: "heating-ceiling",
       source: "bath",
     });
   }
@@ -164,8 +161,8 @@ function heatingInputs({ scalder, ambientCelsius }: Means): Input[] {
   return [
     inputSetting("water", scalder.waterLiters, "liters"),
     inputSetting("power", scalder.powerWatts, "watts"),
-    inputSetting("filled at", scalder.fillCelsius, "°C"),
-    inputSetting("air", ambientCelsius, "°C"),
+    inputSetting("fill-temperature", scalder.fillCelsius, "°C"),
+    inputSetting("air-temperature", ambientCelsius, "°C"),
   ];
 }
 
@@ -179,13 +176,13 @@ function heldBirds(bathCelsius: number, live: Reckoning, means: Means): Reckonin
   });
   return reckoning({
     value: held.birdsPerHour,
-    unit: "birds per hour",
+    unit: "birds-per-hour",
     inputs: [
-      input("live bird", live.value, "live kg", live.provenance),
-      input("heat to spare with the lid off", Math.max(0, held.netWatts), "watts", "worked out"),
-      inputSetting("water topped up at", means.tapCelsius, "°C"),
+      input("live-weight-per-bird", live.value, "live-kg", live.provenance),
+      input("heat-to-spare-with-the-lid-off", Math.max(0, held.netWatts), "watts", "calculated"),
+      inputSetting("top-up-water-temperature", means.tapCelsius, "°C"),
     ],
-    rule: "Heat to spare, over the heat that a bird takes and the water that it carries out.",
+    rule: "birds-bath-can-heat",
     source: "bath",
   });
 }
@@ -203,10 +200,10 @@ function circuitPlan({ scalder }: Means): ScaldPlan["circuit"] {
     unit: "amps",
     inputs: [
       inputSetting("element", scalder.powerWatts, "watts"),
-      input("circuit", volts, "volts", "the farm's default"),
-      input("breaker", breakerAmps, "amps", "the farm's default"),
+      input("circuit", volts, "volts", "farm-setting"),
+      input("breaker", breakerAmps, "amps", "farm-setting"),
     ],
-    rule: "Watts over volts, and a quarter more because it is on for hours. Your electrical code decides.",
+    rule: "breaker-needed",
     source: "power",
   });
   return { neededAmps, breakerAmps, isOverloaded: load.isOverloaded };

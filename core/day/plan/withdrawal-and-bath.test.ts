@@ -115,7 +115,7 @@ describe("the bath on the day", () => {
     expect(weak.failsAtBird).toBeGreaterThan(0);
     expect(weak.failsAtBird).toBeLessThanOrEqual(40);
     expect(weak.waysOut.some(({ isEnough }) => isEnough)).toBe(true);
-    expect(weak.waysOut.at(-1)).toMatchObject({ what: "more power", isEnough: true });
+    expect(weak.waysOut.at(-1)).toMatchObject({ what: "more-power", isEnough: true });
     const strong = bath(9000);
     expect(strong).toMatchObject({ failsAtBird: undefined, waysOut: [] });
   });

@@ -2,6 +2,7 @@ import type { LinePlan } from "#core/day/plan/line-plan.ts";
 import type { PlanInput } from "#core/day/plan/plan-input.ts";
 import { mostWithin } from "#core/quantity/most-within.ts";
 import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import type { RuleName } from "#core/reckoning/reckoning-names.ts";
 import { type FeedShare, type FeedShareInput, feedShare } from "#core/withdrawal/feed-share.ts";
 import { penVisits } from "#core/withdrawal/pen-visits.ts";
 import {
@@ -91,43 +92,38 @@ export function withdrawalPlan(plan: PlanInput, line: LinePlan): WithdrawalPlan 
   );
   const [least, most] = rule.windowHours;
   const inputs: Input[] = [
-    input("first bird", choices.startAt, "instant", "the farm's default"),
-    input("first to last kill", (kills.at(-1)! - kills[0]!) * 60, "minutes", "worked out"),
-    input("birds", choices.birds, "birds", "the farm's default"),
-    input("least off feed", least, "hours", "our default"),
-    input("most off feed", most, "hours", "our default"),
+    input("first-bird", choices.startAt, "instant", "farm-setting"),
+    input("first-to-last-kill", (kills.at(-1)! - kills[0]!) * 60, "minutes", "calculated"),
+    input("birds", choices.birds, "birds", "farm-setting"),
+    input("minimum-off-feed", least, "hours", "our-estimate"),
+    input("maximum-off-feed", most, "hours", "our-estimate"),
   ];
-  const hoursOff = (hours: number, which: string) =>
+  const hoursOff = (hours: number, rule: RuleName) =>
     reckoning({
       value: hours,
       unit: "hours",
       inputs: [
         input(
-          "off feed from",
+          "off-feed-from",
           choices.startAt + share.effectiveOffHours * MILLISECONDS_PER_HOUR,
           "instant",
-          "worked out",
+          "calculated",
         ),
         ...inputs,
       ],
-      rule: `From feed off to the ${which} bird's kill, at the planned pace.`,
+      rule,
       source: "withdrawal",
     });
   return {
     feedOffAt: reckoning({
       value: choices.startAt + feedOffHours * MILLISECONDS_PER_HOUR,
       unit: "instant",
-      inputs: [
-        ...inputs,
-        input("kept in hand against an early start", FEED_OFF_BUFFER_HOURS, "hours", "our default"),
-      ],
-      rule: isInDark
-        ? "The best time falls in the dark, when birds don't eat: so from dusk, or after half an hour of feed at first light, whichever leaves fewer birds outside."
-        : "First bird, less the least hours, less what can be kept in hand: fewest birds outside the window, then fewest too full.",
+      inputs: [...inputs, input("margin-for-an-early-start", FEED_OFF_BUFFER_HOURS, "hours", "our-estimate")],
+      rule: isInDark ? "feed-off-around-dark" : "feed-off-time",
       source: "withdrawal",
     }),
-    firstBirdHours: hoursOff(share.shortestHours, "first"),
-    lastBirdHours: hoursOff(share.longestHours, "last"),
+    firstBirdHours: hoursOff(share.shortestHours, "off-feed-to-first-kill"),
+    lastBirdHours: hoursOff(share.longestHours, "off-feed-to-last-kill"),
     windowHours: rule.windowHours,
     share,
     isDuskBound,

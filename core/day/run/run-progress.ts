@@ -8,7 +8,7 @@ export interface RunEvent {
   readonly at: number;
 }
 
-export type RunState = "not started" | "running" | "paused" | "finished";
+export type RunState = "not-started" | "running" | "paused" | "finished";
 
 export interface RunProgress {
   readonly state: RunState;
@@ -43,7 +43,7 @@ export function runProgress(events: readonly RunEvent[], plannedBirds: number, n
       finishedAt !== undefined
         ? "finished"
         : startedAt === undefined
-          ? "not started"
+          ? "not-started"
           : isPaused
             ? "paused"
             : "running",
@@ -95,11 +95,11 @@ function doneAtPresentPace(
     value: now + left,
     unit: "instant",
     inputs: [
-      input("birds to go", toGo, "birds", "worked out"),
-      input("birds that give the pace", lately.length - 1, "birds", "measured"),
-      input("pace", interval / MILLISECONDS_PER_MINUTE, "minutes per bird", "measured"),
+      input("birds-to-go", toGo, "birds", "calculated"),
+      input("birds-setting-the-pace", lately.length - 1, "birds", "measured"),
+      input("pace", interval / MILLISECONDS_PER_MINUTE, "minutes-per-bird", "measured"),
     ],
-    rule: "Birds to go at the pace of the last birds, pauses left out.",
+    rule: "time-left",
     source: "own-log",
   });
 }

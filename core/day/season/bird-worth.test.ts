@@ -6,7 +6,7 @@ import type { LotFacts, SeasonTerms } from "#core/day/season/season-facts.ts";
 import { flockPath } from "#core/growth/flock-path.ts";
 import { usualTemperatures } from "#core/sky/usual-weather.ts";
 
-const own = (value: number) => ({ value, provenance: "the farm's default" as const });
+const own = (value: number) => ({ value, provenance: "farm-setting" as const });
 const TODAY = "2026-09-17";
 const LOT: LotFacts = {
   batchId: 1,

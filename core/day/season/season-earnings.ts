@@ -20,13 +20,13 @@ export function seasonEarnings(
     value: check.cents,
     unit: "cents",
     inputs: [
-      input("birds proposed", sum(placements.map(({ birds }) => birds)), "birds", "worked out"),
-      input("they sell for, less feed from today and hands", sum(worths), "cents", "worked out"),
-      input("days to be held", held.length, "count", "worked out"),
-      input("the days themselves: hire, set-up, clean-up", sum(spent), "cents", "worked out"),
-      input("wishes given up", sum(check.broken.map(({ cents }) => cents)), "cents", "worked out"),
+      input("birds-proposed", sum(placements.map(({ birds }) => birds)), "birds", "calculated"),
+      input("sales-minus-feed-from-today-and-labor", sum(worths), "cents", "calculated"),
+      input("processing-days", held.length, "count", "calculated"),
+      input("rental-setup-and-cleanup", sum(spent), "cents", "calculated"),
+      input("exceeded-limits", sum(check.broken.map(({ cents }) => cents)), "cents", "calculated"),
     ],
-    rule: "What the proposed birds are worth on their days, less the days themselves and the wishes given up. Days that are set already are not in it.",
+    rule: "season-earnings",
     source: "season",
   });
 }

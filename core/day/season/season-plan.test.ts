@@ -132,7 +132,7 @@ describe("when to go", () => {
     expect(Math.abs(cents(best!) - cents(rival!))).toBeLessThanOrEqual(2);
   });
 
-  test("says what speaks against a day: nobody, too many, too old, no room, law", () => {
+  test("says what speaks against a day: nobody, over, too old, no room, law", () => {
     const reasons = (change: Partial<SeasonFacts>) =>
       new Set(
         ask({ ...FACTS, ...change }).rows.flatMap(({ against }) => against.map(({ reason }) => reason)),
@@ -153,7 +153,7 @@ describe("when to go", () => {
 });
 
 describe("the season's plan", () => {
-  test("forgives what set days alone take past the rooms, and no more", () => {
+  test("forgives what set days alone take longer than the rooms, and no more", () => {
     const held = [
       { dayId: 1, day: "2026-09-19", batchId: 2, batchName: "Red", birds: 70, cutUp: 0, restDays: 2 },
     ];
@@ -200,7 +200,7 @@ describe("the season's plan", () => {
 
 describe("planning backwards", () => {
   const needs = [
-    { what: "for the house", birds: 52, by: undefined },
+    { what: "for the household", birds: 52, by: undefined },
     { what: "", birds: 12, by: "2026-12-24" },
   ];
 

@@ -8,10 +8,10 @@ import { reckoning } from "#core/reckoning/reckoning.ts";
 
 const live = reckoning({
   value: 3,
-  unit: "live kg",
+  unit: "live-kg",
   provenance: "measured",
   inputs: [],
-  rule: "weighed",
+  rule: "live-mean-weighed",
   source: "yield",
 });
 
@@ -33,9 +33,9 @@ function day(change: Partial<SettlementInput> = {}): SettlementInput {
     ownShare: 0,
     dayCosts: [{ what: "ice", cents: 450 }],
     kit: [{ priceCents: 10_000, life: { birds: 500 } }],
-    birdsAYear: { value: 100, provenance: "our default" },
+    birdsAYear: { value: 100, provenance: "our-estimate" },
     workMinutes: { value: 90, provenance: "measured" },
-    centsAnHour: { value: 1600, provenance: "the farm's default" },
+    centsAnHour: { value: 1600, provenance: "farm-setting" },
     ...change,
   };
 }
@@ -53,7 +53,7 @@ test("by hand: three of four birds bear three quarters of 12.00, 48.00 and 3.00,
 
 test("the parts in each working add up to its total to the cent", () => {
   for (const { total } of settlement(day())!.schools) {
-    const parts = total.inputs.filter(({ unit, name }) => unit === "cents" && name !== "an hour");
+    const parts = total.inputs.filter(({ unit, name }) => unit === "cents" && name !== "labor-rate-per-hour");
     expect(parts.reduce((sum, part) => sum + part.value, 0)).toBe(total.value);
   }
 });

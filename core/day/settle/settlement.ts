@@ -5,6 +5,7 @@ import type { PackTally } from "#core/packing/pack-tally.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import { type Cents, cents } from "#core/quantity/quantity.ts";
 import { type Input, input, inputFrom, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import type { RuleName } from "#core/reckoning/reckoning-names.ts";
 import { inputSetting, type Setting } from "#core/reckoning/setting.ts";
 
 export interface SettlementInput {
@@ -23,7 +24,7 @@ export interface SettlementInput {
   readonly centsAnHour: Setting;
 }
 
-export const COST_SCHOOLS = ["out of pocket", "with the kit", "with our time"] as const;
+export const COST_SCHOOLS = ["cash", "with-equipment", "with-labor"] as const;
 export type CostSchool = (typeof COST_SCHOOLS)[number];
 
 export interface SchoolCost {
@@ -48,29 +49,26 @@ export function settlement(of: SettlementInput): Settlement | undefined {
   const totalKilograms = kilogramsFromMilligrams(tally.totalMilligrams);
   const dressedMean = reckoning({
     value: totalKilograms / tally.dressedCount,
-    unit: "carcass kg",
+    unit: "carcass-kg",
     inputs: [
-      input("birds dressed", tally.dressedCount, "birds", "measured"),
-      input("all of them", totalKilograms, "carcass kg", "measured"),
+      input("birds-dressed", tally.dressedCount, "birds", "measured"),
+      input("total-dressed-weight", totalKilograms, "carcass-kg", "measured"),
     ],
-    rule: "Weight of all dressed birds, as weighed at packing, over their number. Condemned birds are left out.",
+    rule: "mean-dressed-weight",
     source: "yield",
   });
   const parts = costParts(of);
-  const perUnit = (total: Reckoning, unit: "cents" | "cents per kg") =>
+  const perUnit = (total: Reckoning, unit: "cents" | "cents-per-kg") =>
     reckoning({
       value: total.value / (unit === "cents" ? tally.dressedCount : totalKilograms),
       unit,
       inputs: [
-        inputFrom("cost in all", total),
+        inputFrom("total-cost", total),
         unit === "cents"
-          ? input("birds dressed", tally.dressedCount, "birds", "measured")
-          : input("weight dressed", totalKilograms, "carcass kg", "measured"),
+          ? input("birds-dressed", tally.dressedCount, "birds", "measured")
+          : input("total-dressed-weight", totalKilograms, "carcass-kg", "measured"),
       ],
-      rule:
-        unit === "cents"
-          ? "Cost in all over birds dressed, the dead and condemned not among them."
-          : "Cost in all over weight dressed.",
+      rule: unit === "cents" ? "cost-per-bird" : "cost-per-dressed-weight",
       source: "cost",
     });
   const schools = COST_SCHOOLS.map((school, index) => {
@@ -82,15 +80,15 @@ export function settlement(of: SettlementInput): Settlement | undefined {
       rule: SCHOOL_RULES[school],
       source: "cost",
     });
-    return { school, total, perBird: perUnit(total, "cents"), perKilogram: perUnit(total, "cents per kg") };
+    return { school, total, perBird: perUnit(total, "cents"), perKilogram: perUnit(total, "cents-per-kg") };
   });
   return {
     dressedMean,
     dressedYield: reckoning({
       value: dressedMean.value / of.live.value,
       unit: "fraction",
-      inputs: [inputFrom("mean dressed", dressedMean), inputFrom("mean live", of.live)],
-      rule: "Mean dressed weight over mean live weight.",
+      inputs: [inputFrom("mean-dressed-weight", dressedMean), inputFrom("mean-live-weight", of.live)],
+      rule: "dressing-percentage",
       source: "yield",
     }),
     feedPerKilogramDressed: feedPerKilogram(of, totalKilograms),
@@ -98,11 +96,10 @@ export function settlement(of: SettlementInput): Settlement | undefined {
   };
 }
 
-const SCHOOL_RULES: Readonly<Record<CostSchool, string>> = {
-  "out of pocket":
-    "This day's share of the batch's chicks, feed and other cost, and what the day itself cost.",
-  "with the kit": "Out of pocket, and a share of the kit, written off evenly over its life.",
-  "with our time": "With the kit, and everybody's hours at the farm's rate.",
+const SCHOOL_RULES: Readonly<Record<CostSchool, RuleName>> = {
+  cash: "cash-costs",
+  "with-equipment": "cost-with-equipment",
+  "with-labor": "cost-with-labor",
 };
 
 /** The parts of cost in three lots, each school adding one. */
@@ -112,20 +109,20 @@ function costParts(of: SettlementInput): [Input[], Input[], Input[]] {
   const time = cents(Math.round((of.workMinutes.value / 60) * of.centsAnHour.value));
   return [
     [
-      input("chicks", share.chicks, "cents", "worked out"),
-      input("feed", share.feed, "cents", "worked out"),
-      input("other cost of the batch", share.other, "cents", "worked out"),
-      ...of.dayCosts.map((cost) => input(cost.what, cost.cents, "cents", "measured")),
+      input("chicks", share.chicks, "cents", "calculated"),
+      input("feed", share.feed, "cents", "calculated"),
+      input("other-batch-costs", share.other, "cents", "calculated"),
+      ...of.dayCosts.map((cost) => input({ asEntered: cost.what }, cost.cents, "cents", "measured")),
     ],
-    [input("share of the kit", kit, "cents", "worked out")],
-    [input("our time", time, "cents", "worked out")],
+    [input("equipment-share", kit, "cents", "calculated")],
+    [input("labor", time, "cents", "calculated")],
   ];
 }
 
 function timeInputs({ workMinutes, centsAnHour }: SettlementInput): Input[] {
   return [
-    input("hours worked, all people together", workMinutes.value / 60, "hours", workMinutes.provenance),
-    inputSetting("an hour", centsAnHour, "cents"),
+    input("total-hours-worked", workMinutes.value / 60, "hours", workMinutes.provenance),
+    inputSetting("labor-rate-per-hour", centsAnHour, "cents"),
   ];
 }
 
@@ -143,14 +140,14 @@ function feedPerKilogram(of: SettlementInput, totalKilograms: number): Reckoning
   const { feedFraction } = ownShareOf(of);
   return reckoning({
     value: (feed.kilograms * feedFraction) / totalKilograms,
-    unit: "kg per kg",
+    unit: "kg-per-kg",
     inputs: [
-      input("feed bought for the batch", feed.boughtKilograms, "kg", "measured"),
-      input("left in the bag", feed.leftKilograms, "kg", "measured"),
-      input("this day's part of it", feedFraction, "fraction", "worked out"),
-      input("weight dressed", totalKilograms, "carcass kg", "measured"),
+      input("feed-bought-for-the-batch", feed.boughtKilograms, "kg", "measured"),
+      input("feed-left", feed.leftKilograms, "kg", "measured"),
+      input("this-day-s-share", feedFraction, "fraction", "calculated"),
+      input("total-dressed-weight", totalKilograms, "carcass-kg", "measured"),
     ],
-    rule: "This day's part of the feed that the batch used, over the weight dressed. The part goes by what each bird will have eaten by its age.",
+    rule: "feed-per-weight-dressed",
     source: "cost",
   });
 }

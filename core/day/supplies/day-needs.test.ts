@@ -30,7 +30,7 @@ const large = supply(2, { mostKilograms: 2.5, inStock: 20 });
 const amounts = (use: DayUse, supplies: readonly Supply[] = []) =>
   Object.fromEntries(dayNeeds(use, supplies).map(({ kind, amount }) => [kind, amount]));
 
-describe("what a day uses up", () => {
+describe("what a day uses", () => {
   test("by hand: five whole and two cut up, three people, four hours", () => {
     expect(amounts(USE)).toEqual({
       ice: 6,

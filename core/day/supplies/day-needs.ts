@@ -4,6 +4,7 @@ import { NEEDS } from "#core/packing/needs-constants.ts";
 import { SUPPLY_KINDS, type SupplyKind } from "#core/packing/supply-stock.ts";
 import { normalQuantile } from "#core/quantity/normal.ts";
 import { type Input, input, type Reckoning, reckoning, type Unit } from "#core/reckoning/reckoning.ts";
+import type { RuleName } from "#core/reckoning/reckoning-names.ts";
 import { bleachFor } from "#core/safety/bleach.ts";
 
 /** Something that the farm keeps in stock. */
@@ -107,12 +108,12 @@ function bagNeeds(use: DayUse, supplies: readonly Supply[]): Need[] {
       birds,
       use.spareShare,
       [
-        input("birds of that size, whole", birds, "birds", "worked out"),
+        input("whole-birds-of-that-size", birds, "birds", "calculated"),
         ...(bag
-          ? [input("takes birds to", bag.mostKilograms!, "carcass kg", "the farm's default" as const)]
+          ? [input("fits-birds-up-to", bag.mostKilograms!, "carcass-kg", "farm-setting" as const)]
           : []),
       ],
-      "One for each whole bird of its size, and a few that tear.",
+      "one-bag-each",
     );
     return needsOf("bag", working.value, working, bag ? [bag] : []);
   });
@@ -147,8 +148,8 @@ const partOf = (working: Reckoning, part: number): Reckoning =>
   reckoning({
     ...working,
     value: part,
-    inputs: [...working.inputs, input("in all", working.value, working.unit, "worked out")],
-    rule: `${working.rule} What another stock of the same has is taken from there.`,
+    inputs: [...working.inputs, input("total-needed", working.value, working.unit, "calculated")],
+    thenRule: "from-other-stock",
   });
 
 function workingOf(kind: Exclude<SupplyKind, "bag">, use: DayUse): Reckoning {
@@ -158,79 +159,64 @@ function workingOf(kind: Exclude<SupplyKind, "bag">, use: DayUse): Reckoning {
   const vacuumBags =
     NEEDS.vacuumBagsPerCutBird * use.cutBirds +
     (use.keepsGiblets ? Math.ceil(birds / NEEDS.birdsPerGibletBag) : 0);
-  const allBirds = input("birds", birds, "birds", "worked out");
-  const hours = input("hours on the line", use.lineHours, "hours", "worked out");
+  const allBirds = input("birds", birds, "birds", "calculated");
+  const hours = input("hours-on-the-line", use.lineHours, "hours", "calculated");
   switch (kind) {
     case "ice":
-      return plain(use.iceBags, "count", [], "As the plan's ice comes to, less the farm's own.");
+      return plain(use.iceBags, "count", [], "ice-from-plan");
     case "tie":
-      return withSpare(
-        whole,
-        spare,
-        [input("birds, whole", whole, "birds", "worked out")],
-        "One for each bag, and a few more.",
-      );
+      return withSpare(whole, spare, [input("whole-birds", whole, "birds", "calculated")], "one-tie-each");
     case "tube":
       return plain(
         Math.min(whole, NEEDS.tubesReady),
         "count",
-        [input("birds, whole", whole, "birds", "worked out")],
-        "Pulled out, boiled and used again: a few lie ready.",
+        [input("whole-birds", whole, "birds", "calculated")],
+        "reused-tubes",
       );
     case "label":
       return withSpare(
         whole + vacuumBags,
         spare,
         [
-          input("birds, whole", whole, "birds", "worked out"),
-          input("vacuum bags", vacuumBags, "count", "worked out"),
+          input("whole-birds", whole, "birds", "calculated"),
+          input("vacuum-bags", vacuumBags, "count", "calculated"),
         ],
-        "One for each package, and a few that are spoiled.",
+        "one-label-each",
       );
     case "vacuum_bag":
       return withSpare(
         vacuumBags,
         spare,
         [
-          input("birds cut up", use.cutBirds, "birds", "worked out"),
-          input("bags for one of them", NEEDS.vacuumBagsPerCutBird, "count", "our default"),
+          input("birds-cut-up", use.cutBirds, "birds", "calculated"),
+          input("bags-per-bird", NEEDS.vacuumBagsPerCutBird, "count", "our-estimate"),
           ...(use.keepsGiblets
-            ? [input("birds whose giblets fill a bag", NEEDS.birdsPerGibletBag, "birds", "our default")]
+            ? [input("birds-per-giblet-bag", NEEDS.birdsPerGibletBag, "birds", "our-estimate")]
             : []),
         ],
-        "Breasts, quarters, half a bag of wings and half of frames for each bird cut up; giblets together.",
+        "vacuum-bags-for-cuts",
       );
     case "propane":
-      return plain(
-        1000 * (use.propaneKilograms ?? 0),
-        "grams",
-        [hours],
-        "To heat the bath and to hold it all day.",
-      );
+      return plain(1000 * (use.propaneKilograms ?? 0), "grams", [hours], "propane-for-bath");
     case "salt":
-      return plain(1000 * use.saltKilograms, "grams", [allBirds], "As the plan's brine takes. Weigh it.");
+      return plain(1000 * use.saltKilograms, "grams", [allBirds], "salt-for-brine");
     case "glove": {
       const each = 1 + Math.ceil(use.lineHours / NEEDS.hoursPerGlovePair);
       return plain(
         use.people * each,
         "count",
-        [input("people", use.people, "people", "worked out"), hours],
-        "A pair each to begin with, and another every two hours.",
+        [input("people", use.people, "people", "calculated"), hours],
+        "gloves-per-person",
       );
     }
     case "towel":
-      return plain(
-        Math.ceil(birds / NEEDS.birdsPerTowelRoll),
-        "count",
-        [allBirds],
-        "A roll for every 20 birds.",
-      );
+      return plain(Math.ceil(birds / NEEDS.birdsPerTowelRoll), "count", [allBirds], "towels-per-bird");
     case "bin_bag":
       return plain(
         Math.ceil(birds / NEEDS.birdsPerBinBag) + NEEDS.otherBinBags,
         "count",
         [allBirds],
-        "One for the feathers and offal of every 10 birds, and two more.",
+        "trash-bags-per-bird",
       );
     case "bleach": {
       const mixes = Math.ceil(use.lineHours / NEEDS.hoursPerSanitizer) + 1;
@@ -239,11 +225,11 @@ function workingOf(kind: Exclude<SupplyKind, "bag">, use: DayUse): Reckoning {
         mixes * bleachMilliliters,
         "milliliters",
         [
-          input("mixes", mixes, "count", "worked out"),
-          input("water in each", NEEDS.sanitizerLiters, "liters", "our default"),
-          input("hypochlorite in the bottle", NEEDS.hypochloriteFraction, "fraction", "our default"),
+          input("mixes", mixes, "count", "calculated"),
+          input("water-per-mix", NEEDS.sanitizerLiters, "liters", "our-estimate"),
+          input("hypochlorite-in-the-bleach", NEEDS.hypochloriteFraction, "fraction", "our-estimate"),
         ],
-        "To 100 mg of chlorine a liter, mixed afresh every four hours and for the clean-up. The label and a test strip decide.",
+        "bleach-for-sanitizer",
       );
     }
   }
@@ -258,15 +244,15 @@ export const bucketOfSanitizer = () =>
     strengthLeft: 1,
   });
 
-const plain = (value: number, unit: Unit, inputs: readonly Input[], rule: string) =>
+const plain = (value: number, unit: Unit, inputs: readonly Input[], rule: RuleName) =>
   reckoning({ value, unit, inputs, rule, source: "needs" });
 
-function withSpare(pieces: number, spareShare: number, inputs: readonly Input[], rule: string) {
+function withSpare(pieces: number, spareShare: number, inputs: readonly Input[], rule: RuleName) {
   const spare = Math.ceil(pieces * spareShare - 1e-9);
   return plain(
     pieces + spare,
     "count",
-    spare > 0 ? [...inputs, input("spare", spare, "count", "our default")] : inputs,
+    spare > 0 ? [...inputs, input("spares", spare, "count", "our-estimate")] : inputs,
     rule,
   );
 }

@@ -12,7 +12,7 @@ const at = (day: string, time: string) => {
   return instant.at;
 };
 const figure = (value: number, unit: Unit) =>
-  reckoning({ value, unit, inputs: [], rule: "", source: "own-log" });
+  reckoning({ value, unit, inputs: [], rule: "typical-for-kind", source: "own-log" });
 
 /** Only what tasks are made of. */
 const plan = (isBurnerPossible = true) =>
@@ -53,7 +53,7 @@ const said = (change: Partial<typeof DAY> = {}) =>
     localClock(task.at, ZONE),
   ]);
 
-describe("what follows from a set day", () => {
+describe("what follows from a scheduled day", () => {
   test("stands in order of time, at its hour", () => {
     expect(said()).toEqual([
       ["count-stock", "2026-09-26", "18:00"],
@@ -82,9 +82,9 @@ describe("what follows from a set day", () => {
 
   test("counts whole bags of ice and whole minutes", () => {
     const tasks = dayTasks(DAY);
-    expect(tasks.find(({ key }) => key === "ice")!.title).toBe("Have 8 bags of ice");
+    expect(tasks.find(({ key }) => key === "ice")!.facts).toEqual({ bags: 8 });
     expect(tasks.find(({ key }) => key === "day")).toMatchObject({
-      title: "Processing day: 23 birds of Cockerels",
+      facts: { birds: 23, batchName: "Cockerels" },
       minutes: 450,
     });
     expect(tasks.every((task) => task.at % 60_000 === 0)).toBe(true);

@@ -30,12 +30,24 @@ export type TaskKey =
   | "freeze"
   | "freezer-check";
 
+/** What a task's words need to know; each key uses its own few. */
+export interface TaskFacts {
+  readonly thing?: string;
+  readonly batchName?: string;
+  readonly birds?: number;
+  readonly bags?: number;
+  readonly crates?: number;
+  readonly windowHours?: readonly [number, number];
+  readonly minutes?: number;
+  readonly quotedHours?: number;
+  readonly restDays?: number;
+}
+
 /** Something to be done for a set day, at its time. */
 export interface DayTask {
   /** The same for as long as the day is, however often it is moved. */
   readonly key: TaskKey;
-  readonly title: string;
-  readonly why: string;
+  readonly facts: TaskFacts;
   readonly at: number;
   readonly minutes: number;
   /** Between set-up and clean-up: the run sheet's, and too much for a calendar. */
@@ -73,7 +85,8 @@ const BOOK_AHEAD_DAYS = 21;
 const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
 
-type Draft = Omit<DayTask, "who" | "isOnTheLine"> & {
+type Draft = Omit<DayTask, "who" | "isOnTheLine" | "facts"> & {
+  readonly facts?: TaskFacts;
   readonly isOnTheLine?: boolean;
   /** The station at which the same is asked of people: its rules bind here too. */
   readonly like: Station;
@@ -87,10 +100,10 @@ export function dayTasks(task: TaskInput): DayTask[] {
     .map((draft) => ({ ...draft, at: Math.round(draft.at / MINUTE) * MINUTE }))
     .toSorted((one, other) => one.at - other.at);
   const askedOften = new Map<string, number>();
-  return sorted.map(({ like, isOnTheLine = false, ...draft }) => {
+  return sorted.map(({ like, isOnTheLine = false, facts = {}, ...draft }) => {
     const who = whoFor(task, like, draft.at, askedOften);
     if (who !== undefined) askedOften.set(who, (askedOften.get(who) ?? 0) + 1);
-    return { ...draft, isOnTheLine, who };
+    return { ...draft, facts, isOnTheLine, who };
   });
 }
 
@@ -129,8 +142,7 @@ function before(task: TaskInput): Draft[] {
       : [
           {
             key: "book",
-            title: `Book the ${toBook.toLowerCase()}`,
-            why: `for ${birdsInWords(choices.birds)} of ${batchName}`,
+            facts: { thing: toBook, birds: choices.birds, batchName },
             at: bookOn < today ? startOfDay(today, timeZone) + 9 * HOUR : on(BOOK_AHEAD_DAYS, "09:00"),
             minutes: 15,
             like: "pack",
@@ -140,40 +152,30 @@ function before(task: TaskInput): Draft[] {
     ...booking,
     {
       key: "count-stock",
-      title: "Count bags, ties, labels and gloves; order what is short",
-      why: "a week is enough for the post",
       at: on(7, "18:00"),
       minutes: 30,
       like: "pack",
     },
     {
       key: "pens",
-      title: "Move the pens near the killing place, on fresh grass",
-      why: "clean birds, and a short way to carry crates",
       at: on(3, "17:00"),
       minutes: 45,
       like: "pluck",
     },
     {
       key: "jugs",
-      title: "Freeze water jugs",
-      why: "they save ice, and take three days",
       at: on(3, "18:00"),
       minutes: 20,
       like: "pluck",
     },
     {
       key: "sharpen",
-      title: "Sharpen the knives",
-      why: "a dull one tears",
       at: on(2, "18:00"),
       minutes: 40,
       like: "gut",
     },
     {
       key: "scrub",
-      title: "Scrub and sanitize tables, sinks, coolers and bins",
-      why: "dirt eats chlorine: scrub first. Never bleach with acid or ammonia",
       at: on(1, "13:30"),
       minutes: 75,
       // Bleach is no child's work, as the giblets' knives are not.
@@ -181,24 +183,20 @@ function before(task: TaskInput): Draft[] {
     },
     {
       key: "try-machines",
-      title: "Try every machine, with water",
-      why: "while a part can still be had",
       at: on(1, "15:00"),
       minutes: 60,
       like: "scald",
     },
     {
       key: "ice",
-      title: `Have ${bags} ${bags === 1 ? "bag" : "bags"} of ice`,
-      why: "what the chill takes by the plan, beyond your own",
+      facts: { bags },
       at: on(1, "16:30"),
       minutes: 45,
       like: "pluck",
     },
     {
       key: "feed-off",
-      title: "Pull the feed",
-      why: `first bird off feed ${withdrawal.windowHours[0]} to ${withdrawal.windowHours[1]} h; leave the water`,
+      facts: { windowHours: withdrawal.windowHours },
       at: withdrawal.feedOffAt.value,
       minutes: 15,
       like: "pins",
@@ -213,24 +211,19 @@ function onTheDay({ choices, batchName, plan }: TaskInput): Draft[] {
   const drafts: (Draft | false)[] = [
     scald.burner.possible && {
       key: "burner",
-      title: "Heat the scald water",
-      why: "never an element that is not under water; gas outdoors only",
       at: scald.burner.safeAt.value,
       minutes: 15,
       like: "scald",
     },
     {
       key: "day",
-      title: `Processing day: ${birdsInWords(choices.birds)} of ${batchName}`,
-      why: "set-up to clean-up at an even chance; it may well take longer",
+      facts: { birds: choices.birds, batchName },
       at: line.setUpAt,
       minutes: Math.round((line.cleanAt.value - line.setUpAt) / MINUTE),
       like: "pack",
     },
     {
       key: "set-up",
-      title: "Set up tables, cones and hoses; fill the tanks, water and ice",
-      why: "birds go one way, dirty to clean",
       at: line.setUpAt,
       minutes: SET_UP_MINUTES,
       isOnTheLine: true,
@@ -238,8 +231,7 @@ function onTheDay({ choices, batchName, plan }: TaskInput): Draft[] {
     },
     catching.length > 0 && {
       key: "catch",
-      title: `Catch the first ${catching[0]!.birds}: ${catching[0]!.crates} crates`,
-      why: "in low light, in the shade, not long before the cones",
+      facts: { birds: catching[0]!.birds, crates: catching[0]!.crates },
       at: catching[0]!.at,
       minutes: 15,
       isOnTheLine: true,
@@ -247,8 +239,6 @@ function onTheDay({ choices, batchName, plan }: TaskInput): Draft[] {
     },
     {
       key: "first-bird",
-      title: "First bird",
-      why: "from here the hours off feed are counted",
       at: choices.startAt,
       minutes: 5,
       isOnTheLine: true,
@@ -257,8 +247,7 @@ function onTheDay({ choices, batchName, plan }: TaskInput): Draft[] {
     pause !== undefined &&
       pause.fromMinute < line.lineMinutes && {
         key: "break",
-        title: `Break, ${choices.breakMinutes} min`,
-        why: "no kill in the 5 min before it; every killed bird is in the chill first",
+        facts: { minutes: choices.breakMinutes },
         at: at(pause.fromMinute),
         minutes: pause.minutes,
         isOnTheLine: true,
@@ -266,8 +255,6 @@ function onTheDay({ choices, batchName, plan }: TaskInput): Draft[] {
       },
     tanks.iceOutMinute !== undefined && {
       key: "more-ice",
-      title: "Fetch more ice",
-      why: "what is at hand melts within the hour",
       at: at(tanks.iceOutMinute) - HOUR,
       minutes: 45,
       isOnTheLine: true,
@@ -275,8 +262,7 @@ function onTheDay({ choices, batchName, plan }: TaskInput): Draft[] {
     },
     tanks.fullMinute !== undefined && {
       key: "second-fill",
-      title: "The tanks are full: move the cold birds on, fill again",
-      why: `they hold ${chill.tank.birdsThatFit.value}`,
+      facts: { birds: chill.tank.birdsThatFit.value },
       at: at(tanks.fullMinute),
       minutes: 20,
       isOnTheLine: true,
@@ -284,8 +270,6 @@ function onTheDay({ choices, batchName, plan }: TaskInput): Draft[] {
     },
     {
       key: "clean",
-      title: "Clean up: heat off before draining",
-      why: "while it is wet; dry blood takes twice as long",
       at: line.cleanAt.value - CLEAN_UP_MINUTES * MINUTE,
       minutes: CLEAN_UP_MINUTES,
       isOnTheLine: true,
@@ -293,8 +277,7 @@ function onTheDay({ choices, batchName, plan }: TaskInput): Draft[] {
     },
     {
       key: "probe",
-      title: "Probe the breast of the heaviest bird",
-      why: `it should be cold by now; often quoted limit ${tanks.heaviest.quotedHours} h, your local rule decides`,
+      facts: { quotedHours: tanks.heaviest.quotedHours },
       at: line.evenChanceAt.value + tanks.heaviest.hours * HOUR,
       minutes: 10,
       like: "pack",
@@ -309,24 +292,19 @@ function after(task: TaskInput): Draft[] {
   const drafts: (Draft | false)[] = [
     restDays > 1 && {
       key: "drain",
-      title: "Drain the birds, look at the fridge's thermometer",
-      why: "rigor lets go after about a day; keep them cold",
       at: on(-1, "08:00"),
       minutes: 20,
       like: "pack",
     },
     {
       key: "freeze",
-      title: "Move the rested birds to the freezer",
-      why: `${restDays} ${restDays === 1 ? "day" : "days"} after the kill; one layer at a time`,
+      facts: { restDays },
       at: on(-restDays, "18:00"),
       minutes: 45,
       like: "pack",
     },
     {
       key: "freezer-check",
-      title: "Look at the freezer: hard through, nothing stacked soft",
-      why: "a full freezer freezes slowly",
       at: on(-restDays - 1, "18:00"),
       minutes: 10,
       like: "pack",
@@ -343,5 +321,3 @@ function clockOn({ processedOn, timeZone }: TaskInput) {
     return instant.exists ? instant.at : startOfDay(day, timeZone) + 3 * HOUR;
   };
 }
-
-const birdsInWords = (birds: number) => `${birds} ${birds === 1 ? "bird" : "birds"}`;

@@ -2,8 +2,8 @@ import { scaleLinear } from "d3-scale";
 import { useId } from "react";
 import type { AroundDay } from "#app/server/around-day.server.ts";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
 import type { ChillByHour, ChillOfBird } from "#core/day/plan/chill-by-hour.ts";
 import type { BrinePlan } from "#core/day/plan/chill-plan.ts";
@@ -31,33 +31,33 @@ export function ChillSheet({ planned, basis, around, processedOn }: ChillSheetPr
   return (
     <Sheet
       heading="Chill"
-      beside={`${show.value(chill.ice.value, "kg")} of ice, ${plural(chill.bags.value, "bag")} to have`}
+      beside={`${show.value(chill.ice.value, "kg")} of ice needed, ${plural(chill.bags.value, "bag")} to have ready`}
     >
       <HourChart planned={planned} atHandKilograms={(bought ?? 0) * bag + chill.ownKilograms} />
       {bought !== undefined && chill.bags.value > bought && (
         <Notice>
           <b>
             {tanks.iceOutMinute === undefined
-              ? "Ice is short."
-              : `The ice runs out about ${time(tanks.iceOutMinute)}.`}
+              ? "Not enough ice."
+              : `The ice runs out at about ${time(tanks.iceOutMinute)}.`}
           </b>{" "}
-          There {bought === 1 ? "is" : "are"} {plural(bought, "bag")} for this day; it takes{" "}
-          {chill.bags.value}. Buy {plural(chill.bags.value - bought, "bag")} more, or freeze more jugs in the
-          days before.
+          There {bought === 1 ? "is" : "are"} {plural(bought, "bag")} for this day, which needs{" "}
+          {chill.bags.value}. Buy {plural(chill.bags.value - bought, "bag")} more, or freeze more jugs
+          beforehand.
         </Notice>
       )}
       <ul className="grid gap-1 py-2 text-sm">
         <li>
           {chill.ownKilograms > 0
-            ? `Your own ice: ${show.value(chill.ownKilograms, "kg")}. The rest is bought: ${plural(chill.bags.value, "bag")} of ${show.value(bag, "kg")}.`
-            : `All of it bought: ${plural(chill.bags.value, "bag")} of ${show.value(bag, "kg")}. Jugs that you freeze yourself are told to the Yard.`}
+            ? `Your own ice: ${show.value(chill.ownKilograms, "kg")}. Bought: ${plural(chill.bags.value, "bag")} of ${show.value(bag, "kg")}.`
+            : `All bought: ${plural(chill.bags.value, "bag")} of ${show.value(bag, "kg")}. Enter jugs you freeze yourself under Farm.`}
         </li>
         <li>
           {tanks.fullMinute === undefined
             ? `The tanks hold ${chill.tank.birdsThatFit.value}, so all ${birds} fit at once.`
             : chill.tank.birdsThatFit.value < 1
-              ? "The tanks are too small for a single bird."
-              : `The tanks hold ${chill.tank.birdsThatFit.value} and are full about ${time(tanks.fullMinute)}. The first bird is cold about ${time(tanks.firstColdMinute)}: from then on move the cold ones to rest, and fill again.`}
+              ? "The tanks are too small for even one bird."
+              : `The tanks hold ${chill.tank.birdsThatFit.value} and are full at about ${time(tanks.fullMinute)}. The first bird is cold at about ${time(tanks.firstColdMinute)}; from then on, move cold birds to the refrigerator and refill.`}
         </li>
         <EndBird which="lightest" bird={tanks.lightest} />
         <EndBird which="heaviest" bird={tanks.heaviest} />
@@ -65,8 +65,8 @@ export function ChillSheet({ planned, basis, around, processedOn }: ChillSheetPr
       <Rest room={restRoom(processedOn, birds, around)} birds={birds} />
       {chill.brine && <Brine brine={chill.brine} />}
       <p className="border-t border-rule pt-2 text-sm text-soft">
-        A probe in the thick of the breast decides, not the clock. The hours are those commonly quoted for the
-        weight; your local rule decides.
+        Go by a probe in the thickest part of the breast, not the clock. The hours are commonly quoted for
+        this weight; follow your local rules.
       </p>
     </Sheet>
   );
@@ -76,9 +76,9 @@ function EndBird({ which, bird }: { which: "lightest" | "heaviest"; bird: ChillO
   const show = useShow();
   return (
     <li className={bird.isWithinQuoted ? "" : "font-semibold text-barn"}>
-      The {which}, {show.value(bird.carcassKilograms, "carcass kg")}: under{" "}
-      {show.temperature(CHILL.targetCelsius)} after {show.value(bird.hours, "hours")} in the slush, at most{" "}
-      {show.minutes(bird.waitMinutes)} on the table before it. Often quoted: {bird.quotedHours} h.
+      The {which}, {show.value(bird.carcassKilograms, "carcass-kg")}: under{" "}
+      {show.temperature(CHILL.targetCelsius)} after {show.value(bird.hours, "hours")} in ice slush, with at
+      most {show.minutes(bird.waitMinutes)} on the table first. Commonly quoted limit: {bird.quotedHours} h.
     </li>
   );
 }
@@ -88,26 +88,25 @@ function Rest({ room, birds }: { room: RestRoom | undefined; birds: number }) {
   if (!room) {
     return (
       <p className="border-t border-rule py-2 text-sm">
-        No fridge is named under Stores, so nobody knows where they rest.
+        No refrigerator is listed under Freezers, so there is no place for the birds to rest.
       </p>
     );
   }
   const places = room.places
-    .map(({ name, free, isFreezing }) => `${name} ${isFreezing ? "none, it is freezing" : free}`)
+    .map(({ name, free, isFreezing }) => `${name} ${isFreezing ? "none; it is set to freeze" : free}`)
     .join(", ");
   return (
     <div className="border-t border-rule py-2 text-sm">
       <p>
-        They rest until {show.shortDay(room.until)}. Free then: {places}
-        {room.othersBirds > 0 && `, less ${plural(room.othersBirds, "bird")} of another day`}.
+        They rest until {show.shortDay(room.until)}. Free space then: {places}
+        {room.othersBirds > 0 && `, less ${plural(room.othersBirds, "bird")} for another day`}.
       </p>
       {!room.isEnough && (
         <Notice>
           <b>
-            {room.free === 0 ? "There is no room" : `There is room for ${room.free} of ${birds}`} to rest
-            them.
+            {room.free === 0 ? "There is no room" : `There is room for ${room.free} of ${birds}`} for resting.
           </b>{" "}
-          Empty the fridge before, rest the others in slush with fresh ice, or split the day.
+          Empty the refrigerator first, rest the others in fresh ice slush, or split the day.
         </Notice>
       )}
     </div>
@@ -120,15 +119,16 @@ function Brine({ brine }: { brine: BrinePlan }) {
   return (
     <div className="grid gap-1 border-t border-rule py-2 text-sm">
       <p>
-        <b>Brine:</b> <b className="font-mono">{show.value(brine.salt.value, "kg")}</b> of salt, weighed, in{" "}
+        <b>Brine:</b> <b className="font-mono">{show.value(brine.salt.value, "kg")}</b> of salt by weight in{" "}
         <b className="font-mono">{show.volume(brine.waterLiters)}</b> of cold water: {percent(brine.strength)}{" "}
-        strong, {Math.round(brine.salinometerDegrees)}° on a salinometer. 6 to 24 h, kept under{" "}
-        {show.temperature(CHILL.targetCelsius)} with ice in closed jugs, so that it is not thinned. The birds
-        may take up {percent(brine.uptake)} of their weight; say on a label which weight was weighed.
+        strong, {Math.round(brine.salinometerDegrees)}° on a salinometer. Brine 6 to 24 h, kept below{" "}
+        {show.temperature(CHILL.targetCelsius)} with ice in sealed jugs so it is not diluted. The birds may
+        gain {percent(brine.uptake)} of their weight; a label must state the added solution where your rules
+        require it.
       </p>
       {!brine.dissolves && (
         <Notice tone="stop">
-          <b>So much salt does not dissolve.</b> Choose less, or more water.
+          <b>That much salt will not dissolve.</b> Use less salt or more water.
         </Notice>
       )}
     </div>
@@ -208,7 +208,7 @@ function HourChart({
             className="stroke-ink stroke-2"
           />
           <text x={LEFT + 4} y={y(atHandKilograms) - 5} className="fill-ink text-sm font-semibold">
-            at hand {show.value(atHandKilograms, "kg")}
+            on hand {show.value(atHandKilograms, "kg")}
           </text>
         </g>
       )}
@@ -226,7 +226,7 @@ function HourChart({
         {choices.birds}
       </text>
       <text x={WIDTH - RIGHT} y={TOP - 8} textAnchor="end" className="fill-soft text-sm">
-        bars: ice melted · dashes: birds in · dots: cold through
+        bars: ice melted · dashes: birds in · dots: birds cold
       </text>
       <line x1={LEFT} x2={WIDTH - RIGHT} y1={HEIGHT - BOTTOM} y2={HEIGHT - BOTTOM} className="stroke-ink" />
       {hours

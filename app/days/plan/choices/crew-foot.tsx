@@ -1,6 +1,6 @@
 import type { Grip } from "#app/days/plan/choices/grip.ts";
-import { plural } from "#app/ui/show.ts";
-import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/ui/words.ts";
+import { plural } from "#app/words/show.ts";
+import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/words/words.ts";
 import { type CrewMember, type CrewSeat, type Helper, rulesOf, stationsToJoin } from "#core/day/crew/crew.ts";
 import { helpAt, leaveStation, standFirst } from "#core/day/crew/crew-moves.ts";
 import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
@@ -37,9 +37,9 @@ function Picked({
 }: CrewFootProps & { member: CrewMember; seat: number }) {
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
-      <legend className="sr-only">{`Stations of ${member.name}`}</legend>
+      <legend className="sr-only">{`Stations for ${member.name}`}</legend>
       <p>
-        <b>{member.name}</b> stands at {STATION_WORDS[member.stations[0]!].toLowerCase()}
+        <b>{member.name}</b> is at {STATION_WORDS[member.stations[0]!].toLowerCase()}
         {member.stations.length > 1 &&
           ` and helps at ${member.stations
             .slice(1)
@@ -103,7 +103,7 @@ function Picked({
               onCrew(crew.filter((_, index) => index !== seat));
             }}
           >
-            {member.name} does not come
+            {member.name} is not coming
           </button>
         )}
       </div>
@@ -136,7 +136,7 @@ function Others({ crew, helpers, stations, year, onCrew }: CrewFootProps) {
         ))}
       {crew.length < MOST_PEOPLE && (
         <button type="button" className={BUTTON} onClick={() => add(undefined)}>
-          Another helper
+          Add a helper
         </button>
       )}
     </div>

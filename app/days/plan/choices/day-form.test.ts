@@ -54,15 +54,15 @@ test("what is typed reads into the choices of a day, with its first bird as an i
 });
 
 test.each([
-  [{ birdCount: "59" }, { birdCount: "Only 58 are alive and not set for another day" }],
+  [{ birdCount: "59" }, { birdCount: "Only 58 are alive and not scheduled for another day" }],
   [{ birdCount: "10", cutUpCount: "11" }, { cutUpCount: "There are only 10 birds to cut up" }],
-  [{ processedOn: "2026-06-26" }, { processedOn: "They hatch on 2026-06-27; choose a day after that" }],
+  [{ processedOn: "2026-06-26" }, { processedOn: "They hatch on 2026-06-27; choose a later date" }],
   [
     { processedOn: "2027-03-14", startTime: "02:30" },
-    { startTime: "The clocks change that night and 02:30 does not come. Choose 03:00 or later" },
+    { startTime: "The clocks change that night, and 02:30 does not exist. Choose 03:00 or later" },
   ],
   [{ scaldSchool: "boiling" }, { scaldSchool: "Choose how you scald" }],
-  [{ peopleCount: "0" }, { peopleCount: "It must be at least 1" }],
+  [{ peopleCount: "0" }, { peopleCount: "Enter at least 1" }],
 ])("%j is answered beside its field", (change, expected) => {
   expect(faults(change)).toEqual(expected);
 });

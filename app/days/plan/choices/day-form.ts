@@ -37,7 +37,7 @@ const crew = z
     } catch {
       context.addIssue({
         code: "custom",
-        message: "Who stands where could not be read. Load the page again",
+        message: "The station assignments could not be read. Reload the page",
       });
       return z.NEVER;
     }
@@ -48,24 +48,32 @@ export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
   return z
     .object({
       processedOn: localDay({
-        ask: "Say on which day",
-        from: { day: hatchedOn, problem: `They hatch on ${hatchedOn}; choose a day after that` },
+        ask: "Enter the date",
+        from: { day: hatchedOn, problem: `They hatch on ${hatchedOn}; choose a later date` },
       }),
       startTime: clockTime,
-      birdCount: wholeNumber({ least: 1, most: MOST_BIRDS_A_DAY, ask: "Say how many birds" }),
+      birdCount: wholeNumber({ least: 1, most: MOST_BIRDS_A_DAY, ask: "Enter the number of birds" }),
       cutUpCount: wholeNumber({
         most: MOST_BIRDS_A_DAY,
-        ask: "Say how many will be cut up; 0 if all stay whole",
+        ask: "Enter how many birds to cut up; 0 if all stay whole",
       }),
-      peopleCount: wholeNumber({ least: 1, most: MOST_PEOPLE, ask: "Say how many people work" }),
-      coneCount: wholeNumber({ least: 1, most: 100, ask: "Say how many cones" }),
-      tablePlaceCount: wholeNumber({ least: 1, most: 100, ask: "Say how many can stand at the gut table" }),
-      breakMinutes: wholeNumber({ most: 600, ask: "Say how long the breaks are in all; 0 for none" }),
+      peopleCount: wholeNumber({ least: 1, most: MOST_PEOPLE, ask: "Enter the number of people" }),
+      coneCount: wholeNumber({ least: 1, most: 100, ask: "Enter the number of cones" }),
+      tablePlaceCount: wholeNumber({
+        least: 1,
+        most: 100,
+        ask: "Enter how many can work at the evisceration table",
+      }),
+      breakMinutes: wholeNumber({ most: 600, ask: "Enter the break in minutes; 0 for none" }),
       scaldSchool: choice(SCALD_SCHOOLS, "Choose how you scald"),
-      withdrawalSchool: choice(WITHDRAWAL_SCHOOLS, "Choose how you pull the feed"),
-      whichBirds: choice(WHICH_BIRDS, "Choose which birds are taken"),
+      withdrawalSchool: choice(WITHDRAWAL_SCHOOLS, "Choose a feed withdrawal method"),
+      whichBirds: choice(WHICH_BIRDS, "Choose which birds to process"),
       breakAt: clockTime,
-      pinPlaceCount: wholeNumber({ least: 1, most: 100, ask: "Say how many can stand at the pins" }),
+      pinPlaceCount: wholeNumber({
+        least: 1,
+        most: 100,
+        ask: "Enter how many can work at the pinning table",
+      }),
       keepsGiblets: tick,
       keepsFeet: tick,
       packsSameDay: tick,
@@ -91,7 +99,7 @@ export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
       if (!start.exists) {
         fault(
           "startTime",
-          `The clocks change that night and ${startTime} does not come. Choose ${start.next} or later`,
+          `The clocks change that night, and ${startTime} does not exist. Choose ${start.next} or later`,
         );
         return z.NEVER;
       }
@@ -101,8 +109,8 @@ export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
 
 export function tooManyBirds(freeCount: number): string {
   return freeCount <= 0
-    ? "All birds of this batch are dressed, lost or set for another day"
-    : `Only ${freeCount} are alive and not set for another day`;
+    ? "All birds in this batch are processed, lost, or scheduled for another day"
+    : `Only ${freeCount} are alive and not scheduled for another day`;
 }
 
 /** Who stands where, as the form sends it. */

@@ -1,6 +1,6 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import type { Grip } from "#app/days/plan/choices/grip.ts";
-import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/ui/words.ts";
+import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/words/words.ts";
 import type { CrewMember } from "#core/day/crew/crew.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import type { StationShare } from "#core/processing-line/line-tally.ts";
@@ -32,7 +32,7 @@ export function StationColumn(props: StationColumnProps) {
       className={`flex flex-col gap-1 border-b border-rule px-3 py-2 text-sm sm:border-b-0 sm:px-2 ${holds ? "bg-blush" : isOver ? "bg-mist" : ""}`}
     >
       <h3 className="font-sans font-semibold">{STATION_WORDS[station]}</h3>
-      {holds && <p className="w-fit bg-barn px-1 text-xs font-semibold text-white">holds the line</p>}
+      {holds && <p className="w-fit bg-barn px-1 text-xs font-semibold text-white">limits the line</p>}
       <p className="text-soft">{kit}</p>
       <ul className="flex flex-wrap gap-1 sm:grid">
         {here.map(({ member, seat }) => (
@@ -101,9 +101,9 @@ function NameTag({
 /** What a station's places did, in the order of the bar. */
 const PARTS = [
   { part: "busy", words: "worked", className: "fill-pine" },
-  { part: "unmanned", words: "nobody free", className: "fill-barn" },
-  { part: "blocked", words: "no room after it", className: "fill-dawn" },
-  { part: "starved", words: "nothing to do", className: "fill-rule" },
+  { part: "unmanned", words: "no one free", className: "fill-barn" },
+  { part: "blocked", words: "next station full", className: "fill-dawn" },
+  { part: "starved", words: "waiting for birds", className: "fill-rule" },
 ] as const;
 
 function Busy({ share }: { share: StationShare }) {
@@ -136,7 +136,7 @@ function Busy({ share }: { share: StationShare }) {
 /** What the bars below the stations are made of. */
 export function BusyLegend() {
   return (
-    <ul aria-label="The bars, from the left" className="flex flex-wrap gap-x-4 text-soft">
+    <ul aria-label="Bars, left to right" className="flex flex-wrap gap-x-4 text-soft">
       {PARTS.map(({ part, words, className }) => (
         <li key={part} className="flex items-center gap-1">
           <svg aria-hidden="true" viewBox="0 0 10 10" className="size-2.5">

@@ -6,7 +6,7 @@ import { formFields } from "#app/server/submitted.server.ts";
 import { Button, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/from-file.ts";
 
-export const meta = () => [{ title: "From a plan’s file · Pale Morning" }];
+export const meta = () => [{ title: "Start from a plan file · Pale Morning" }];
 
 /** A plan's file is one or two thousand letters; it travels on in the address of the page that it fills in. */
 const MOST_BYTES = 6000;
@@ -31,7 +31,7 @@ export async function action({ request }: Route.ActionArgs) {
   if ("problems" in read) return refuse(...read.problems);
   const short = JSON.stringify(JSON.parse(text));
   if (short.length > MOST_BYTES)
-    return refuse(`It is too long to be a day's plan: at most ${MOST_BYTES} letters are read`);
+    return refuse(`The file is too long for a plan: at most ${MOST_BYTES} characters`);
   return redirect(`/days/new?${new URLSearchParams({ batch: String(batch.id), plan: short })}`, 303);
 }
 
@@ -39,14 +39,14 @@ export default function FromFile({ loaderData: { batchName }, actionData }: Rout
   const problems = actionData?.problems ?? [];
   return (
     <Page>
-      <PageHead title="From a plan’s file" line={batchName} />
+      <PageHead title="Start from a plan file" line={batchName} />
       <Sheet heading="The file" className="max-w-prose">
         <Form method="post" encType="multipart/form-data" className="grid gap-3 py-1">
           <label className="grid gap-1">
-            <span className="font-semibold">A plan that was taken along</span>
+            <span className="font-semibold">Plan file</span>
             <span className="text-sm text-soft">
-              A .json file as a plan writes it. Birds, people, stations, kit and break are taken from it; the
-              date, the schools and how quick everybody is are the farm’s own. Nothing is kept before you save
+              A .json file exported from a plan. Birds, people, stations, equipment, and break come from it;
+              the date, methods, and each person's speed come from your farm. Nothing is saved until you save
               the day.
             </span>
             <input
@@ -65,7 +65,7 @@ export default function FromFile({ loaderData: { batchName }, actionData }: Rout
             </ul>
           )}
           <div>
-            <Button>Start from it</Button>
+            <Button>Use this file</Button>
           </div>
         </Form>
       </Sheet>

@@ -47,10 +47,10 @@ test.each([
         { at: "11:00", minutes: 20 },
       ],
     },
-    "11:00 is within the break before it",
+    "11:00 is within the previous break",
   ],
   [{ work: { cutUp: 20, packSameDay: true } }, "there are only 12 birds"],
-  [{ people: [{ from: "12:00", to: "11:00" }] }, "11:00 is not after they come"],
+  [{ people: [{ from: "12:00", to: "11:00" }] }, "11:00 is not after they arrive"],
 ])("%j is named", (change, problem) => {
   const read = lineDayOfFile(LineFile.parse({ birds: 12, people: [{}], kit: { cones: 2 }, ...change }));
   expect("problems" in read ? read.problems.map((one) => one.problem) : []).toContain(problem);
@@ -90,7 +90,7 @@ test.each([
   [{ kit: { cones: 2, places: { gut: 0 } } }, "kit.places.gut: must be at least 1"],
   [{ kit: { cones: 2, buffers: { pins: 0 } } }, "kit.buffers.pins: must be at least 1"],
   [{ kit: { cones: 2, chairs: 4 } }, "chairs"],
-  [{ people: [] }, "people: needs somebody"],
+  [{ people: [] }, "people: needs at least one person"],
   [{ people: [{ stations: ["gut", "gut"] }] }, "people.0.stations: names a station twice"],
   [{ people: [{ stations: ["oven"] }] }, "people.0.stations.0: must be one of cones, scald"],
   [{ people: [{ pace: { gut: 0.1 } }] }, "people.0.pace.gut: must be at least 0.3"],

@@ -26,10 +26,10 @@ const station = z.enum(STATIONS, `must be one of ${STATIONS.join(", ")}`);
 const pace = z.number().min(0.3, "must be at least 0.3").max(10, "must be at most 10");
 
 const person = z.strictObject({
-  name: z.string().trim().min(1, "say a name").max(60, "must be at most 60 letters").optional(),
+  name: z.string().trim().min(1, "needs a name").max(60, "must be at most 60 characters").optional(),
   stations: z
     .array(station)
-    .min(1, "name a station, or leave it out for all")
+    .min(1, "name a station, or leave it out for all stations")
     .refine((named) => new Set(named).size === named.length, "names a station twice")
     .optional(),
   pace: z.partialRecord(station, pace).default({}),
@@ -55,7 +55,10 @@ export const LineFile = z.strictObject({
   kind: z.enum(BIRD_KINDS, `must be one of ${BIRD_KINDS.join(", ")}`).default("fast"),
   liveKg: z.number().min(0.3, "must be at least 0.3").max(14, "must be at most 14").default(2.6),
   start: clock.default("07:00"),
-  people: z.array(person).min(1, "needs somebody").max(MOST_PEOPLE, `must be at most ${MOST_PEOPLE}`),
+  people: z
+    .array(person)
+    .min(1, "needs at least one person")
+    .max(MOST_PEOPLE, `must be at most ${MOST_PEOPLE}`),
   kit: z.strictObject({
     cones: whole(1, 100),
     scaldAtOnce: whole(1, 20).default(1),
@@ -254,12 +257,12 @@ function problemsOfTimes(file: LineFile, after: (time: string) => number): LineF
       .slice(1)
       .flatMap(({ index, from, at }, before) =>
         from < breaks[before]!.to
-          ? [{ field: `breaks.${index}.at`, problem: `${at} is within the break before it` }]
+          ? [{ field: `breaks.${index}.at`, problem: `${at} is within the previous break` }]
           : [],
       ),
     ...file.people.flatMap(({ from, to }, index) =>
       to !== undefined && after(to) <= (from === undefined ? 0 : after(from))
-        ? [{ field: `people.${index}.to`, problem: `${to} is not after they come` }]
+        ? [{ field: `people.${index}.to`, problem: `${to} is not after they arrive` }]
         : [],
     ),
   ];
@@ -269,5 +272,5 @@ function problemsOfPeople(day: LineDay): LineFileProblem[] {
   const manned = new Set(day.people.flatMap(({ stations }) => stations));
   return neededStations(day)
     .filter((needed) => !manned.has(needed))
-    .map((needed) => ({ field: "people", problem: `nobody is at ${needed}, and the day needs it` }));
+    .map((needed) => ({ field: "people", problem: `no one is at ${needed}, which this day needs` }));
 }

@@ -1,7 +1,7 @@
 import type { CrewSearchState } from "#app/days/plan/line/use-line.ts";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { STATION_WORDS } from "#app/ui/words.ts";
+import { STATION_WORDS } from "#app/words/words.ts";
 import type { CrewMember, CrewSeat } from "#core/day/crew/crew.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 
@@ -28,37 +28,35 @@ export function BestCrewSheet({ crew, search, standingKey, onSearch, onCrew }: B
   const single = found?.single;
   const isBetter = found !== undefined && found.savedMinutes >= 1 && found.moves.length > 0;
   return (
-    <Sheet heading="Best crew for this day">
+    <Sheet heading="Best crew">
       {!found && (
         <div className="flex flex-wrap items-center gap-3">
           <Button type="button" kind="plain" disabled={search.state === "searching"} onClick={onSearch}>
-            {search.state === "searching" ? "Trying crews" : "Look for a better crew"}
+            {search.state === "searching" ? "Trying crews" : "Find a better crew"}
           </Button>
           <span role="status" className="text-sm text-soft">
             {search.state === "failed"
-              ? "It could not be worked out here. The plan stands as it is."
-              : "Within everybody's rules; takes about three seconds."}
+              ? "The search failed on this device. The plan is unchanged."
+              : "Follows everyone's rules; takes about three seconds."}
           </span>
         </div>
       )}
-      {found && !isBetter && (
-        <p role="status">No other crew of these people would be done sooner. Yours stands.</p>
-      )}
+      {found && !isBetter && <p role="status">No other arrangement of these people finishes sooner.</p>}
       {found && isBetter && (
         <>
           <p role="status">
-            Done <b>{show.minutes(found.savedMinutes)}</b> sooner at an even chance
-            {found.bottleneck && `; then ${STATION_WORDS[found.bottleneck].toLowerCase()} holds the line`}.
+            Done <b>{show.minutes(found.savedMinutes)}</b> sooner
+            {found.bottleneck && `; then ${STATION_WORDS[found.bottleneck].toLowerCase()} limits the line`}.
           </p>
           <table className="my-2 w-full text-sm">
-            <caption className="sr-only">Who would stand elsewhere</caption>
+            <caption className="sr-only">Who would move</caption>
             <thead>
               <tr className="border-b border-ink text-left">
                 <th className="py-1 pr-2">Who</th>
                 <th className="pr-2">Now</th>
                 <th className="pr-2">Then</th>
                 <th className="pr-2 text-right">Alone</th>
-                <th className="sr-only">Take</th>
+                <th className="sr-only">Use</th>
               </tr>
             </thead>
             <tbody>
@@ -77,7 +75,7 @@ export function BestCrewSheet({ crew, search, standingKey, onSearch, onCrew }: B
                       className="px-3"
                       onClick={() => onCrew(seatsWith([person]))}
                     >
-                      Take
+                      Use
                       <span className="sr-only"> {crew[person]!.name} only</span>
                     </Button>
                   </td>
@@ -87,7 +85,7 @@ export function BestCrewSheet({ crew, search, standingKey, onSearch, onCrew }: B
           </table>
           <div className="flex flex-wrap items-center gap-3">
             <Button type="button" onClick={() => onCrew(seatsWith(found.moves.map(({ person }) => person)))}>
-              Take all of it
+              Use the whole crew
             </Button>
             {single && (
               <Button
@@ -101,7 +99,7 @@ export function BestCrewSheet({ crew, search, standingKey, onSearch, onCrew }: B
                   )
                 }
               >
-                One move only: {crew[single.person]!.name} at {inWords(single.stations)}, −
+                One move: {crew[single.person]!.name} at {inWords(single.stations)}, −
                 {show.minutes(single.savedMinutes)}
               </Button>
             )}

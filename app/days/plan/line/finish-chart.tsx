@@ -2,7 +2,7 @@ import { scaleLinear } from "d3-scale";
 import { area } from "d3-shape";
 import { useId } from "react";
 import { Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
+
 import { useShow } from "#app/ui/use-show.tsx";
 import { localHours } from "#core/calendar/farm-time.ts";
 import type { LinePlan } from "#core/day/plan/line-plan.ts";
@@ -21,20 +21,17 @@ export function FinishChart({ line, startAt }: { line: LinePlan; startAt: number
   const curve = finishCurve(answer.lastChills);
   const hours = (nineInTenAt.value - oneInTenAt.value) / 3_600_000;
   return (
-    <Sheet
-      heading="When you will be done"
-      beside={`about, from ${plural(answer.replications, "morning")} tried`}
-    >
+    <Sheet heading="Finish time" beside={`from ${show.count(answer.replications)} simulated days`}>
       <p className="text-sm">
-        Last bird in the chill by <b>{show.time(evenChanceAt.value)}</b> at an even chance, by{" "}
-        <b>{show.time(nineInTenAt.value)}</b> nine times in ten. Eight mornings in ten end within{" "}
-        {show.minutes(hours * 60)} of each other.
+        Last bird in the chill tank likely by <b>{show.time(evenChanceAt.value)}</b>, 9 in 10 by{" "}
+        <b>{show.time(nineInTenAt.value)}</b>. Eight days in ten finish within {show.minutes(hours * 60)} of
+        each other.
       </p>
       {curve.length > 0 && <Curve curve={curve} line={line} startAt={startAt} />}
       {answer.stuckMornings > 0 && (
         <p className="text-sm font-semibold text-barn">
-          {answer.stuckMornings} of {answer.replications} mornings got stuck: nobody was left who may do what
-          came next.
+          {answer.stuckMornings} of {answer.replications} simulated days got stuck: no one was left who may do
+          the next task.
         </p>
       )}
     </Sheet>
@@ -55,7 +52,7 @@ function Curve({ curve, line, startAt }: { curve: readonly CurvePoint[]; line: L
     ({ share }) => y(share),
   );
   const marks = [
-    { at: line.evenChanceAt.value, words: `even chance ${show.time(line.evenChanceAt.value)}`, row: 0 },
+    { at: line.evenChanceAt.value, words: `likely ${show.time(line.evenChanceAt.value)}`, row: 0 },
     { at: line.nineInTenAt.value, words: `9 in 10 by ${show.time(line.nineInTenAt.value)}`, row: 1 },
   ];
   const hours = localHours(from, to, show.timeZone);

@@ -31,7 +31,7 @@ export function HelpsSheet({ helps, startAt, doneAt, sunrise, cutUp }: HelpsShee
   );
   return (
     <Sheet heading="What would help most">
-      {!helps && <p className="text-sm text-soft">Being worked out, on the same luck as the plan.</p>}
+      {!helps && <p className="text-sm text-soft">Calculating…</p>}
       {helps && (
         <>
           <ul>
@@ -46,13 +46,14 @@ export function HelpsSheet({ helps, startAt, doneAt, sunrise, cutUp }: HelpsShee
                 </b>
               </li>
             ))}
-            {saving.length === 0 && <li>No single change of these would end the day sooner.</li>}
+            {saving.length === 0 && <li>No single change here would finish the day sooner.</li>}
           </ul>
           <p className="pt-2 text-sm">
-            <b>An hour earlier</b> it would be done by {show.time(doneAt - HOUR)}; the line takes as long
+            <b>Starting an hour earlier</b> would likely finish by {show.time(doneAt - HOUR)}; the line takes
+            just as long
             {sunrise !== undefined &&
               startAt - HOUR < sunrise &&
-              `, and the first birds are killed before sunrise, ${show.time(sunrise)}`}
+              `, with the first birds killed before sunrise, ${show.time(sunrise)}`}
             .
           </p>
           {(nothing.length > 0 || cutUp > 0) && (
@@ -60,14 +61,14 @@ export function HelpsSheet({ helps, startAt, doneAt, sunrise, cutUp }: HelpsShee
               <b>No difference:</b>{" "}
               {[
                 ...nothing.map(words),
-                ...(cutUp > 0 ? ["fewer cut up, since that is done after the rest"] : []),
+                ...(cutUp > 0 ? ["fewer cut up, because cutting is done after resting"] : []),
               ].join("; ")}
               .
             </p>
           )}
           {without.length > 0 && (
             <p className="pt-1 text-sm">
-              <b>Could be done without:</b> {without.map(words).join("; ")}.
+              <b>Not needed:</b> {without.map(words).join("; ")}.
             </p>
           )}
         </>

@@ -4,9 +4,9 @@ import { CrewFoot } from "#app/days/plan/choices/crew-foot.tsx";
 import type { Grip } from "#app/days/plan/choices/grip.ts";
 import { BusyLegend, percent, StationColumn } from "#app/days/plan/choices/station-column.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/ui/words.ts";
+import { plural } from "#app/words/show.ts";
+import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/words/words.ts";
 import type { CrewMember, CrewSeat, Helper } from "#core/day/crew/crew.ts";
 import { moveSeat } from "#core/day/crew/crew-moves.ts";
 import type { LinePlan } from "#core/day/plan/line-plan.ts";
@@ -102,7 +102,7 @@ export function LineSheet(props: LineSheetProps) {
       <DndContext id={contextId} sensors={sensors} onDragEnd={onDragEnd}>
         <ol
           className="-mx-4 grid sm:grid-flow-col sm:auto-cols-fr sm:divide-x sm:divide-rule"
-          aria-label="Stations, in the order in which a bird meets them"
+          aria-label="Stations, in the order birds reach them"
         >
           {stations.filter((station) => !isAfterChill(station)).map(column)}
           <li className="flex flex-col gap-1 px-3 py-2 text-sm sm:px-2">
@@ -118,12 +118,12 @@ export function LineSheet(props: LineSheetProps) {
       <div className="grid gap-1 border-t border-rule py-2 text-sm">
         {holding?.savedMinutes !== undefined && (
           <p>
-            <b>{STATION_WORDS[holding.station]} holds the line:</b> a tenth quicker there, and the day ends{" "}
+            <b>{STATION_WORDS[holding.station]} limits the line:</b> 10 % faster there would finish the day{" "}
             {show.minutes(Math.max(1, Math.round(holding.savedMinutes)))} sooner.
           </p>
         )}
         <p>
-          Of the line's time at work:{" "}
+          Share of the line's time spent working:{" "}
           {day.people.map(({ name }, person) => `${name} ${percent(line.answer.people[person]!)}`).join(", ")}
           .
         </p>

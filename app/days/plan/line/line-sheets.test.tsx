@@ -51,7 +51,7 @@ describe("the line as a row of stations", () => {
   test("says what each place did in words that add to all of its time", () => {
     const { plan, words } = sheet();
     const stations = words.match(
-      /\d+ % worked, \d+ % nobody free, \d+ % no room after it, \d+ % nothing to do/g,
+      /\d+ % worked, \d+ % no one free, \d+ % next station full, \d+ % waiting for birds/g,
     );
     expect(stations).toHaveLength(Object.keys(plan.line.answer.stations).length);
     for (const station of stations!) {
@@ -62,18 +62,18 @@ describe("the line as a row of stations", () => {
 
   test("says what a tenth quicker would save where one station holds it, once that is known", () => {
     expect(sheet({ station: "gut", savedMinutes: 6.2 }).words).toContain(
-      "Gut table holds the line: a tenth quicker there, and the day ends 6 min sooner.",
+      "Evisceration limits the line: 10 % faster there would finish the day 6 min sooner.",
     );
     const guessed = sheet({ station: "gut", savedMinutes: undefined }).words;
-    expect(guessed).toContain("holds the line");
+    expect(guessed).toContain("limits the line");
     expect(guessed).not.toContain("a tenth quicker");
-    expect(sheet().words).not.toContain("holds the line");
+    expect(sheet().words).not.toContain("limits the line");
   });
 
   test("gives everybody's share of the line's time, and leaves a child out of what is not for them", () => {
     const { plan, words } = sheet();
     const share = Math.round(100 * plan.line.answer.people[0]!);
-    expect(words).toContain(`Of the line's time at work: Tobias ${share} %`);
+    expect(words).toContain(`Share of the line's time spent working: Tobias ${share} %`);
     // Giblets are a knife's work: Juno, fourteen, only pins and rinses, and nobody else was told to do them.
     expect(words).toMatch(/Giblets 1 place nobody/);
     expect(words).toMatch(/Pin feathers 2 places Juno/);
@@ -95,58 +95,58 @@ describe("what would help most", () => {
     );
 
   test("is being worked out, or nothing at all, and says so", () => {
-    expect(sheet(undefined)).toContain("Being worked out");
-    expect(sheet([])).toContain("No single change of these would end the day sooner.");
+    expect(sheet(undefined)).toContain("Calculating");
+    expect(sheet([])).toContain("No single change here would finish the day sooner.");
   });
 
   test("lists six that save, then what makes no difference, then what could be done without", () => {
     const places = [1, 2, 3, 4, 5, 6, 7].map((count) =>
-      effect({ what: "more cones", cones: 4 + count }, 40 - count),
+      effect({ what: "more-cones", cones: 4 + count }, 40 - count),
     );
     const words = sheet([
       ...places,
-      effect({ what: "pluck more at once", birds: 3 }, 0.4),
-      effect({ what: "without person", name: "Juno" }, -0.2),
-      effect({ what: "without person", name: "Maren" }, -55),
-      effect({ what: "fewer cones", cones: 3 }, 0),
+      effect({ what: "pluck-more-at-once", birds: 3 }, 0.4),
+      effect({ what: "without-person", name: "Juno" }, -0.2),
+      effect({ what: "without-person", name: "Maren" }, -55),
+      effect({ what: "fewer-cones", cones: 3 }, 0),
     ]);
     expect(words).toContain("With 5 cones −39 min");
     expect(words).toContain("With 10 cones −34 min");
     expect(words).not.toContain("With 11 cones");
     expect(words).toContain("No difference: Pluck 3 at a time.");
-    expect(words).toContain("Could be done without: Without Juno; With 3 cones.");
+    expect(words).toContain("Not needed: Without Juno; With 3 cones.");
     expect(words).not.toContain("Maren");
   });
 
   test("says when it would be done an hour earlier, and that the first birds are killed in the dark then", () => {
     expect(sheet([])).toContain(
-      "done by 10:00; the line takes as long, and the first birds are killed before",
+      "likely finish by 10:00; the line takes just as long, with the first birds killed before",
     );
-    expect(sheet([], { sunrise: SEVEN - 90 * MINUTE })).toContain("the line takes as long.");
-    expect(sheet([], { sunrise: undefined })).toContain("the line takes as long.");
+    expect(sheet([], { sunrise: SEVEN - 90 * MINUTE })).toContain("the line takes just as long.");
+    expect(sheet([], { sunrise: undefined })).toContain("the line takes just as long.");
   });
 
   test("says plainly that fewer cut up make no difference where they are cut up after the rest", () => {
     expect(sheet([], { cutUp: 12 })).toContain(
-      "No difference: fewer cut up, since that is done after the rest.",
+      "No difference: fewer cut up, because cutting is done after resting.",
     );
   });
 
   test("tells each lever as a person would say it, with hours by the clock", () => {
     const words = sheet([
-      effect({ what: "one more person" }, 50),
-      effect({ what: "break moved", fromMinute: 300, toMinute: 270 }, 9),
-      effect({ what: "more places", station: "gut", places: 1 }, 8),
-      effect({ what: "scald more at once", birds: 2 }, 7),
-      effect({ what: "hotter water", minutes: 10 }, 6),
-      effect({ what: "more tank", birds: 81 }, 5),
+      effect({ what: "one-more-person" }, 50),
+      effect({ what: "break-moved", fromMinute: 300, toMinute: 270 }, 9),
+      effect({ what: "more-places", station: "gut", places: 1 }, 8),
+      effect({ what: "scald-more-at-once", birds: 2 }, 7),
+      effect({ what: "hotter-water", minutes: 10 }, 6),
+      effect({ what: "more-tank", birds: 81 }, 5),
     ]);
     for (const one of [
-      "Another practiced pair of hands, anywhere −50 min",
-      "The break at 11:30 −9 min",
-      "Gut table: 1 place −8 min",
+      "One more practiced person, at any station −50 min",
+      "Break at 11:30 −9 min",
+      "Evisceration: 1 place −8 min",
       "Scald 2 at a time −7 min",
-      "Change the water with hot from the tap −6 min",
+      "Refill the scalder from the hot tap −6 min",
       "Tanks for 81 birds −5 min",
     ])
       expect(words).toContain(one);
@@ -178,23 +178,25 @@ describe("the best crew", () => {
     );
 
   test("is asked for, looked for, or could not be found out", () => {
-    expect(sheet({ state: "none" })).toContain("Look for a better crew");
+    expect(sheet({ state: "none" })).toContain("Find a better crew");
     expect(sheet({ state: "searching" })).toContain("Trying crews");
-    expect(sheet({ state: "failed" })).toContain("The plan stands as it is.");
+    expect(sheet({ state: "failed" })).toContain("The plan is unchanged.");
   });
 
-  test("stands beside what is set, with what each move saves alone and what holds the line then", () => {
+  test("stands beside what is set, with what each move saves alone and what limits the line then", () => {
     const words = sheet(found(31));
-    expect(words).toContain("Done 31 min sooner at an even chance; then pin feathers holds the line.");
-    expect(words).toContain("Maren gut table, then rinse, look gut table, then pin feathers −31 min");
-    expect(words).toContain("One move only: Maren at pin feathers, −12 min");
+    expect(words).toContain("Done 31 min sooner; then pin feathers limits the line.");
+    expect(words).toContain(
+      "Maren evisceration, then rinse, inspect evisceration, then pin feathers −31 min",
+    );
+    expect(words).toContain("One move: Maren at pin feathers, −12 min");
     expect(sheet(found(31, Number.NaN))).toContain("not alone");
     expect(sheet(found(31, -4))).toContain("+4 min");
     expect(sheet(found(31, 0.3))).toContain("0 min");
   });
 
   test("is not offered where it saves nothing, or where somebody has moved since", () => {
-    expect(sheet(found(0.5))).toContain("No other crew of these people would be done sooner.");
-    expect(sheet(found(31), "later")).toContain("Look for a better crew");
+    expect(sheet(found(0.5))).toContain("No other arrangement of these people finishes sooner.");
+    expect(sheet(found(31), "later")).toContain("Find a better crew");
   });
 });

@@ -1,5 +1,5 @@
-import { plural, type Show } from "#app/ui/show.ts";
-import { STATION_WORDS } from "#app/ui/words.ts";
+import { plural, type Show } from "#app/words/show.ts";
+import { STATION_WORDS } from "#app/words/words.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { DRAIN_MINUTES } from "#core/processing-line/line-constants.ts";
@@ -21,7 +21,7 @@ export function stationPages(planned: PlanForDate, show: Show): StationPage[] {
   const { line } = planned.plan;
   const { startAt, birds } = planned.choices;
   const words = stationWords(planned, show);
-  const foot = `First bird ${show.time(startAt)}, ${plural(birds, "bird")}; last into the chill by ${show.time(line.evenChanceAt.value)} at an even chance, ${show.time(line.nineInTenAt.value)} nine times in ten.`;
+  const foot = `First bird ${show.time(startAt)}, ${plural(birds, "bird")}; last bird in the chill tank likely by ${show.time(line.evenChanceAt.value)}, 9 in 10 by ${show.time(line.nineInTenAt.value)}.`;
   return [...neededStations(line.setup.day), "chill" as const].map((key) => ({
     key,
     heading: key === "chill" ? "Chill" : STATION_WORDS[key],
@@ -46,62 +46,64 @@ function stationWords({ plan, choices }: PlanForDate, show: Show): Record<Statio
   return {
     cones: [
       `${plural(choices.cones, "cone")}. Hold the bird until it calms; cut close to the jaw.`,
-      "Bleed until it is dead and still: at least 90 s. Never scald a bird that moves.",
-      `${hasBreak ? `No kill in the ${DRAIN_MINUTES.kill} min before the break. ` : ""}At most ${mostInLine(day.people)} birds between cone and chill.`,
+      "Bleed until it is dead and still, at least 90 s. Never scald a bird that moves.",
+      `${hasBreak ? `No kill in the ${DRAIN_MINUTES.kill} min before the break. ` : ""}At most ${mostInLine(day.people)} birds between cone and chill tank.`,
       "Very sharp knife: cut away from your hand.",
     ],
     scald: [
-      `${show.temperature(scald.bath.value)} for ${show.value(scald.seconds.value, "seconds")}; try from ${from}, not past ${to}. Never ${show.temperature(scald.skinCeilingCelsius)}.`,
-      "Wing feathers that slip out easily decide. One person keeps the scald all day.",
+      `${show.temperature(scald.bath.value)} for ${show.value(scald.seconds.value, "seconds")}; start testing at ${from}, no longer than ${to}. Never ${show.temperature(scald.skinCeilingCelsius)}.`,
+      "Go by wing feathers that slip out easily. Keep one person at the scald all day.",
       choices.changeWaterBirds
         ? `Change the water every ${choices.changeWaterBirds} birds.`
-        : "Change the water when it is foul.",
-      "Scalding water. Never a dry element; gas outdoors only. Children keep away.",
+        : "Change the water when it is dirty.",
+      "Scalding water. Never power a dry element; gas outdoors only. Keep children away.",
     ],
     pluck: [
-      choices.pluckBy === "hand" ? "By hand, breast first, against the lie." : "10 to 30 s, hosed.",
-      "Torn breast skin: the bird goes to be cut up. Say so.",
-      "Hands, sleeves and hair clear of the drum. Off at the switch before you reach in.",
+      choices.pluckBy === "hand"
+        ? "By hand, breast first, against the grain."
+        : "10 to 30 s with the hose on.",
+      "Torn breast skin: send the bird to be cut up, and say so.",
+      "Keep hands, sleeves, and hair clear of the drum. Switch it off before you reach in.",
     ],
     feet: [
-      "Feet off at the joint, head off, neck loosened, oil gland out.",
+      "Cut feet off at the joint, head off, loosen the neck, remove the oil gland.",
       choices.keepsFeet
-        ? "Keep the feet: into their own bowl at once."
-        : "Feet and heads into the waste barrel.",
-      "Knife or shears: cut away from your hand. Nobody under 16 works here alone.",
+        ? "Keep the feet: put them in their own bowl right away."
+        : "Feet and heads go into the waste barrel.",
+      "Knife or shears: cut away from your hand. No one under 16 works here alone.",
     ],
     pins: [
-      "Pick the pin feathers: back, tail, wings, then the rest.",
-      "Many pins left: tell the scald, five seconds more.",
-      "Gloves. No blades at this place; a young person can work here.",
+      "Pick the pinfeathers: back, tail, wings, then the rest.",
+      "Many pinfeathers left: ask for five more seconds at the scald.",
+      "Wear gloves. No blades here; a young person can work here.",
     ],
     gut: [
-      `${plural(choices.tablePlaces, "place")}. Free crop and windpipe, cut round the vent, draw in one pull, scrape the lungs.`,
-      "Never nick gut or gall. If it happens: trim, rinse, say so.",
-      "Bruise, sore, yellow fluid, odd liver: set aside, do not guess. A sick flock is not killed: stop, call a vet.",
-      "Knives: one knife a hand, blade down when you look up.",
+      `${plural(choices.tablePlaces, "place")}. Free the crop and windpipe, cut around the vent, draw in one pull, scrape out the lungs.`,
+      "Never nick the gut or gall. If it happens: trim, rinse, say so.",
+      "Bruise, sore, yellow fluid, odd liver: set the bird aside, don't guess. Never process a sick flock: stop and call a vet.",
+      "One knife per person, blade down when you look up.",
     ],
     rinse: [
-      "Inside and out, then look at every bird.",
-      "Own table, cut up, pets or condemned: say which before it goes into the chill.",
-      "Tap each bird into the chill.",
+      "Rinse inside and out, then inspect every bird.",
+      "Home use, cut up, pets, or condemned: decide before it goes into the chill tank.",
+      "Count each bird into the chill tank.",
     ],
     giblets: [
-      "Hearts; livers, gall cut clear; gizzards split and peeled.",
-      "Into their own cold bowl at once.",
+      "Hearts; livers with the gall cut off; gizzards split and peeled.",
+      "Put them in their own cold bowl right away.",
     ],
-    pack: ["Dry, legs tucked, bag, weigh, label."],
-    cut: ["Breasts, quarters, wings, backs; keep the count."],
-    seal: ["One layer; wipe the rim; look at each seal."],
+    pack: ["Drain, tuck the legs, bag, weigh, label."],
+    cut: ["Breasts, quarters, wings, backs; keep count."],
+    seal: ["One layer; wipe the rim; check each seal."],
     chill: [
       `${plural(chill.bags.value, "bag")} of ice. Room for ${plural(chill.tank.birdsThatFit.value, "bird")}.`,
       ...(tanks.fullMinute === undefined || chill.tank.birdsThatFit.value < 1
         ? []
         : [
-            `Full about ${clock(tanks.fullMinute)}; the first bird is cold about ${clock(tanks.firstColdMinute)}. Move the cold ones on.`,
+            `Full at about ${clock(tanks.fullMinute)}; the first bird is cold at about ${clock(tanks.firstColdMinute)}. Move cold birds out.`,
           ]),
-      `Under ${show.temperature(CHILL.targetCelsius)} within ${show.value(chill.hours.value, "hours")}; often quoted limit ${chill.quotedHours} h, your local rule decides.`,
-      "Stir. Cavity open to the water. A probe in the breast decides, not the clock.",
+      `Under ${show.temperature(CHILL.targetCelsius)} within ${show.value(chill.hours.value, "hours")}; commonly quoted limit ${chill.quotedHours} h; follow your local rules.`,
+      "Stir. Keep the cavity open to the water. Go by a probe in the breast, not the clock.",
     ],
   };
 }

@@ -1,7 +1,7 @@
 import { useDeferredValue, useEffect, useId, useMemo, useState } from "react";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { STATION_WORDS } from "#app/ui/words.ts";
+import { STATION_WORDS } from "#app/words/words.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { isBeforeChill, STATIONS } from "#core/processing-line/line-station.ts";
@@ -41,10 +41,10 @@ export function WatchSheet({ day, startAt }: { day: LineDay; startAt: number }) 
   const clock = show.time(startAt + minute * 60_000);
   const dots = dotsAt(morning.birds.map((steps) => placeAt(steps, minute)));
   return (
-    <Sheet heading="Watch it" beside="one ordinary morning, a dot a bird">
+    <Sheet heading="Simulation" beside="one typical day, one dot per bird">
       <Picture dots={dots} clock={clock} />
       <p className="text-sm">
-        {chosen === undefined ? `At ${clock} most birds wait: ` : `At ${clock}: `}
+        {chosen === undefined ? `At ${clock} most birds are waiting: ` : `At ${clock}: `}
         {STOPS.map(
           (stop) => `${wordFor(stop).toLowerCase()} ${dots[stop].waiting + dots[stop].working}`,
         ).join(", ")}
@@ -63,7 +63,7 @@ export function WatchSheet({ day, startAt }: { day: LineDay; startAt: number }) 
           {isPlaying ? "Stop" : "Play"}
         </Button>
         <label htmlFor={sliderId} className="sr-only">
-          Time of the morning
+          Time of day
         </label>
         <input
           id={sliderId}

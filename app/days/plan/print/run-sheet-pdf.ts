@@ -4,8 +4,8 @@ import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
 import { now } from "#app/server/clock.server.ts";
 import { planOf, requireDay } from "#app/server/day-reading.server.ts";
 import { tasksOfDay } from "#app/server/tasks-of-day.server.ts";
-import { plural, showFor } from "#app/ui/show.ts";
-import { SUPPLY_WORDS } from "#app/ui/words.ts";
+import { plural, showFor } from "#app/words/show.ts";
+import { SUPPLY_WORDS } from "#app/words/words.ts";
 import { dayNeeds, plannedUse } from "#core/day/supplies/day-needs.ts";
 import type { Route } from "./+types/run-sheet-pdf.ts";
 

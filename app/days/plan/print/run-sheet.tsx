@@ -2,8 +2,8 @@ import { Link } from "react-router";
 import { PlanRibbon } from "#app/days/plan/plan-ribbon.tsx";
 import { planToSend, requireDay } from "#app/server/day-reading.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
 import type { Route } from "./+types/run-sheet.ts";
 
@@ -36,11 +36,11 @@ export default function RunSheet({
           {
             at: scald.burner.safeAt.value,
             what: "Light the burner",
-            more: `To ${show.temperature(scald.bath.value)}. Never a dry element; gas outdoors only`,
+            more: `To ${show.temperature(scald.bath.value)}. Never power a dry element; gas outdoors only`,
           },
         ]
       : []),
-    { at: line.setUpAt, what: "Set up", more: "Knives, tables, water, ice; try every machine" },
+    { at: line.setUpAt, what: "Set up", more: "Knives, tables, water, ice; test every machine" },
     ...(sun.sunrise === undefined ? [] : [{ at: sun.sunrise, what: "Sunrise", more: "" }]),
     {
       at: day.startAt,
@@ -49,19 +49,19 @@ export default function RunSheet({
     },
     {
       at: line.evenChanceAt.value,
-      what: "Last bird in the chill, even chance",
+      what: "Last bird in the chill tank, likely",
       more: `9 in 10 by ${show.time(line.nineInTenAt.value)}`,
     },
-    { at: line.cleanAt.value, what: "Clean", more: "" },
+    { at: line.cleanAt.value, what: "Cleaned up", more: "" },
     ...(sun.sunset === undefined ? [] : [{ at: sun.sunset, what: "Sunset", more: "" }]),
   ].toSorted((one, other) => one.at - other.at);
   return (
     <article className="grid max-w-page gap-5 bg-white p-4 md:p-8">
       <p className="flex gap-4 print:hidden">
-        <Link to={`/days/${day.id}/paper`} className="underline">
-          Back to the papers
+        <Link to={`/days/${day.id}/print`} className="underline">
+          Back to Print
         </Link>
-        <span className="text-soft">Print this page with your browser.</span>
+        <span className="text-soft">Print this page from your browser.</span>
       </p>
       <header>
         <h1 className="text-4xl">{show.longDay(day.processedOn)}</h1>
@@ -73,7 +73,7 @@ export default function RunSheet({
       </header>
       <PlanRibbon planned={planned} processedOn={day.processedOn} startAt={day.startAt} place={place} />
       <table className="w-full text-xl">
-        <caption className="pb-2 text-left font-display text-2xl">The hours</caption>
+        <caption className="pb-2 text-left font-display text-2xl">Schedule</caption>
         <tbody>
           {hours.map(({ at, what, more }) => (
             <tr key={what} className="border-t border-ink align-baseline">
@@ -91,9 +91,9 @@ export default function RunSheet({
           <h2 className="text-2xl">Scald</h2>
           <p>
             <b className="font-mono">{show.temperature(scald.bath.value)}</b> for{" "}
-            <b className="font-mono">{seconds(scald.seconds.value)}</b>. Try from{" "}
-            {seconds(scald.secondsRange[0])}; not past {seconds(scald.secondsRange[1])}; never{" "}
-            {show.temperature(scald.skinCeilingCelsius)}. Wing feathers that slip out decide.
+            <b className="font-mono">{seconds(scald.seconds.value)}</b>. Start testing at{" "}
+            {seconds(scald.secondsRange[0])}; no longer than {seconds(scald.secondsRange[1])}; never{" "}
+            {show.temperature(scald.skinCeilingCelsius)}. Go by wing feathers that slip out.
           </p>
         </section>
         <section>
@@ -101,13 +101,13 @@ export default function RunSheet({
           <p>
             <b className="font-mono">{plural(chill.bags.value, "bag")}</b> of ice. Under{" "}
             {show.temperature(CHILL.targetCelsius)} in {show.value(chill.hours.value, "hours")}; commonly
-            quoted limit {chill.quotedHours} h, your local rule decides. Probe the breast.
+            quoted limit {chill.quotedHours} h; follow your local rules. Probe the breast.
           </p>
         </section>
       </div>
       <p className="border-t border-ink pt-3 text-lg">
-        Scalding water, blades, drum, wet wires: know the breaker; children keep away from all four. A bird is
-        dead and still before the scald. A sick flock is not killed: stop, isolate, call a vet.
+        Scalding water, blades, drum, wet wires: know where the breaker is, and keep children away. A bird
+        must be dead and still before the scald. Never process a sick flock: stop, isolate, call a vet.
       </p>
     </article>
   );

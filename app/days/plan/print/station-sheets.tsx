@@ -4,7 +4,7 @@ import { planToSend, requireDay } from "#app/server/day-reading.server.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { Route } from "./+types/station-sheets.ts";
 
-export const meta = () => [{ title: "A page for each station · Pale Morning" }];
+export const meta = () => [{ title: "Station sheets · Pale Morning" }];
 
 export function loader({ params }: Route.LoaderArgs) {
   const { farm, day, batch } = requireDay(params.dayId);
@@ -18,10 +18,10 @@ export default function StationSheets({ loaderData: { day, farmName, planned } }
   return (
     <div className="bg-white">
       <p className="flex flex-wrap gap-4 p-4 print:hidden">
-        <Link to={`/days/${day.id}/paper`} className="underline">
-          Back to the papers
+        <Link to={`/days/${day.id}/print`} className="underline">
+          Back to Print
         </Link>
-        <span className="text-soft">Print this with your browser: {pages.length} pages.</span>
+        <span className="text-soft">Print this from your browser: {pages.length} pages.</span>
       </p>
       {pages.map(({ key, heading, people, lines, foot }) => (
         <article key={key} className="grid content-start gap-6 p-8 print:min-h-screen print:break-after-page">

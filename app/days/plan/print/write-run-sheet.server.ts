@@ -80,7 +80,7 @@ const tickBox = (pdf: Pdf, x: number) =>
     .stroke();
 
 function tasksPage(pdf: Pdf, { title, line, tasks }: RunSheet) {
-  head(pdf, `${title}. ${line}`, "The order of the days");
+  head(pdf, `${title}. ${line}`, "Schedule");
   const whenAt = MARGIN + BOX + GAP;
   const whatAt = whenAt + 84;
   for (const { when, what, more } of tasks) {
@@ -90,7 +90,7 @@ function tasksPage(pdf: Pdf, { title, line, tasks }: RunSheet) {
       pdf.font("text").fontSize(11).heightOfString(more, room);
     if (pdf.y + height + GAP > bottom(pdf)) {
       pdf.addPage();
-      head(pdf, title, "The order of the days, on");
+      head(pdf, title, "Schedule, continued");
     }
     tickBox(pdf, MARGIN);
     const top = pdf.y;

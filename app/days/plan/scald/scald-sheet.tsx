@@ -2,9 +2,9 @@ import { scaleLinear } from "d3-scale";
 import { area, line as lineShape } from "d3-shape";
 import { useId } from "react";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import { SCALD_OPTIONS } from "#app/ui/words.ts";
+import { plural } from "#app/words/show.ts";
+import { SCALD_OPTIONS } from "#app/words/words.ts";
 import type { BathOnDay, DipPoint, WayOut } from "#core/day/plan/bath-on-day.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import type { Scalder } from "#core/day/plan/plan-input.ts";
@@ -26,12 +26,12 @@ export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder
     >
       <DipChart dips={dips} planned={planned} />
       <p className="text-sm">
-        A load takes {degrees(bath.sagKelvin)} off this bath
+        Each load takes {degrees(bath.sagKelvin)} off this bath
         {bath.recoveryMinutes === undefined
-          ? ", and it never comes back with its lid off."
-          : `, back after ${show.minutes(bath.recoveryMinutes)}.`}{" "}
-        In its fastest hour the line brings {show.value(bath.askedBirdsPerHour, "birds per hour")}; the heat
-        holds for {show.value(bath.heldBirdsPerHour, "birds per hour")}. Lowest on an ordinary morning:{" "}
+          ? "and never recovers with its lid off."
+          : `and recovers in ${show.minutes(bath.recoveryMinutes)}.`}{" "}
+        In its fastest hour the line brings {show.value(bath.askedBirdsPerHour, "birds-per-hour")}; the bath
+        can heat {show.value(bath.heldBirdsPerHour, "birds-per-hour")}. Lowest on a typical day:{" "}
         {degrees(bath.lowestBelow)} below its setting.
       </p>
       {bath.failsAtBird !== undefined && <CantKeepUp bath={bath} />}
@@ -45,7 +45,7 @@ export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder
         )}
         {waterChanges.count > 0 && (
           <li>
-            Water changed {plural(waterChanges.count, "time")}: the scald stands still for{" "}
+            Water changed {plural(waterChanges.count, "time")}: the scald stops for{" "}
             {show.minutes(waterChanges.minutes)} each
             {energy.heatUpKilowattHours !== undefined &&
               `, and ${energy.heatUpKilowattHours.toFixed(1)} kWh of heat`}
@@ -54,21 +54,21 @@ export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder
         )}
       </ul>
       <p className="pt-2 text-sm text-soft">
-        The feather test decides: wing feathers slip out easily.{" "}
+        Go by the feather test: wing feathers slip out easily.{" "}
         {scalder.heat === "electric"
-          ? "Never power an element that is not fully under water, and switch it off before draining. A heavy cord, no thin extension, a circuit of its own, and a ground-fault device fitted by someone competent."
-          : "Gas burners outdoors only: carbon monoxide. Never leave a flame alone."}{" "}
-        Scalding water: children keep away.
+          ? "Never power an element that is not fully under water, and switch it off before draining. Use a heavy cord, a circuit of its own, and a ground-fault device installed by an electrician."
+          : "Use gas burners outdoors only: carbon monoxide. Never leave a flame unattended."}{" "}
+        Scalding water: keep children away.
       </p>
     </Sheet>
   );
 }
 
 const WAY_WORDS: Readonly<Record<WayOut["what"], string>> = {
-  "lid between birds": "A lid on between birds",
-  "cooler school": "Cool and long",
-  "hot top-up": "Top up with hot water instead of cold",
-  "more power": "More power",
+  "lid-between-birds": "Put the lid on between birds",
+  "cooler-method": "Cooler and longer",
+  "hot-top-up": "Top up with hot water instead of cold",
+  "more-power": "More power",
 };
 
 function CantKeepUp({ bath }: { bath: BathOnDay }) {
@@ -76,15 +76,15 @@ function CantKeepUp({ bath }: { bath: BathOnDay }) {
   return (
     <div className="pt-2">
       <Notice tone="stop">
-        <b>The bath can't keep up: from bird {bath.failsAtBird} on the water is too cool.</b> The line waits
-        for it, or birds come out hairy. Ways out, the cheapest first:
+        <b>The bath can't keep up: from bird {bath.failsAtBird} on, the water is too cool.</b> The line has to
+        wait, or birds come out with feathers left. Options, cheapest first:
         <ul className="list-disc pl-5">
           {bath.waysOut.map((way) => (
             <li key={way.what}>
               {WAY_WORDS[way.what]}
               {way.watts === undefined
-                ? `: holds for ${show.value(way.birdsPerHour, "birds per hour")}${way.isEnough ? ", enough" : ", not enough"}`
-                : `: ${show.value(way.watts, "watts")} in all, on a circuit that carries it`}
+                ? `: heats ${show.value(way.birdsPerHour, "birds-per-hour")}${way.isEnough ? ", enough" : ", not enough"}`
+                : `: ${show.value(way.watts, "watts")} total, on a circuit rated for it`}
             </li>
           ))}
         </ul>
@@ -119,7 +119,7 @@ function DipChart({ dips, planned }: { dips: readonly DipPoint[]; planned: PlanF
   return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-labelledby={id} className="block w-full">
       <title id={id}>
-        {`Seconds against temperature: at ${show.temperature(scald.bath.value)} from ${Math.round(scald.secondsRange[0])} to ${Math.round(scald.secondsRange[1])} seconds; skin tears from ${show.temperature(scald.skinCeilingCelsius)}`}
+        {`Seconds by temperature: at ${show.temperature(scald.bath.value)} from ${Math.round(scald.secondsRange[0])} to ${Math.round(scald.secondsRange[1])} seconds; skin tears after ${show.temperature(scald.skinCeilingCelsius)}`}
       </title>
       {SCALD_SCHOOLS.map((school) => {
         const [from, to] = SCHOOL_BATH[school].band;
@@ -150,7 +150,7 @@ function DipChart({ dips, planned }: { dips: readonly DipPoint[]; planned: PlanF
         tears
       </text>
       <text x={LEFT + 8} y={HEIGHT - BOTTOM - 10} className="fill-ink text-xs">
-        feathers hold
+        feathers stay in
       </text>
       <circle cx={x(scald.bath.value)} cy={y(scald.seconds.value)} r={5} className="fill-dawn stroke-ink" />
       {[60, 120, 180, 240].map((seconds) => (

@@ -5,9 +5,9 @@ import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
 import { planOf, requireDay } from "#app/server/day-reading.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import { SUPPLY_WORDS } from "#app/ui/words.ts";
+import { plural } from "#app/words/show.ts";
+import { SUPPLY_WORDS } from "#app/words/words.ts";
 import {
   birdsTooBig,
   bucketOfSanitizer,
@@ -18,7 +18,7 @@ import {
 import { NEEDS } from "#core/packing/needs-constants.ts";
 import type { Route } from "./+types/needs.ts";
 
-export const meta = () => [{ title: "What it takes · Pale Morning" }];
+export const meta = () => [{ title: "Day's supplies · Pale Morning" }];
 
 export function loader({ params }: Route.LoaderArgs) {
   const { farm, day, batch } = requireDay(params.dayId);
@@ -48,7 +48,7 @@ export default function Needs({
       <DayHead dayId={day.id} processedOn={day.processedOn} line={line} />
       <PlanNav dayId={day.id} />
       <div className="grid items-start gap-5 lg:grid-cols-3">
-        <Sheet heading="What the day takes" beside="open one to see its sum" className="lg:col-span-2">
+        <Sheet heading="Supplies for the day" beside="tap one to see the math" className="lg:col-span-2">
           <ul>
             {needs.map((need) => (
               <NeedRow key={`${need.kind}${need.supply?.id ?? ""}`} need={need} />
@@ -57,7 +57,7 @@ export default function Needs({
         </Sheet>
         <div className="grid content-start gap-5">
           <Sheet heading="To buy">
-            {toBuy.length === 0 && <p>Nothing of what is counted is short.</p>}
+            {toBuy.length === 0 && <p>You have enough of everything that is counted.</p>}
             <ul>
               {toBuy.map((need) => (
                 <li
@@ -79,41 +79,41 @@ export default function Needs({
             </ul>
             {toBuy.length > 0 && (
               <p className="flex justify-between py-2 font-semibold">
-                <span>In all</span> <span className="font-mono">{show.money(total)}</span>
+                <span>Total</span> <span className="font-mono">{show.money(total)}</span>
               </p>
             )}
             {daysBefore > 0 && (
               <p className="pt-2 text-sm">
-                What {plural(daysBefore, "set day")} before this one {daysBefore === 1 ? "takes" : "take"} is
-                counted off the stock.
+                What {plural(daysBefore, "scheduled day")} before this one{" "}
+                {daysBefore === 1 ? "takes" : "take"} is subtracted from stock.
               </p>
             )}
             {uncounted.length > 0 && (
               <p className="pt-2 text-sm text-soft">
-                Not counted, so left out: {uncounted.map(nameOf).join(", ").toLowerCase()}.
+                Not counted, so not included: {uncounted.map(nameOf).join(", ").toLowerCase()}.
               </p>
             )}
-            <ButtonLink kind="plain" to="/stores/supplies" className="mt-3">
+            <ButtonLink kind="plain" to="/freezers/supplies" className="mt-3">
               Supplies
             </ButtonLink>
           </Sheet>
           {tooBig > 0 && (
             <Notice>
-              <b>{plural(tooBig, "bird")} may be too big for your biggest bag.</b> Have larger bags, or cut
+              <b>{plural(tooBig, "bird")} may be too big for your largest bag.</b> Get larger bags, or cut
               them up.
             </Notice>
           )}
-          <Sheet heading="Sanitizing water">
+          <Sheet heading="Sanitizing solution">
             <p>
               <b className="font-mono">{Math.round(bleachMilliliters)} ml</b> of plain bleach of{" "}
               {show.value(NEEDS.hypochloriteFraction, "fraction")} in{" "}
               <b className="font-mono">{show.volume(NEEDS.sanitizerLiters)}</b> of cold water:{" "}
-              {NEEDS.sanitizerMilligramsPerLiter} mg of chlorine a liter.
+              {NEEDS.sanitizerMilligramsPerLiter} mg of chlorine per liter.
             </p>
             <p className="pt-2 text-sm">
-              Plain and unscented only. <b>Never with acid, vinegar, ammonia or hot water.</b> Scrub first:
-              dirt eats chlorine. Bleach into water, gloves, eyes, air. A test strip after mixing and the
-              label decide; so do your local rules.
+              Plain, unscented bleach only. <b>Never mix it with acid, vinegar, ammonia, or hot water.</b>{" "}
+              Scrub first: dirt uses up chlorine. Add bleach to water; wear gloves and eye protection;
+              ventilate. Check with a test strip, and follow the label and your local rules.
             </p>
           </Sheet>
         </div>
@@ -138,9 +138,9 @@ function NeedRow({ need }: { need: Need }) {
       <p className="flex items-baseline justify-between gap-3 pb-2 sm:pb-0">
         {supply === undefined && (
           <>
-            <span className="text-soft">no such thing in stock</span>
+            <span className="text-soft">not in stock</span>
             <Link
-              to={`/stores/supplies/new?kind=${need.kind}`}
+              to={`/freezers/supplies/new?kind=${need.kind}`}
               className="inline-flex min-h-12 items-center underline"
             >
               Keep count<span className="sr-only"> of {nameOf(need).toLowerCase()}</span>
@@ -153,11 +153,11 @@ function NeedRow({ need }: { need: Need }) {
               {short === undefined
                 ? "not counted"
                 : short > 0
-                  ? `${inWords(short)} short, there are ${inWords(supply.inStock!)}`
-                  : `enough, there are ${inWords(supply.inStock!)}`}
+                  ? `${inWords(short)} short; you have ${inWords(supply.inStock!)}`
+                  : `enough; you have ${inWords(supply.inStock!)}`}
             </span>
             <Link
-              to={`/stores/supplies/${supply.id}`}
+              to={`/freezers/supplies/${supply.id}`}
               className="inline-flex min-h-12 shrink-0 items-center underline"
             >
               Bought or counted<span className="sr-only">: {nameOf(need)}</span>

@@ -8,8 +8,9 @@ import { farmFile } from "#app/server/farm-file.server.ts";
 import { formFields, newEntryId } from "#app/server/submitted.server.ts";
 import { tasksOfDay } from "#app/server/tasks-of-day.server.ts";
 import { ButtonLink, Page, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
+import type { TaskWords } from "#app/words/task-words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import type { DayTask } from "#core/day/tasks/day-tasks.ts";
 import type { TaskDone } from "#db/day/task-queries.server.ts";
@@ -40,7 +41,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const entryId = String(fields.get("entryId") ?? "");
   const isKnown = tasksOfDay(farm, batch, day).some((task) => task.key === key);
   if (!isKnown || entryId.length < 8 || entryId.length > 64)
-    throw data("There is no such task on this day any more. Load the page again.", { status: 400 });
+    throw data("This day no longer has that task. Reload the page.", { status: 400 });
   farmFile().tasks.tick({ entryId, at: now() }, day.id, key);
   return redirect(`/days/${day.id}/tasks`, 303);
 }
@@ -55,9 +56,9 @@ export default function Tasks({
       <DayHead dayId={day.id} processedOn={day.processedOn} line={line} />
       <PlanNav dayId={day.id} />
       <div className="flex flex-wrap items-center justify-between gap-3">
-        <p role="status">{left === 0 ? "All of it is done." : `${plural(left, "thing")} to do.`}</p>
+        <p role="status">{left === 0 ? "Everything is done." : `${plural(left, "thing")} to do.`}</p>
         <ButtonLink kind="plain" to="/season/calendar.ics" reloadDocument className="print:hidden">
-          Into your calendar
+          Add to your calendar
         </ButtonLink>
       </div>
       {days.map(([on, tasks]) => (
@@ -81,7 +82,7 @@ export default function Tasks({
 }
 
 interface TaskRowProps {
-  task: DayTask;
+  task: DayTask & TaskWords;
   done: TaskDone | undefined;
   isLate: boolean;
   entryId: string;
@@ -113,7 +114,7 @@ function TaskRow({ task, done, isLate, entryId, here }: TaskRowProps) {
                 ? `done ${show.dayTime(done.doneAt)}; tap to undo`
                 : [task.who, task.why].filter(Boolean).join(": ")}
             </span>
-            {isLate && !done && <span className="block text-sm font-semibold text-barn">should be done</span>}
+            {isLate && !done && <span className="block text-sm font-semibold text-barn">overdue</span>}
           </span>
         </button>
       </Form>

@@ -20,7 +20,7 @@ export function WeatherSheet({ planned, processedOn, around }: WeatherSheetProps
   if (!day) {
     return (
       <Sheet heading="Weather and light">
-        <p className="text-sm text-soft">Nothing is known of the weather so far from the day that is set.</p>
+        <p className="text-sm text-soft">There is no forecast this far from the day.</p>
       </Sheet>
     );
   }
@@ -35,7 +35,7 @@ export function WeatherSheet({ planned, processedOn, around }: WeatherSheetProps
   return (
     <Sheet
       heading="Weather and light"
-      beside={day.spell ? `as you said: ${day.spell.what || "your forecast"}` : "usual for the date"}
+      beside={day.spell ? `as you entered it: ${day.spell.what || "your forecast"}` : "typical for the date"}
     >
       <dl className="grid grid-cols-2 gap-x-4 sm:grid-cols-4">
         <Pair name="At set-up">{show.air(weather.atSetUp)}</Pair>
@@ -47,48 +47,48 @@ export function WeatherSheet({ planned, processedOn, around }: WeatherSheetProps
         {weather.hotFrom !== undefined && (
           <Notice tone="stop">
             <b>
-              Too warm for birds in crates from {show.time(weather.hotFrom)}, over{" "}
+              Too warm for crated birds from {show.time(weather.hotFrom)}, above{" "}
               {show.air(HOLDING_LIMIT_CELSIUS)}.
             </b>{" "}
-            Start earlier, catch in small rounds, fewer in a crate, shade and moving air, water until they are
-            caught. Have more ice: the plan's is reckoned at the Yard's air.
+            Start earlier, catch in small rounds, put fewer in each crate, give shade and moving air, and
+            leave water until they are caught. Have more ice: the plan assumes the air temperature under Farm.
           </Notice>
         )}
         {weather.isStormy && (
           <Notice tone="stop">
-            <b>A storm is said.</b> No work at metal, water and wires under lightning, no flame in wind. Have
-            another day ready; feed is only pulled when you go.
+            <b>Storms are forecast.</b> Don't work with metal, water, or wires in lightning, or with a flame
+            in wind. Have a backup day; pull the feed only when you are sure to go.
           </Notice>
         )}
         {weather.isWet && (
           <Notice>
-            <b>Rain.</b> Hands outdoors are about a third slower
+            <b>Rain.</b> Outdoor handwork is about a third slower
             {planned.choices.isRainExpected
-              ? ", and the line is reckoned so"
-              : "; tick rain under Choices to reckon with it"}
-            . Wet birds scald worse. Roof over the table and every plug.
+              ? ", and the plan includes that"
+              : "; check rain under Choices to include it"}
+            . Wet birds scald poorly. Put a roof over the table and every plug.
           </Notice>
         )}
         {weather.isFrosty && (
           <Notice>
-            <b>Frost at set-up.</b> Drain the hoses the evening before and lay them indoors; hot water to the
-            taps; sand on the way. Allow the burner longer.
+            <b>Frost at setup.</b> Drain the hoses the evening before and store them indoors; thaw the taps
+            with hot water; sand the paths. Allow extra time for heating.
           </Notice>
         )}
         {left !== undefined && left < 0 && (
           <Notice tone="stop">
-            <b>On a slow day, one of ten, it is dark before the clean-up is done</b>, by {show.minutes(-left)}
-            . Start earlier, or have lights that stand water.
+            <b>On a slow day (1 in 10), it is dark before cleanup is done</b>, by {show.minutes(-left)}. Start
+            earlier, or set up waterproof lights.
           </Notice>
         )}
       </div>
       <p className="pb-1 text-sm text-soft">
-        {left !== undefined && left >= 0 && `Light left after a slow day's clean-up: ${show.minutes(left)}. `}
-        {day.spell
-          ? "It stands as it was typed. "
-          : "Nobody has said what the forecast is; this is what the date usually brings. "}
+        {left !== undefined &&
+          left >= 0 &&
+          `Daylight left after a slow day's cleanup: ${show.minutes(left)}. `}
+        {day.spell ? "As you entered it. " : "No forecast was entered; this is typical for the date. "}
         <Link to="/season/dates/weather" className="underline">
-          Say what your forecast says
+          Enter your forecast
         </Link>
       </p>
     </Sheet>

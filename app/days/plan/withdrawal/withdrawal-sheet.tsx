@@ -1,9 +1,9 @@
 import { scaleLinear } from "d3-scale";
 import { useId } from "react";
 import { Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import { WITHDRAWAL_OPTIONS } from "#app/ui/words.ts";
+import { plural } from "#app/words/show.ts";
+import { WITHDRAWAL_OPTIONS } from "#app/words/words.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import type { FeedShare } from "#core/withdrawal/feed-share.ts";
 
@@ -25,24 +25,24 @@ export function WithdrawalSheet({ planned, startAt, centsPerKilogram }: Withdraw
   return (
     <Sheet heading="Off feed" beside={`${nameOf(chosen.school)}: ${least} to ${most} h`}>
       <p className="text-sm">
-        {outsideInWords(withdrawal.share, planned.choices.birds)} On a slow morning, one in ten:{" "}
+        {outsideInWords(withdrawal.share, planned.choices.birds)} On a slow day (1 in 10):{" "}
         {outsideInWords(withdrawal.lateShare, planned.choices.birds).toLowerCase()}
       </p>
       <HoursChart planned={planned} feedOffAt={chosen.feedOffAt} startAt={startAt} window={[least, most]} />
       <div className="overflow-x-auto">
         <table className="my-2 w-full text-sm">
           <caption className="pb-1 text-left font-semibold">
-            What each school would do to this day's birds
+            What each method does to this day's birds
           </caption>
           <thead>
             <tr className="border-b border-ink text-left">
-              <th className="py-1 pr-2">School</th>
+              <th className="py-1 pr-2">Method</th>
               <th className="pr-2">Feed off</th>
               <th className="pr-2 text-right">First, last bird</th>
               <th className="pr-2 text-right">Too full</th>
               <th className="pr-2 text-right">Too long</th>
               <th className="pr-2 text-right">Live weight lost</th>
-              <th className="hidden text-right sm:table-cell">Of it meat</th>
+              <th className="hidden text-right sm:table-cell">Of that, meat</th>
             </tr>
           </thead>
           <tbody>
@@ -71,12 +71,12 @@ export function WithdrawalSheet({ planned, startAt, centsPerKilogram }: Withdraw
         </table>
       </div>
       <p className="text-sm text-soft">
-        Too full is worse than too long: a burst gut costs more than an hour's weight. Of the weight lost by
-        your school, {show.value(chosen.tissueKilograms, "kg")} is meat and not gut; it is priced as whole
-        birds. Water stays until catching in all four. For grass and grain it is practice, not science; a bird
-        taken without fasting has its crop tied off.
+        Too full is worse than too long: a burst gut costs more than an hour's weight loss. Of the weight lost
+        with your method, {show.value(chosen.tissueKilograms, "kg")} is meat, not gut contents; it is priced
+        as whole birds. Leave water until catching in all four. The grass and grain methods are common
+        practice, not science. Tie off the crop of any bird processed without withdrawal.
       </p>
-      <h3 className="pt-3 font-sans font-semibold">Walks out to the pens</h3>
+      <h3 className="pt-3 font-sans font-semibold">Trips to the pens</h3>
       <ul className="text-sm">
         {visits.map((visit, index) => (
           <li key={visit.visits} className="border-b border-rule py-1 last:border-b-0">
@@ -85,7 +85,7 @@ export function WithdrawalSheet({ planned, startAt, centsPerKilogram }: Withdraw
               ? `all ${show.dayTime(visit.feedOffAtByPen[0]!)}`
               : pens.map((pen, at) => `${pen.name} ${show.dayTime(visit.feedOffAtByPen[at]!)}`).join("; ")}
             . {outsideInWords(visit, planned.choices.birds)} {show.value(visit.shrinkKilograms, "kg")} lost,
-            with nothing kept in hand against an early start.
+            with no margin for an early start.
           </li>
         ))}
       </ul>
@@ -97,7 +97,7 @@ export function WithdrawalSheet({ planned, startAt, centsPerKilogram }: Withdraw
               `${show.time(at)} ${plural(birds, "bird")} in ${plural(crates, "crate")}`,
           )
           .join("; ")}
-        . In low light from clean ground, in shade, and not long in the crate.
+        . Catch in low light from clean ground, keep crates in the shade, and don't leave birds in them long.
       </p>
     </Sheet>
   );
@@ -107,8 +107,8 @@ function outsideInWords(
   { tooShort, tooLong }: Pick<FeedShare, "tooShort" | "tooLong">,
   birds: number,
 ): string {
-  if (tooShort + tooLong === 0) return `All ${birds} inside the window.`;
-  return `${[tooShort > 0 && `${tooShort} too full`, tooLong > 0 && `${tooLong} off too long`]
+  if (tooShort + tooLong === 0) return `All ${birds} within the window.`;
+  return `${[tooShort > 0 && `${tooShort} too full`, tooLong > 0 && `${tooLong} off feed too long`]
     .filter(Boolean)
     .join(", ")}, of ${birds}.`;
 }
@@ -146,7 +146,7 @@ function HoursChart({
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-labelledby={id} className="my-2 block w-full">
       <title
         id={id}
-      >{`Hours off feed of each of ${kills.length} birds in the order of the kill; the window is ${least} to ${most} h`}</title>
+      >{`Hours off feed for each of ${kills.length} birds in kill order; the window is ${least} to ${most} h`}</title>
       <rect x={x(least)} width={x(most) - x(least)} height={HEIGHT - BOTTOM} className="fill-mist" />
       {kills.map((kill, bird) => {
         const isOutside = offBy(kill.p50) < least || offBy(kill.p50) > most;

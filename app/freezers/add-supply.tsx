@@ -1,18 +1,18 @@
 import { redirect } from "react-router";
+import { supplyForm } from "#app/freezers/supply-form.ts";
 import { now } from "#app/server/clock.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { supplyForm } from "#app/stores/supply-form.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { SelectField, TextField } from "#app/ui/field.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { SUPPLY_WORDS } from "#app/ui/words.ts";
+import { SUPPLY_WORDS } from "#app/words/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { SUPPLY_KINDS, type SupplyKind } from "#core/packing/supply-stock.ts";
 import type { Route } from "./+types/add-supply.ts";
 
-export const meta = () => [{ title: "A supply · Pale Morning" }];
+export const meta = () => [{ title: "Supply · Pale Morning" }];
 
 export function loader({ request }: Route.LoaderArgs) {
   const asked = new URL(request.url).searchParams.get("kind") ?? "";
@@ -27,9 +27,9 @@ export async function action({ request }: Route.ActionArgs) {
   const { inStock, ...supply } = sent.value;
   const movedOn = localDayOf(now(), farm.timeZone);
   const faults = faultsOf(farmFile().supplying.addSupply(sent.entry, supply, movedOn, inStock), {
-    "name-taken": { name: "There is one of that name already. Give this one another" },
+    "name-taken": { name: "That name is already used. Choose another" },
   });
-  return faults ? sent.refuse(faults) : redirect("/stores/supplies", 303);
+  return faults ? sent.refuse(faults) : redirect("/freezers/supplies", 303);
 }
 
 export default function AddSupply({ loaderData, actionData }: Route.ComponentProps) {
@@ -37,19 +37,19 @@ export default function AddSupply({ loaderData, actionData }: Route.ComponentPro
   return (
     <Page>
       <PageHead title="A supply" />
-      <Sheet heading="What a day uses up" className="max-w-prose">
+      <Sheet heading="Supply" className="max-w-prose">
         <FarmForm
           schema={supplyForm(loaderData.unitSystem)}
           refusal={actionData}
           entryId={loaderData.entryId}
           defaults={{ kind: loaderData.kind, name: SUPPLY_WORDS[loaderData.kind].name }}
-          submit="Add it"
+          submit="Add"
         >
           {(fields) => (
             <>
               <SelectField
                 field={fields.kind}
-                label="It is"
+                label="Type"
                 options={SUPPLY_KINDS.map((value) => ({
                   value,
                   label: `${SUPPLY_WORDS[value].name}, in ${SUPPLY_WORDS[value].counted}`,
@@ -58,27 +58,27 @@ export default function AddSupply({ loaderData, actionData }: Route.ComponentPro
               <TextField field={fields.name} label="Name" />
               <TextField
                 field={fields.most}
-                label="Heaviest bird it takes, dressed"
+                label="Largest bird it fits, dressed"
                 hint={`For bags only, such as ${show.isUs ? "5 lb" : "2.3 kg"}`}
               />
               <div className="grid gap-4 sm:grid-cols-2">
                 <TextField
                   field={fields.packAmount}
-                  label="In a pack"
-                  hint="Pieces, pairs, rolls, grams or ml"
+                  label="Quantity per pack"
+                  hint="Pieces, pairs, rolls, grams, or ml"
                   inputMode="numeric"
                 />
                 <TextField
                   field={fields.packPrice}
-                  label="A pack costs"
-                  hint="It goes into the day that uses it"
+                  label="Price per pack"
+                  hint="Counts toward the day that uses it"
                   inputMode="decimal"
                 />
               </div>
               <TextField
                 field={fields.inStock}
-                label="There is now"
-                hint="Left empty: not counted yet"
+                label="Quantity on hand"
+                hint="Leave blank if not counted yet"
                 inputMode="numeric"
               />
             </>

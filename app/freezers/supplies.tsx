@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { SUPPLY_WORDS } from "#app/ui/words.ts";
+import { SUPPLY_WORDS } from "#app/words/words.ts";
 import type { Route } from "./+types/supplies.ts";
 
 export const meta = () => [{ title: "Supplies · Pale Morning" }];
@@ -17,14 +17,14 @@ export default function Supplies({ loaderData: { supplies } }: Route.ComponentPr
   const show = useShow();
   return (
     <Page>
-      <PageHead title="Supplies" line="what a day uses up">
-        <ButtonLink to="/stores/supplies/new">Add a supply</ButtonLink>
+      <PageHead title="Supplies" line="what a day uses">
+        <ButtonLink to="/freezers/supplies/new">Add a supply</ButtonLink>
       </PageHead>
       {supplies.length === 0 ? (
-        <EmptyPlace heading="Nothing is kept count of yet">
+        <EmptyPlace heading="No supplies yet">
           <p>
-            Ice, bags, ties, labels, gloves: write down what you keep and how much there is. A day's plan then
-            says what will run out and what to buy, and when the day is settled it is taken from here.
+            Ice, bags, ties, labels, gloves: add what you keep and how much you have. A day's plan then shows
+            what will run out and what to buy, and settling the day subtracts what it used.
           </p>
         </EmptyPlace>
       ) : (
@@ -33,8 +33,8 @@ export default function Supplies({ loaderData: { supplies } }: Route.ComponentPr
             <thead>
               <tr className="border-b border-ink text-left text-sm">
                 <th className="py-1 pr-3">What</th>
-                <th className="pr-3 text-right">There is</th>
-                <th className="pr-3">Bought as</th>
+                <th className="pr-3 text-right">On hand</th>
+                <th className="pr-3">Pack</th>
               </tr>
             </thead>
             <tbody>
@@ -44,7 +44,7 @@ export default function Supplies({ loaderData: { supplies } }: Route.ComponentPr
                   <tr key={supply.id} className="border-b border-rule align-baseline last:border-b-0">
                     <th scope="row" className="pr-3 text-left font-normal">
                       <Link
-                        to={`/stores/supplies/${supply.id}`}
+                        to={`/freezers/supplies/${supply.id}`}
                         className="inline-flex min-h-12 items-center underline"
                       >
                         {supply.name}
@@ -52,7 +52,7 @@ export default function Supplies({ loaderData: { supplies } }: Route.ComponentPr
                       {supply.mostMilligrams !== null && (
                         <span className="text-sm text-soft">
                           {" "}
-                          birds to {show.bird(supply.mostMilligrams)}
+                          birds up to {show.bird(supply.mostMilligrams)}
                         </span>
                       )}
                     </th>

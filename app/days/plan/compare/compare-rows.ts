@@ -1,5 +1,5 @@
-import { plural, type Show } from "#app/ui/show.ts";
-import { STATION_WORDS } from "#app/ui/words.ts";
+import { plural, type Show } from "#app/words/show.ts";
+import { STATION_WORDS } from "#app/words/words.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import type { WeatherOnDay } from "#core/day/plan/weather-on-day.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
@@ -32,37 +32,39 @@ export function besideRows(one: Side, other: Side, show: Show): BesideRow[] {
   return [
     row("Day", ({ processedOn }) => show.longDay(processedOn)),
     row("Birds", ({ planned }) => `${planned.choices.birds}, ${planned.choices.cutUp} cut up`),
-    row("Who", ({ planned }) => planned.plan.line.setup.day.people.map(({ name }) => name).join(", ")),
-    row("Against it", ({ against }) => (against.length === 0 ? "nothing known" : against.join("; "))),
+    row("Crew", ({ planned }) => planned.plan.line.setup.day.people.map(({ name }) => name).join(", ")),
+    row("Conflicts", ({ against }) => (against.length === 0 ? "none known" : against.join("; "))),
     row("First bird", ({ planned }) => show.time(planned.choices.startAt)),
-    row("Last bird in the chill", ({ planned }) => show.time(planned.plan.line.evenChanceAt.value)),
-    row("Nine times in ten by", ({ planned }) => show.time(planned.plan.line.nineInTenAt.value)),
-    row("Clean by", ({ planned }) => show.time(planned.plan.line.cleanAt.value)),
-    row("Holds the line", ({ bottleneck }) => (bottleneck ? STATION_WORDS[bottleneck] : "none")),
+    row("Last bird in the chill tank", ({ planned }) => show.time(planned.plan.line.evenChanceAt.value)),
+    row("9 in 10 by", ({ planned }) => show.time(planned.plan.line.nineInTenAt.value)),
+    row("Cleaned up by", ({ planned }) => show.time(planned.plan.line.cleanAt.value)),
+    row("Limits the line", ({ bottleneck }) => (bottleneck ? STATION_WORDS[bottleneck] : "none")),
     row("Feed off", ({ planned }) => show.dayTime(planned.plan.withdrawal.feedOffAt.value)),
-    row("Off feed when killed", ({ planned: { plan } }) =>
+    row("Time off feed at kill", ({ planned: { plan } }) =>
       [plan.withdrawal.firstBirdHours, plan.withdrawal.lastBirdHours]
         .map(({ value }) => show.value(value, "hours"))
         .join(" to "),
     ),
-    row("Outside the window", ({ planned: { plan } }) =>
+    row("Birds outside the withdrawal window", ({ planned: { plan } }) =>
       plural(plan.withdrawal.share.tooShort + plan.withdrawal.share.tooLong, "bird"),
     ),
-    row("A bird, dressed", ({ planned }) => show.value(planned.forecast.dressed.value, "carcass kg")),
-    row("All of them, dressed", ({ planned: { forecast, choices } }) =>
+    row("Mean dressed weight", ({ planned }) => show.value(planned.forecast.dressed.value, "carcass-kg")),
+    row("Total dressed weight", ({ planned: { forecast, choices } }) =>
       show.value(forecast.dressed.value * choices.birds, "kg"),
     ),
-    row("Ice to have", ({ planned }) => plural(planned.plan.chill.bags.value, "bag")),
-    row("The bath", ({ planned: { plan } }) =>
+    row("Ice needed", ({ planned }) => plural(planned.plan.chill.bags.value, "bag")),
+    row("Scald bath", ({ planned: { plan } }) =>
       plan.bath.failsAtBird === undefined ? "keeps up" : `too cool from bird ${plan.bath.failsAtBird}`,
     ),
     row("To buy", ({ toBuyCents }) => show.money(toBuyCents)),
-    row("Warmth at the last bird", ({ weather }) => (weather ? show.air(weather.atEvenChance) : "not known")),
-    row("Light after a slow clean-up", ({ weather }) =>
+    row("Temperature at the last bird", ({ weather }) =>
+      weather ? show.air(weather.atEvenChance) : "unknown",
+    ),
+    row("Daylight left after a slow clean-up", ({ weather }) =>
       weather?.lightLeftMinutes === undefined
-        ? "not known"
+        ? "unknown"
         : weather.lightLeftMinutes < 0
-          ? "none, it is dark"
+          ? "none; it is dark"
           : show.minutes(weather.lightLeftMinutes),
     ),
   ];

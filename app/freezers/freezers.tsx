@@ -3,14 +3,14 @@ import { Form, Link } from "react-router";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { ButtonLink, EmptyPlace, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { USE_WORDS } from "#app/ui/words.ts";
-import type { StoredBird } from "#db/store/store-queries.server.ts";
-import type { Route } from "./+types/stores.ts";
+import { plural } from "#app/words/show.ts";
+import { USE_WORDS } from "#app/words/words.ts";
+import type { StoredBird } from "#db/freezer/freezer-queries.server.ts";
+import type { Route } from "./+types/freezers.ts";
 
-export const meta = () => [{ title: "Stores · Pale Morning" }];
+export const meta = () => [{ title: "Freezers · Pale Morning" }];
 
 /** How many birds that left lately are shown. */
 const LATELY = 10;
@@ -33,42 +33,42 @@ export function loader() {
   };
 }
 
-export default function Stores({
+export default function Freezers({
   loaderData: { places, elsewhere, lately, feed, entryId },
 }: Route.ComponentProps) {
   const show = useShow();
   const isEmpty = places.length === 0 && elsewhere.length === 0;
   return (
     <Page>
-      <PageHead title="Stores" line="what was packed, where it lies, what is left">
+      <PageHead title="Freezers" line="what was packed, where it is, what is left">
         <div className="flex flex-wrap gap-3">
-          <ButtonLink kind="plain" to="/stores/supplies">
+          <ButtonLink kind="plain" to="/freezers/supplies">
             Supplies
           </ButtonLink>
-          {!isEmpty && <ButtonLink to="/stores/place">Add a fridge or freezer</ButtonLink>}
+          {!isEmpty && <ButtonLink to="/freezers/place">Add a fridge or freezer</ButtonLink>}
         </div>
       </PageHead>
       {isEmpty && (
         <EmptyPlace
-          heading="Nothing lies here yet"
-          action={<ButtonLink to="/stores/place">Add a fridge or freezer</ButtonLink>}
+          heading="Nothing stored yet"
+          action={<ButtonLink to="/freezers/place">Add a fridge or freezer</ButtonLink>}
         >
           <p>
-            Name your fridge and freezers and how many birds each holds. When you weigh a bird you say where
-            it goes, and here you see what is left and how much room there is.
+            Add your refrigerator and freezers and how many birds each holds. When you weigh a bird you choose
+            where it goes, and this page shows what is left and how much space you have.
           </p>
         </EmptyPlace>
       )}
       {feed.milligrams > 0 && (
         <p>
-          Feed in stock: {show.bulk(feed.milligrams)}, {show.money(feed.cents)}, in no batch’s name. A batch
-          takes of it with a line in its story: “from stock 2 bags”.
+          Feed in stock: {show.bulk(feed.milligrams)}, {show.money(feed.cents)}, not assigned to a batch. To
+          use it, add “from stock 2 bags” to a batch's history.
         </p>
       )}
       {feed.milligrams < 0 && (
         <Notice>
-          <b>{show.bulk(-feed.milligrams)} of feed more came out of stock than went into it.</b> A line that
-          brought it was taken back: write it down again in its batch, or take back what came out.
+          <b>{show.bulk(-feed.milligrams)} more feed left stock than went in.</b> An entry that added it was
+          removed: enter it again in its batch, or remove what was taken out.
         </Notice>
       )}
       <div className="grid items-start gap-5 lg:grid-cols-2">
@@ -76,19 +76,19 @@ export default function Stores({
           <Sheet
             key={place.id}
             heading={place.name}
-            beside={`${place.kind}, ${place.birds.length} of ${place.capacityCount} places taken`}
+            beside={`${place.kind}, ${place.birds.length} of ${place.capacityCount} spaces filled`}
           >
             <Fill taken={place.birds.length} capacity={place.capacityCount} />
             <Birds birds={place.birds} entryId={entryId} />
           </Sheet>
         ))}
         {elsewhere.length > 0 && (
-          <Sheet heading="Nobody said where" beside={plural(elsewhere.length, "bird")}>
+          <Sheet heading="No location" beside={plural(elsewhere.length, "bird")}>
             <Birds birds={elsewhere} entryId={entryId} />
           </Sheet>
         )}
         {lately.length > 0 && (
-          <Sheet heading="Left lately">
+          <Sheet heading="Recently removed">
             <ul>
               {lately.map((bird) => (
                 <li
@@ -101,7 +101,7 @@ export default function Stores({
                   </span>
                   <TakeBack
                     entryId={bird.entryId}
-                    back="/stores"
+                    back="/freezers"
                     what={`bird ${bird.birdNumber} of ${bird.batchName}`}
                   />
                 </li>
@@ -128,7 +128,7 @@ function Fill({ taken, capacity }: { taken: number; capacity: number }) {
       </svg>
       <p className={isFull ? "font-semibold text-barn" : "text-soft"}>
         {isFull
-          ? `full${taken > capacity ? `, ${taken - capacity} too many` : ""}`
+          ? `full${taken > capacity ? `, ${taken - capacity} over capacity` : ""}`
           : `room for ${capacity - taken} more`}
       </p>
     </div>
@@ -152,10 +152,10 @@ function Birds({ birds, entryId }: { birds: readonly StoredBird[]; entryId: stri
               : {plural(lot.length, "bird")} {USE_WORDS[first.purpose]},{" "}
               {show.bulk(lot.reduce((sum, bird) => sum + bird.weightMilligrams, 0))}
             </p>
-            <Form method="post" action="/stores/out" className="flex flex-wrap items-end gap-2 pt-1">
+            <Form method="post" action="/freezers/out" className="flex flex-wrap items-end gap-2 pt-1">
               <input type="hidden" name="entryId" value={`${entryId}-${first.dayId}-${first.purpose}`} />
               <label className="grid text-sm text-soft">
-                Take out
+                Remove
                 <select
                   name="carcassId"
                   className="min-h-12 rounded-sheet border border-soft bg-white px-2 text-base text-ink"

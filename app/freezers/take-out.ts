@@ -5,7 +5,7 @@ import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { entryId } from "#app/ui/read-field.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
-import { WAYS_OUT } from "#db/store/store-queries.server.ts";
+import { WAYS_OUT } from "#db/freezer/freezer-queries.server.ts";
 import type { Route } from "./+types/take-out.ts";
 
 const Out = z.object({
@@ -27,8 +27,8 @@ export async function action({ request }: Route.ActionArgs) {
     how: out.data.how,
   });
   if (!outcome.recorded)
-    throw data("That bird has left already, or this page was sent before. Load the stores again.", {
+    throw data("That bird was already removed, or this page was already sent. Reload the page.", {
       status: 409,
     });
-  return redirect("/stores", 303);
+  return redirect("/freezers", 303);
 }

@@ -1,4 +1,6 @@
 import { redirect } from "react-router";
+import { ChillFields, DayFields, FarmFields, ScalderFields } from "#app/farm/farm-fields.tsx";
+import { farmSettings, farmSettingsForm } from "#app/farm/farm-settings.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { OURS } from "#app/server/farm-means.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
@@ -6,12 +8,10 @@ import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { ChillFields, DayFields, FarmFields, ScalderFields } from "#app/yard/yard-fields.tsx";
-import { yardFields, yardForm } from "#app/yard/yard-form.ts";
 import type { KitRow } from "#db/farm/farm-queries.server.ts";
-import type { Route } from "./+types/yard.ts";
+import type { Route } from "./+types/farm.ts";
 
-export const meta = () => [{ title: "Yard · Pale Morning" }];
+export const meta = () => [{ title: "Farm · Pale Morning" }];
 
 const NEW_FARM = {
   timeZone: "America/New_York",
@@ -33,7 +33,7 @@ export function loader({ request }: Route.LoaderArgs) {
     isNew: farm === undefined,
     revision: farm?.revision ?? 0,
     unitSystem: farm?.unitSystem ?? ("us" as const),
-    fields: farm ? yardFields(farm) : NEW_FARM,
+    fields: farm ? farmSettings(farm) : NEW_FARM,
     kit: farmFile().kit(),
     entryId: newEntryId(),
     isSaved: new URL(request.url).searchParams.has("saved"),
@@ -45,39 +45,41 @@ export function loader({ request }: Route.LoaderArgs) {
 export async function action({ request }: Route.ActionArgs) {
   const farm = farmFile().farm();
   const seen = Number(new URL(request.url).searchParams.get("seen"));
-  const sent = await submitted(request, yardForm(farm?.unitSystem ?? "us"));
+  const sent = await submitted(request, farmSettingsForm(farm?.unitSystem ?? "us"));
   if (!sent.ok) return sent.refusal;
   if (farmFile().saveFarm(sent.value, seen) === "saved") {
-    return redirect(farm ? "/yard?saved" : "/batches", 303);
+    return redirect(farm ? "/farm?saved" : "/batches", 303);
   }
   return sent.refuse({
-    "": "The yard was changed meanwhile, in another window or by somebody else. What you typed is still here; save it again if it should stand",
+    "": "These settings were changed in another window or by someone else. What you entered is still here; save again to replace the other changes",
   });
 }
 
-export default function Yard({ loaderData, actionData }: Route.ComponentProps) {
+export default function Farm({ loaderData, actionData }: Route.ComponentProps) {
   const { isNew, revision, unitSystem, fields, kit, entryId, isSaved, ours, zones } = loaderData;
   return (
     <Page>
       {isNew ? (
         <PageHead
           title="Good morning"
-          line="First, the farm: where the sun rises and what you work with. All of it can be changed later."
+          line="First, tell us about the farm. You can change all of this later."
         />
       ) : (
         <PageHead
-          title="Yard"
-          line={isSaved && !actionData ? <span role="status">Saved.</span> : "what you work with"}
+          title="Farm"
+          line={
+            isSaved && !actionData ? <span role="status">Saved.</span> : "location, equipment, and settings"
+          }
         />
       )}
       <FarmForm
         key={`${revision}${unitSystem}`}
-        schema={yardForm(unitSystem)}
+        schema={farmSettingsForm(unitSystem)}
         refusal={actionData}
         defaults={fields}
         entryId={entryId}
-        action={`/yard?seen=${revision}`}
-        submit={isNew ? "Begin" : "Save the yard"}
+        action={`/farm?seen=${revision}`}
+        submit={isNew ? "Start" : "Save farm"}
       >
         {(form) => (
           <div className="grid gap-5 lg:grid-cols-2">
@@ -96,11 +98,11 @@ export default function Yard({ loaderData, actionData }: Route.ComponentProps) {
 function Kit({ kit }: { kit: readonly KitRow[] }) {
   const show = useShow();
   return (
-    <Sheet heading="Kit" beside="written off evenly, into the cost with the kit">
+    <Sheet heading="Equipment" beside="depreciated evenly into the cost with equipment">
       {kit.length === 0 && (
         <p className="max-w-prose pb-3">
           Plucker, cones, freezer: what they cost and how long they last. A share of each goes into the cost
-          of a bird.
+          per bird.
         </p>
       )}
       <ul>
@@ -117,12 +119,12 @@ function Kit({ kit }: { kit: readonly KitRow[] }) {
                   : `over ${item.lifeYears} years`}
               </span>
             </span>
-            <TakeBack entryId={item.entryId} back="/yard" what={item.name} />
+            <TakeBack entryId={item.entryId} back="/farm" what={item.name} />
           </li>
         ))}
       </ul>
-      <ButtonLink kind="plain" to="/yard/kit" className="mt-3">
-        Add a piece of kit
+      <ButtonLink kind="plain" to="/farm/equipment" className="mt-3">
+        Add equipment
       </ButtonLink>
     </Sheet>
   );

@@ -8,18 +8,18 @@ import { choice, money, wholeNumber, words } from "#app/ui/read-field.ts";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/add-kit.ts";
 
-export const meta = () => [{ title: "A piece of kit · Pale Morning" }];
+export const meta = () => [{ title: "Equipment · Pale Morning" }];
 
 const kitForm = z
   .object({
-    name: words(80, "Say what it is, such as drum plucker"),
-    price: money("Say what it cost"),
-    life: wholeNumber({ least: 1, most: 10_000_000, ask: "Say how long it lasts" }),
-    counted: choice(["years", "birds"], "Choose how its life is counted"),
+    name: words(80, "Enter what it is, such as drum plucker"),
+    price: money("Enter the price"),
+    life: wholeNumber({ least: 1, most: 10_000_000, ask: "Enter how long it lasts" }),
+    counted: choice(["years", "birds"], "Choose years or birds"),
   })
   .superRefine(({ counted, life }, context) => {
     if (counted === "years" && life > 100)
-      context.addIssue({ code: "custom", path: ["life"], message: "At most 100 years" });
+      context.addIssue({ code: "custom", path: ["life"], message: "Enter 100 years or fewer" });
   });
 
 export function loader() {
@@ -39,26 +39,26 @@ export async function action({ request }: Route.ActionArgs) {
     lifeBirds: counted === "birds" ? life : null,
   });
   const faults = faultsOf(outcome, {});
-  return faults ? sent.refuse(faults) : redirect("/yard", 303);
+  return faults ? sent.refuse(faults) : redirect("/farm", 303);
 }
 
 export default function AddKit({ loaderData, actionData }: Route.ComponentProps) {
   return (
     <Page>
-      <PageHead title="A piece of kit" line="written off evenly over its life" />
-      <Sheet heading="What it is" className="max-w-prose">
+      <PageHead title="Equipment" line="depreciated evenly over its life" />
+      <Sheet heading="Item" className="max-w-prose">
         <FarmForm
           schema={kitForm}
           refusal={actionData}
           entryId={loaderData.entryId}
           defaults={{ counted: "years" }}
-          submit="Add it"
+          submit="Add"
         >
           {(fields) => (
             <>
-              <TextField field={fields.name} label="What" />
+              <TextField field={fields.name} label="Item" />
               <TextField field={fields.price} label="Price" inputMode="decimal" />
-              <TextField field={fields.life} label="Lasts" inputMode="numeric" />
+              <TextField field={fields.life} label="Life" inputMode="numeric" />
               <ChoiceField
                 field={fields.counted}
                 label="Counted in"

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { yardFields, yardForm } from "#app/yard/yard-form.ts";
+import { farmSettings, farmSettingsForm } from "#app/farm/farm-settings.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 const farm = fc.record({
@@ -40,20 +40,20 @@ const REST = {
   breakerAmps: 15,
 } as const;
 
-test("opening the yard and saving it moves nothing that is stored, in either system of units", () => {
+test("opening the farm settings and saving it moves nothing that is stored, in either system of units", () => {
   fc.assert(
     fc.property(farm, (changing) => {
       const standing: Farm = { ...REST, ...changing };
       const { revision, ...settings } = standing;
       expect(revision).toBe(1);
-      expect(yardForm(standing.unitSystem).parse(yardFields(standing))).toEqual(settings);
+      expect(farmSettingsForm(standing.unitSystem).parse(farmSettings(standing))).toEqual(settings);
     }),
   );
 });
 
 test("volts without a breaker is asked about beside the empty box", () => {
   const typed = {
-    ...yardFields({
+    ...farmSettings({
       ...REST,
       unitSystem: "us",
       airMillicelsius: null,
@@ -68,8 +68,8 @@ test("volts without a breaker is asked about beside the empty box", () => {
     }),
     breakerAmps: "",
   };
-  const { error } = yardForm("us").safeParse(typed);
+  const { error } = farmSettingsForm("us").safeParse(typed);
   expect(error?.issues).toMatchObject([
-    { path: ["breakerAmps"], message: "Give both volts and breaker, or leave both empty" },
+    { path: ["breakerAmps"], message: "Enter both volts and breaker, or leave both blank" },
   ]);
 });

@@ -44,7 +44,7 @@ export function BirdStrip({ done, planned }: { done: number; planned: number }) 
   const marks = all > MOST_MARKS ? [done, all - done] : Array.from({ length: all }, () => 1);
   const filled = all > MOST_MARKS ? 1 : done;
   return (
-    <div className="flex h-10 gap-px" role="img" aria-label={`${done} of ${all} in the chill`}>
+    <div className="flex h-10 gap-px" role="img" aria-label={`${done} of ${all} in the chill tank`}>
       {marks.map((birds, index) => (
         <span
           key={index}
@@ -69,7 +69,7 @@ export function DoneAbout({ progress, plannedEndAt }: { progress: RunProgress; p
   return (
     <div className="rounded-sheet bg-leaf px-4 text-ink">
       <Figure
-        label="Done about"
+        label="Likely done"
         reckoning={progress.doneAt}
         beside={Math.abs(behind) < 5 ? "as planned" : againstPlan}
       />
@@ -82,16 +82,16 @@ export function Lately({ taps }: { taps: readonly Tap[] }) {
   const show = useShow();
   const words: Record<TapKind, string> = {
     start: "Started",
-    bird: "Bird into the chill",
+    bird: "Bird in the chill tank",
     pause: "Pause",
-    resume: "On again",
+    resume: "Resumed",
     note: "",
     finish: "Finished",
   };
   if (taps.length === 0) return null;
   return (
-    <section aria-label="Lately">
-      <h2 className="text-lg">Lately</h2>
+    <section aria-label="Recent">
+      <h2 className="text-lg">Recent</h2>
       <ol className="pt-1">
         {taps
           .slice(-6)
@@ -101,7 +101,7 @@ export function Lately({ taps }: { taps: readonly Tap[] }) {
               <span className="yard-soft font-mono">{show.time(tap.at)}</span>
               <span>
                 {tap.kind === "note" ? tap.note : words[tap.kind]}
-                {tap.isWaiting && <span className="yard-soft"> · kept on this phone, not sent yet</span>}
+                {tap.isWaiting && <span className="yard-soft"> · saved on this phone, not sent yet</span>}
               </span>
             </li>
           ))}

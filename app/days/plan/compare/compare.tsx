@@ -1,18 +1,18 @@
 import { Form } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { isSent } from "#app/days/plan/choices/day-form.ts";
-import { besideRows } from "#app/days/plan/compare/beside-rows.ts";
-import { sideOf } from "#app/days/plan/compare/beside-side.server.ts";
-import { readBeside } from "#app/days/plan/compare/read-beside.server.ts";
+import { besideRows } from "#app/days/plan/compare/compare-rows.ts";
+import { sideOf } from "#app/days/plan/compare/compare-side.server.ts";
+import { readBeside } from "#app/days/plan/compare/read-compare.server.ts";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { planBasis, requireDay } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { Button, Page, Sheet } from "#app/ui/sheet.tsx";
-import { plural, showFor } from "#app/ui/show.ts";
-import type { Route } from "./+types/beside.ts";
+import { plural, showFor } from "#app/words/show.ts";
+import type { Route } from "./+types/compare.ts";
 
-export const meta = () => [{ title: "Beside another · Pale Morning" }];
+export const meta = () => [{ title: "Compare · Pale Morning" }];
 
 export function loader({ params, request }: Route.LoaderArgs) {
   const { farm, day, batch } = requireDay(params.dayId);
@@ -37,7 +37,7 @@ export function loader({ params, request }: Route.LoaderArgs) {
 }
 
 /** Two plans of one day side by side: this crew or that, Saturday or Sunday; the other can be kept. */
-export default function Beside({ loaderData }: Route.ComponentProps) {
+export default function Compare({ loaderData }: Route.ComponentProps) {
   const { day, line, beside, isRead, people, rows, entryId } = loaderData;
   const differ = rows.filter(({ differs }) => differs).length;
   return (
@@ -45,12 +45,12 @@ export default function Beside({ loaderData }: Route.ComponentProps) {
       <DayHead dayId={day.id} processedOn={day.processedOn} line={line} />
       <PlanNav dayId={day.id} />
       <div className="grid items-start gap-5 lg:grid-cols-3">
-        <Sheet heading="What if">
+        <Sheet heading="What if?">
           <Choices key={JSON.stringify(beside.fields)} beside={beside} people={people} dayId={day.id} />
         </Sheet>
         <Sheet
-          heading="Side by side"
-          beside={differ === 0 ? "nothing differs yet" : plural(differ, "line differs", "lines differ")}
+          heading="Differences"
+          beside={differ === 0 ? "no differences yet" : plural(differ, "difference", "differences")}
           className="lg:col-span-2"
         >
           <table className="w-full table-fixed">
@@ -58,9 +58,9 @@ export default function Beside({ loaderData }: Route.ComponentProps) {
               <tr className="border-b border-ink text-left">
                 <td className="w-1/4" />
                 <th scope="col" className="py-1 pr-3">
-                  As it is set
+                  Current plan
                 </th>
-                <th scope="col">Beside it</th>
+                <th scope="col">Alternative</th>
               </tr>
             </thead>
             <tbody>
@@ -73,7 +73,7 @@ export default function Beside({ loaderData }: Route.ComponentProps) {
                     {name}
                   </th>
                   <td className="pr-3">{one}</td>
-                  <td className={differs ? "font-semibold" : "text-soft"}>{differs ? other : "the same"}</td>
+                  <td className={differs ? "font-semibold" : "text-soft"}>{differs ? other : "same"}</td>
                 </tr>
               ))}
             </tbody>
@@ -86,11 +86,11 @@ export default function Beside({ loaderData }: Route.ComponentProps) {
                 .map(([name, value]) => (
                   <input key={name} type="hidden" name={name} value={value} />
                 ))}
-              <Button>Keep the other as the plan</Button>
+              <Button>Save alternative as the plan</Button>
             </Form>
           )}
           <p className="py-2 text-sm text-soft">
-            Both are played on the same mornings, so that what differs is the plan and not the luck.
+            Both plans are simulated with the same random variation, so any difference comes from the plan.
           </p>
         </Sheet>
       </div>
@@ -115,7 +115,7 @@ const BOX =
 function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & { dayId: number }) {
   const { fields, who, helpers, faults } = beside;
   const whoFault = faults.helpers ?? faults.peopleCount ?? faults.crew;
-  const here = `/days/${dayId}/beside`;
+  const here = `/days/${dayId}/compare`;
   return (
     <Form method="get" action={here} className="grid gap-4">
       <div className="grid grid-cols-2 gap-3">
@@ -146,7 +146,7 @@ function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & 
         ))}
       </div>
       <fieldset className="grid gap-1">
-        <legend className="pb-1 text-sm font-semibold">Who comes</legend>
+        <legend className="pb-1 text-sm font-semibold">Who is coming?</legend>
         {people.map(({ id, name }) => (
           <label key={id} className="flex min-h-12 items-center gap-3">
             <input
@@ -160,7 +160,7 @@ function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & 
           </label>
         ))}
         <label htmlFor="helpers" className="pt-1 text-sm font-semibold">
-          Helpers without a name
+          Unnamed helpers
         </label>
         <input
           id="helpers"
@@ -177,7 +177,7 @@ function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & 
           </span>
         )}
       </fieldset>
-      <Button>Hold it beside</Button>
+      <Button>Compare</Button>
       <div className="grid grid-cols-2 gap-3">
         <Button kind="plain" name="shift" value="-1">
           The day before

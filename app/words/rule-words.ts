@@ -1,4 +1,4 @@
-import { plural } from "#app/ui/show.ts";
+import { plural } from "#app/words/show.ts";
 import type { RuleSum } from "#core/season/season-moves.ts";
 
 /** A rule of the season that is kept again, in words. */
@@ -16,15 +16,15 @@ export function mendedSum({
     case "latest-age":
       return `${birds} fewer past the best age`;
     case "crew":
-      return `${birds} fewer than were too many for the crew`;
+      return `${birds} fewer over the crew limit`;
     case "least-birds":
-      return "again a day worth lighting the burner for";
+      return "enough birds to be worth the day again";
     case "rest-room":
-      return `room in the fridge for ${nights} more`;
+      return `refrigerator space for ${nights} more`;
     case "freezer-room":
-      return `room in the freezers for ${nights} more`;
+      return `freezer space for ${nights} more`;
     case "yearly-cap":
-      return `${birds} fewer over the year's cap`;
+      return `${birds} fewer over the yearly limit`;
     default:
       return "as you pinned it";
   }
@@ -43,18 +43,18 @@ export function brokenSum(
     case "latest-age":
       return `${birds} past the best age`;
     case "crew":
-      return `${birds} more than the crew can do`;
+      return `${birds} over the crew limit`;
     case "least-birds":
-      return `${birds} short of a day worth lighting the burner for`;
+      return `${birds} short of enough birds for a day`;
     case "rest-room":
-      return `no room in the fridge to rest ${nights}`;
+      return `no refrigerator space to rest ${nights}`;
     case "freezer-room":
-      return `no room in the freezers for ${nights}`;
+      return `no freezer space for ${nights}`;
     case "yearly-cap":
-      return `${birds} over the year's cap`;
+      return `${birds} over the yearly limit`;
     case "pin":
       return "not as you pinned it";
     default:
-      return "not possible at all";
+      return "not possible";
   }
 }

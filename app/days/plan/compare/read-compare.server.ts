@@ -60,8 +60,9 @@ export function readBeside(
   const faults: Record<string, string> = read.success
     ? {}
     : Object.fromEntries(read.error.issues.map(({ path, message }) => [String(path[0] ?? ""), message]));
-  if (!isCount) faults.helpers = `Say how many, a whole number up to ${MOST_PEOPLE}; 0 for none`;
-  if (crew.length === 0) faults.peopleCount = "Somebody has to come. Tick a name, or say how many helpers";
+  if (!isCount) faults.helpers = `Enter a whole number up to ${MOST_PEOPLE}; 0 for none`;
+  if (crew.length === 0)
+    faults.peopleCount = "Someone has to come. Check a name, or enter the number of helpers";
   const isRead = Object.keys(faults).length === 0;
   return { fields, who, helpers: typed, choices: isRead ? read.data : undefined, faults };
 }

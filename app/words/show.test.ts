@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { showFor } from "#app/ui/show.ts";
+import { showFor } from "#app/words/show.ts";
 import { MILLIGRAMS_PER_OUNCE } from "#core/quantity/conversion.ts";
 import { readWeight } from "#core/quantity/read-weight.ts";
 
@@ -30,8 +30,8 @@ describe("quantities in the farm's own words", () => {
     [us.value(9.166667, "hours"), "9 h 10"],
     [us.value(54, "seconds"), "54 s"],
     [us.value(117, "seconds"), "1 min 57 s"],
-    [us.value(1000, "cents per kg"), "$4.54 / lb"],
-    [metric.value(1000, "cents per kg"), "€10.00 / kg"],
+    [us.value(1000, "cents-per-kg"), "$4.54 / lb"],
+    [metric.value(1000, "cents-per-kg"), "€10.00 / kg"],
     [us.value(Date.UTC(2026, 8, 19, 2, 30), "instant"), "Fri 22:30"],
     [us.longDay("2026-09-19"), "Saturday 19 September"],
   ])("%s", (shown, expected) => {

@@ -94,8 +94,8 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
   const count = (value: number) => trimmed(value, 0);
 
   const byUnit: Record<Unit, (value: number) => string> = {
-    "live kg": (value) => bird(value * MILLIGRAMS_PER_KILOGRAM),
-    "carcass kg": (value) =>
+    "live-kg": (value) => bird(value * MILLIGRAMS_PER_KILOGRAM),
+    "carcass-kg": (value) =>
       value < 30 ? bird(value * MILLIGRAMS_PER_KILOGRAM) : bulk(value * MILLIGRAMS_PER_KILOGRAM),
     kg: (value) => bulk(value * MILLIGRAMS_PER_KILOGRAM),
     "°C": temperature,
@@ -109,12 +109,12 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
     count,
     fraction: (value) => `${trimmed(value * 100, 1)} %`,
     times: (value) => `${trimmed(value, 2, 2)}×`,
-    "birds per hour": (value) =>
+    "birds-per-hour": (value) =>
       value > 999 ? "more than you have" : `${trimmed(value, value < 20 ? 1 : 0)} an hour`,
-    "minutes per bird": (value) => `${trimmed(value, 1)} min a bird`,
-    "kg per kg": (value) => trimmed(value, 2, 2),
+    "minutes-per-bird": (value) => `${trimmed(value, 1)} min a bird`,
+    "kg-per-kg": (value) => trimmed(value, 2, 2),
     cents: money,
-    "cents per kg": moneyPerWeight,
+    "cents-per-kg": moneyPerWeight,
     watts: (value) => (value >= 1000 ? `${trimmed(value / 1000, 2)} kW` : `${trimmed(value, 1)} W`),
     liters: volume,
     milliliters: (value) => `${count(value)} ml`,

@@ -1,3 +1,4 @@
+import type { CostSchool } from "#core/day/settle/settlement.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
 import type { WhichBirds } from "#core/growth/flock.ts";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
@@ -24,20 +25,20 @@ export const KIND_OPTIONS = [
 
 export const SCALD_OPTIONS: readonly { value: ScaldSchool; label: string }[] = [
   { value: "gentle", label: "Cool and long" },
-  { value: "middle", label: "Middle" },
+  { value: "middle", label: "Medium" },
   { value: "hot", label: "Hot and short" },
 ];
 
 export const WITHDRAWAL_OPTIONS: readonly { value: WithdrawalSchool; label: string; line: string }[] = [
   { value: "short", label: "Short", line: "8 to 12 h off feed" },
   { value: "overnight", label: "Overnight", line: "12 to 16 h" },
-  { value: "grass_day", label: "A day on grass", line: "20 to 28 h off grain" },
+  { value: "grass_day", label: "Day on grass", line: "20 to 28 h off grain" },
   { value: "grain_day", label: "Grain on the last day", line: "then 8 to 12 h off all feed" },
 ];
 
 export const WHICH_OPTIONS: readonly { value: WhichBirds; label: string; line: string }[] = [
   { value: "as-they-come", label: "As they come", line: "or all of them" },
-  { value: "biggest", label: "The biggest", line: "the others wait" },
+  { value: "biggest", label: "Largest first", line: "the rest wait" },
 ];
 
 /** Stations of the line as a person names them. */
@@ -47,8 +48,8 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
   pluck: "Pluck",
   feet: "Feet and heads",
   pins: "Pin feathers",
-  gut: "Gut table",
-  rinse: "Rinse, look",
+  gut: "Evisceration",
+  rinse: "Rinse, inspect",
   giblets: "Giblets",
   pack: "Pack",
   cut: "Cut up",
@@ -57,7 +58,7 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
 
 export const RULE_BROKEN_WORDS: Readonly<Record<RuleBroken, string>> = {
   "no-knives": "no knives",
-  "no-scald": "not at the scald",
+  "no-scald": "no scalding",
   "no-lifting": "no lifting",
   "too-young": "too young",
 };
@@ -70,14 +71,14 @@ export const PLUCK_OPTIONS = [
 export const PRACTICE_OPTIONS: readonly { value: Practice; label: string }[] = [
   { value: "many", label: "Many times a year" },
   { value: "few", label: "A few times a year" },
-  { value: "first", label: "The first time" },
+  { value: "first", label: "First time" },
 ];
 
 export const USE_WORDS: Readonly<Record<CarcassUse, string>> = {
   sale: "for sale",
-  own: "own table",
+  own: "home use",
   cut: "cut up",
-  pets: "for pets",
+  pets: "pet food",
   condemned: "condemned",
 };
 
@@ -94,28 +95,35 @@ export const SUPPLY_WORDS: Readonly<Record<SupplyKind, { name: string; counted: 
   salt: { name: "Salt", counted: "grams" },
   glove: { name: "Gloves", counted: "pairs" },
   towel: { name: "Paper towels", counted: "rolls" },
-  bin_bag: { name: "Bin bags", counted: "pieces" },
+  bin_bag: { name: "Trash bags", counted: "pieces" },
 };
 
 /** On whose word a sum stands, as a person would say it. */
 export const SOURCE_WORDS: Readonly<Record<Source, string>> = {
-  growth: "a growth curve fitted to customary pastured weights; farms differ by 15 % either way",
-  yield: "shares in line with what extension services publish; your own weights overrule them",
-  withdrawal:
-    "the usual advice of extension services; for the grass and grain schools it is practice, not science",
-  scald: "customary scald times, each within about a third; the feather test outranks them",
-  bath: "heat-transfer texts; the loss from the water's face may be half or double",
-  power: "the usual rule for loads that stay on; an electrician and the local code decide",
-  ice: "the heat in birds, water and ice from food-engineering texts; the margin is our choice",
-  chill: "conduction in a slab set to customary chilling times; a probe and your local rule decide",
-  line: "our own times of practised hands, until your farm's days speak",
-  brine: "salt spreading over the water of brine and meat; texts. Weigh it",
-  needs: "our guess of what a day uses up, until you say otherwise",
-  rest: "practice: about an hour to stiffen, about a day to let go, longer for old birds",
-  cost: "your own bills and hours, split so that the parts add up to the cent",
+  growth: "a growth curve fitted to typical pastured weights; farms vary by 15 % either way",
+  yield: "shares in line with extension publications; your own weights replace them",
+  withdrawal: "common extension advice; the grass and grain methods are practice, not science",
+  scald: "customary scald times, each within about a third; the feather test comes first",
+  bath: "heat-transfer textbooks; the loss from the water surface may be half or double",
+  power: "the usual rule for continuous loads; ask an electrician and follow your local code",
+  ice: "heat in birds, water, and ice from food-engineering textbooks; the margin is our choice",
+  chill:
+    "heat conduction in a slab fitted to customary chilling times; use a probe and follow your local rules",
+  line: "our times for practiced people, until your own days replace them",
+  brine: "salt balance between brine and meat, from textbooks. Weigh the salt",
+  needs: "our estimate of what a day uses, until you change it",
+  rest: "common practice: about an hour to set in, about a day to pass, longer for old birds",
+  cost: "your own bills and hours, split so the parts add up to the cent",
   season:
-    "your prices and people where you gave them, our guesses where not; worth is what is sold less feed, hands and hire",
-  "own-log": "what was written down on this farm",
+    "your prices and people where entered, our estimates otherwise; value is sales minus feed, labor, and rental",
+  "own-log": "this farm's records",
+};
+
+/** The three ways of counting what a bird cost. */
+export const COST_WORDS: Readonly<Record<CostSchool, string>> = {
+  cash: "Cash costs",
+  "with-equipment": "With equipment",
+  "with-labor": "With labor",
 };
 
 export const CUT_WORDS: Readonly<Record<string, string>> = {

@@ -27,31 +27,31 @@ import type { Farm, FarmSettings } from "#db/farm/farm-queries.server.ts";
 
 const HEATS = ["electric", "propane"] as const;
 
-/** The yard's settings, typed in the units that stand when the page is opened. */
-export function yardForm(unitSystem: UnitSystem) {
+/** The farm's settings, typed in the units that stand when the page is opened. */
+export function farmSettingsForm(unitSystem: UnitSystem) {
   return z
     .object({
-      name: words(80, "Say what the farm is called"),
-      latitude: degrees(90, "Say how far north it lies, in degrees"),
-      longitude: degrees(180, "Say how far east it lies, in degrees; west is negative"),
+      name: words(80, "Enter the farm's name"),
+      latitude: degrees(90, "Enter the latitude in degrees"),
+      longitude: degrees(180, "Enter the longitude in degrees; west is negative"),
       timeZone,
-      unitSystem: choice(["us", "metric"], "Choose the units that you think in"),
-      currency: choice(CURRENCIES, "Choose your money"),
-      practice: choice(PRACTICES, "Choose how often you do this"),
+      unitSystem: choice(["us", "metric"], "Choose your units"),
+      currency: choice(CURRENCIES, "Choose your currency"),
+      practice: choice(PRACTICES, "Choose how often you process"),
       arePensLit: tick,
       usesOwnDays: tick,
       pluckAtOnceCount: wholeNumber({
         least: 1,
         most: 20,
-        ask: "Say how many birds the plucker takes at once",
+        ask: "Enter how many birds the plucker holds",
       }),
       air: optional(temperature({ unitSystem, least: -30, most: 50, ask: "" })),
       tap: optional(temperature({ unitSystem, least: 0, most: 40, ask: "" })),
       hourRate: optional(money("", 100_000)),
       birdsAYearCount: optional(wholeNumber({ least: 1, most: 1_000_000, ask: "" })),
       tank: optional(volume({ unitSystem, least: 1, most: 20_000, ask: "" })),
-      tankWall: choice(TANK_WALLS, "Choose what the tanks are made of"),
-      chillMethod: choice(CHILL_METHODS, "Choose how you chill"),
+      tankWall: choice(TANK_WALLS, "Choose the tank type"),
+      chillMethod: choice(CHILL_METHODS, "Choose a chilling method"),
       iceBag: optional(weight({ unitSystem, ask: "", range: [0.1, 1000], what: "a bag of ice" })),
       jugCount: optional(wholeNumber({ most: 1000, ask: "" })),
       jug: optional(volume({ unitSystem, least: 0.1, most: 30, ask: "" })),
@@ -60,10 +60,10 @@ export function yardForm(unitSystem: UnitSystem) {
       ),
       scalder: optional(volume({ unitSystem, least: 1, most: 5000, ask: "" })),
       scalderWatts: optional(wholeNumber({ least: 100, most: 200_000, ask: "" })),
-      scalderHeat: choice(HEATS, "Choose what heats it"),
+      scalderHeat: choice(HEATS, "Choose the heat source"),
       isScalderLidded: tick,
       isScalderInsulated: tick,
-      scaldAtOnceCount: wholeNumber({ least: 1, most: 20, ask: "Say how many birds you scald at once" }),
+      scaldAtOnceCount: wholeNumber({ least: 1, most: 20, ask: "Enter how many birds you scald at once" }),
       fill: optional(temperature({ unitSystem, least: 0, most: 95, ask: "" })),
       circuitVolts: optional(wholeNumber({ least: 100, most: 480, ask: "" })),
       breakerAmps: optional(wholeNumber({ least: 1, most: 400, ask: "" })),
@@ -74,7 +74,7 @@ export function yardForm(unitSystem: UnitSystem) {
         context.addIssue({
           code: "custom",
           path: [missing],
-          message: "Give both volts and breaker, or leave both empty",
+          message: "Enter both volts and breaker, or leave both blank",
         });
       }
       const { latitude, longitude, air, tap, hourRate, tank, iceBag, jug, madeIce, scalder, fill, ...same } =
@@ -97,7 +97,7 @@ export function yardForm(unitSystem: UnitSystem) {
 }
 
 /** What stands, as a person would type it. Empty where our default stands. */
-export function yardFields(farm: Farm): Record<string, string | undefined> {
+export function farmSettings(farm: Farm): Record<string, string | undefined> {
   const isUs = farm.unitSystem === "us";
   const text = (value: number | null, words: (value: number) => string) =>
     value === null ? "" : words(value);

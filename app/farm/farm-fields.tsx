@@ -1,33 +1,33 @@
+import type { farmSettingsForm } from "#app/farm/farm-settings.ts";
 import type { OURS } from "#app/server/farm-means.server.ts";
 import type { Fields } from "#app/ui/farm-form.tsx";
 import { ChoiceField, SelectField, TextField, TickField } from "#app/ui/field.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { PRACTICE_OPTIONS } from "#app/ui/words.ts";
-import type { yardForm } from "#app/yard/yard-form.ts";
+import { PRACTICE_OPTIONS } from "#app/words/words.ts";
 import { CURRENCIES } from "#core/quantity/currency.ts";
 
-interface YardFieldsProps {
-  fields: Fields<ReturnType<typeof yardForm>>;
+interface FarmFieldsProps {
+  fields: Fields<ReturnType<typeof farmSettingsForm>>;
 }
-type WithOurs = YardFieldsProps & { ours: typeof OURS };
+type WithOurs = FarmFieldsProps & { ours: typeof OURS };
 
-export function FarmFields({ fields, zones }: YardFieldsProps & { zones: readonly string[] }) {
+export function FarmFields({ fields, zones }: FarmFieldsProps & { zones: readonly string[] }) {
   return (
-    <Sheet heading="The farm">
+    <Sheet heading="Farm">
       <div className="grid gap-4">
         <TextField field={fields.name} label="Name of the farm" />
         <div className="grid gap-4 sm:grid-cols-2">
           <TextField
             field={fields.latitude}
             label="Latitude"
-            hint="As a map says it, such as 43.9"
+            hint="Decimal degrees, such as 43.9"
             inputMode="text"
           />
           <TextField
             field={fields.longitude}
             label="Longitude"
-            hint="West is negative, such as -71.6"
+            hint="Negative west of Greenwich, such as -71.6"
             inputMode="text"
           />
         </div>
@@ -57,39 +57,39 @@ export function FarmFields({ fields, zones }: YardFieldsProps & { zones: readonl
 export function DayFields({ fields, ours }: WithOurs) {
   const show = useShow();
   return (
-    <Sheet heading="The day and its cost" beside="left empty, our guess stands">
+    <Sheet heading="Processing days and cost" beside="leave blank to use our estimates">
       <div className="grid gap-4">
-        <ChoiceField field={fields.practice} label="How often you do this" options={PRACTICE_OPTIONS} />
+        <ChoiceField field={fields.practice} label="How often do you process?" options={PRACTICE_OPTIONS} />
         <TickField
           field={fields.usesOwnDays}
           label="Learn from your own days"
-          hint="what they took moves our times, little by little; a plan says by how much"
+          hint="adjusts our times gradually to match yours; each plan shows by how much"
         />
         <TickField
           field={fields.arePensLit}
-          label="A lamp burns in the pens"
-          hint="until the feed is pulled; without it birds stop eating at dusk"
+          label="Lights on in the pens"
+          hint="until the feed is pulled; without light, birds stop eating at dusk"
         />
         <div className="grid gap-4 sm:grid-cols-2">
           <TextField
             field={fields.air}
-            label="Air on the day"
-            hint={`Ours: ${show.temperature(ours.airCelsius)}`}
+            label="Air temperature on the day"
+            hint={`Leave blank to use our estimate (${show.temperature(ours.airCelsius)})`}
           />
           <TextField
             field={fields.tap}
-            label="Water from the tap"
-            hint={`Ours: ${show.temperature(ours.tapCelsius)}`}
+            label="Tap water temperature"
+            hint={`Leave blank to use our estimate (${show.temperature(ours.tapCelsius)})`}
           />
           <TextField
             field={fields.hourRate}
-            label="An hour of your time"
-            hint={`Ours: ${show.money(ours.centsAnHour)}`}
+            label="Value of an hour of labor"
+            hint={`Leave blank to use our estimate (${show.money(ours.centsAnHour)})`}
           />
           <TextField
             field={fields.birdsAYearCount}
-            label="Birds a year"
-            hint={`Ours: ${ours.birdsAYear}; spreads kit over its years`}
+            label="Birds per year"
+            hint={`Leave blank to use our estimate (${ours.birdsAYear}); spreads equipment cost over birds`}
             inputMode="numeric"
           />
         </div>
@@ -101,58 +101,58 @@ export function DayFields({ fields, ours }: WithOurs) {
 export function ScalderFields({ fields, ours }: WithOurs) {
   const show = useShow();
   return (
-    <Sheet heading="Scald and pluck">
+    <Sheet heading="Scalding and plucking">
       <div className="grid gap-4">
         <div className="grid gap-4 sm:grid-cols-2">
           <TextField
             field={fields.scalder}
-            label="Water in the scalder"
-            hint={`Ours: ${show.volume(ours.scalderLiters)}; 60 l can be typed too`}
+            label="Scalder volume"
+            hint={`Leave blank to use our estimate (${show.volume(ours.scalderLiters)}); you can also enter liters, such as 60 l`}
           />
           <TextField
             field={fields.scalderWatts}
-            label="Heat, in watts"
-            hint={`Ours: ${show.count(ours.scalderWatts.electric)} electric, ${show.count(ours.scalderWatts.propane)} propane`}
+            label="Heating power, watts"
+            hint={`Leave blank to use our estimate (${show.count(ours.scalderWatts.electric)} electric, ${show.count(ours.scalderWatts.propane)} propane)`}
             inputMode="numeric"
           />
         </div>
         <ChoiceField
           field={fields.scalderHeat}
-          label="Heated by"
+          label="Heat source"
           options={[
             { value: "propane", label: "Propane burner" },
             { value: "electric", label: "Electric element" },
           ]}
         />
-        <TickField field={fields.isScalderLidded} label="It has a lid while it heats" />
-        <TickField field={fields.isScalderInsulated} label="Its walls are insulated" />
+        <TickField field={fields.isScalderLidded} label="Lid on while heating" />
+        <TickField field={fields.isScalderInsulated} label="Insulated walls" />
         <div className="grid gap-4 sm:grid-cols-3">
-          <TextField field={fields.fill} label="Filled at" hint="If from the hot tap" />
+          <TextField field={fields.fill} label="Fill temperature" hint="If filled from the hot tap" />
           <TextField
             field={fields.scaldAtOnceCount}
-            label="Scalded at once"
-            hint="Birds in a dip"
+            label="Birds per scald"
+            hint="In one dip"
             inputMode="numeric"
           />
           <TextField
             field={fields.pluckAtOnceCount}
-            label="Plucked at once"
-            hint="Birds in a load"
+            label="Birds per plucker load"
+            hint="In one load"
             inputMode="numeric"
           />
         </div>
         <div className="grid gap-4 sm:grid-cols-2">
           <TextField
             field={fields.circuitVolts}
-            label="Its circuit"
+            label="Circuit voltage"
             hint="For an electric element"
             unit="V"
             inputMode="numeric"
           />
           <TextField
             field={fields.breakerAmps}
-            label="Its breaker"
-            hint="On the fuse box"
+            label="Breaker size"
+            hint="As marked on the panel"
             unit="A"
             inputMode="numeric"
           />
@@ -165,34 +165,34 @@ export function ScalderFields({ fields, ours }: WithOurs) {
 export function ChillFields({ fields, ours }: WithOurs) {
   const show = useShow();
   return (
-    <Sheet heading="Chill">
+    <Sheet heading="Chilling">
       <div className="grid gap-4">
         <div className="grid gap-4 sm:grid-cols-2">
           <TextField
             field={fields.tank}
-            label="Room in all tanks"
-            hint={`Ours: ${show.volume(ours.tankLiters)}`}
+            label="Total tank volume"
+            hint={`Leave blank to use our estimate (${show.volume(ours.tankLiters)})`}
           />
           <TextField
             field={fields.iceBag}
-            label="A bag of ice"
-            hint={`Ours: ${show.value(ours.bagKilograms, "kg")}`}
+            label="Weight of a bag of ice"
+            hint={`Leave blank to use our estimate (${show.value(ours.bagKilograms, "kg")})`}
           />
           <TextField
             field={fields.jugCount}
             label="Water jugs you can freeze"
-            hint="Closed, in the tanks; they save ice"
+            hint="Sealed, in the tanks; they save ice"
             inputMode="numeric"
           />
           <TextField
             field={fields.jug}
-            label="A jug holds"
-            hint={`Ours: ${show.volume(ours.jugMilliliters / 1000)}`}
+            label="Volume of a jug"
+            hint={`Leave blank to use our estimate (${show.volume(ours.jugMilliliters / 1000)})`}
           />
           <TextField
             field={fields.madeIce}
             label="Ice you make for a day"
-            hint="By a machine of your own; empty for none"
+            hint="With your own machine; leave blank for none"
           />
         </div>
         <ChoiceField
@@ -206,11 +206,11 @@ export function ChillFields({ fields, ours }: WithOurs) {
         />
         <ChoiceField
           field={fields.chillMethod}
-          label="How the slush is kept"
+          label="Chilling method"
           options={[
             { value: "packed", label: "Packed in ice" },
-            { value: "still", label: "Slush, stirred now and then" },
-            { value: "agitated", label: "Pumped or bubbled" },
+            { value: "still", label: "Ice slush, stirred now and then" },
+            { value: "agitated", label: "Ice slush, pumped or bubbled" },
           ]}
         />
       </div>

@@ -1,4 +1,4 @@
-import type { Side } from "#app/days/plan/compare/beside-rows.ts";
+import type { Side } from "#app/days/plan/compare/compare-rows.ts";
 import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
 import { playedLine } from "#app/server/played-line.server.ts";
 import { seasonFacts } from "#app/server/season-reading.server.ts";

@@ -1,22 +1,22 @@
 import { data, redirect } from "react-router";
+import { supplyMoveForm } from "#app/freezers/supply-form.ts";
 import { now } from "#app/server/clock.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { supplyMoveForm } from "#app/stores/supply-form.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { SUPPLY_WORDS } from "#app/ui/words.ts";
+import { SUPPLY_WORDS } from "#app/words/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import type { Route } from "./+types/supply.ts";
 
-export const meta = () => [{ title: "A supply · Pale Morning" }];
+export const meta = () => [{ title: "Supply · Pale Morning" }];
 
 function requireSupply(text: string) {
   const supply = farmFile().supplying.supply(/^\d{1,9}$/.test(text) ? Number(text) : 0);
-  if (!supply) throw data("There is no such supply.", { status: 404 });
+  if (!supply) throw data("That supply does not exist.", { status: 404 });
   return supply;
 }
 
@@ -37,7 +37,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const sent = await submitted(request, supplyMoveForm);
   if (!sent.ok) return sent.refusal;
   const faults = faultsOf(farmFile().supplying.move(sent.entry, supply.id, sent.value), {});
-  return faults ? sent.refuse(faults) : redirect(`/stores/supplies/${supply.id}`, 303);
+  return faults ? sent.refuse(faults) : redirect(`/freezers/supplies/${supply.id}`, 303);
 }
 
 export default function Supply({
@@ -46,7 +46,7 @@ export default function Supply({
 }: Route.ComponentProps) {
   const show = useShow();
   const { counted } = SUPPLY_WORDS[supply.kind];
-  const here = `/stores/supplies/${supply.id}`;
+  const here = `/freezers/supplies/${supply.id}`;
   return (
     <Page>
       <PageHead
@@ -65,25 +65,25 @@ export default function Supply({
             refusal={actionData}
             entryId={entryId}
             defaults={{ kind: "bought", movedOn: today }}
-            submit="Write it down"
+            submit="Save"
           >
             {(fields) => (
               <>
                 <ChoiceField
                   field={fields.kind}
-                  label="It was"
+                  label="What happened?"
                   options={[
-                    { value: "bought", label: "Bought", line: "comes on top" },
-                    { value: "counted", label: "Counted", line: "so much there is" },
+                    { value: "bought", label: "Bought", line: "added to stock" },
+                    { value: "counted", label: "Counted", line: "stock on hand" },
                   ]}
                 />
-                <TextField field={fields.amount} label="How much" unit={counted} inputMode="numeric" />
-                <TextField field={fields.movedOn} label="Day" type="date" />
+                <TextField field={fields.amount} label="Quantity" unit={counted} inputMode="numeric" />
+                <TextField field={fields.movedOn} label="Date" type="date" />
               </>
             )}
           </FarmForm>
         </Sheet>
-        <Sheet heading="What came and went">
+        <Sheet heading="History">
           {moves.length === 0 && <p>Nothing yet.</p>}
           <ul>
             {moves.map((move) => (
@@ -102,8 +102,8 @@ export default function Supply({
             ))}
           </ul>
           <div className="flex items-baseline gap-2 pt-3 text-sm">
-            <span>No longer kept?</span>
-            <TakeBack entryId={supply.entryId} back="/stores/supplies" what={supply.name} />
+            <span>No longer used?</span>
+            <TakeBack entryId={supply.entryId} back="/freezers/supplies" what={supply.name} />
           </div>
         </Sheet>
       </div>

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { restStage } from "#core/aging/rest.ts";
+import { restStage } from "#core/rest/rest.ts";
 
 test.each([
   [0.99, "fast", "before-rigor"],

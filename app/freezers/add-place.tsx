@@ -8,12 +8,12 @@ import { choice, wholeNumber, words } from "#app/ui/read-field.ts";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/add-place.ts";
 
-export const meta = () => [{ title: "A fridge or freezer · Pale Morning" }];
+export const meta = () => [{ title: "Refrigerator or freezer · Pale Morning" }];
 
 const placeForm = z.object({
-  name: words(80, "Give it a name, such as barn chest"),
-  kind: choice(["fridge", "freezer", "either"], "Say which it is"),
-  capacityCount: wholeNumber({ least: 1, most: 100_000, ask: "Say how many birds it holds" }),
+  name: words(80, "Enter a name, such as barn chest"),
+  kind: choice(["fridge", "freezer", "either"], "Choose the type"),
+  capacityCount: wholeNumber({ least: 1, most: 100_000, ask: "Enter how many birds it holds" }),
 });
 
 export function loader() {
@@ -31,36 +31,36 @@ export async function action({ request }: Route.ActionArgs) {
       ? { ...rest, kind: "fridge" as const, canFreeze: 1 as const }
       : { ...rest, kind, canFreeze: 0 as const };
   const faults = faultsOf(farmFile().addPlace(sent.entry, place), {
-    "name-taken": { name: "There is one of that name already. Give this one another" },
+    "name-taken": { name: "That name is already used. Choose another" },
   });
-  return faults ? sent.refuse(faults) : redirect("/stores", 303);
+  return faults ? sent.refuse(faults) : redirect("/freezers", 303);
 }
 
 export default function AddPlace({ loaderData, actionData }: Route.ComponentProps) {
   return (
     <Page>
-      <PageHead title="A fridge or freezer" />
-      <Sheet heading="Where birds lie" className="max-w-prose">
+      <PageHead title="Refrigerator or freezer" />
+      <Sheet heading="Storage place" className="max-w-prose">
         <FarmForm
           schema={placeForm}
           refusal={actionData}
           entryId={loaderData.entryId}
           defaults={{ kind: "freezer" }}
-          submit="Add it"
+          submit="Add"
         >
           {(fields) => (
             <>
               <TextField field={fields.name} label="Name" />
               <ChoiceField
                 field={fields.kind}
-                label="It is a"
+                label="Type"
                 options={[
                   { value: "freezer", label: "Freezer" },
-                  { value: "fridge", label: "Fridge" },
-                  { value: "either", label: "Either", line: "a fridge that can be set to freeze" },
+                  { value: "fridge", label: "Refrigerator" },
+                  { value: "either", label: "Convertible", line: "a refrigerator that can be set to freeze" },
                 ]}
               />
-              <TextField field={fields.capacityCount} label="Holds" unit="birds" inputMode="numeric" />
+              <TextField field={fields.capacityCount} label="Capacity" unit="birds" inputMode="numeric" />
             </>
           )}
         </FarmForm>

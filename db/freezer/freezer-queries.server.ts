@@ -27,7 +27,7 @@ export interface BirdOut {
 }
 
 /** Prepares every statement of the stores once; call it once per connection. */
-export function storeQueries(database: Database) {
+export function freezerQueries(database: Database) {
   const entries = entryQueries(database);
   const takenBack = "(SELECT entry_id FROM entry_taken_back)";
   const selectStored = database.prepare<[], StoredBird>(`

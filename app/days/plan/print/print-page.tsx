@@ -2,10 +2,10 @@ import { DayHead } from "#app/days/leaves.tsx";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { requireDay } from "#app/server/day-reading.server.ts";
 import { ButtonLink, Page, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/ui/show.ts";
-import type { Route } from "./+types/paper.ts";
+import { plural } from "#app/words/show.ts";
+import type { Route } from "./+types/print-page.ts";
 
-export const meta = () => [{ title: "On paper · Pale Morning" }];
+export const meta = () => [{ title: "Print · Pale Morning" }];
 
 export function loader({ params }: Route.LoaderArgs) {
   const { day, batch } = requireDay(params.dayId);
@@ -13,42 +13,42 @@ export function loader({ params }: Route.LoaderArgs) {
 }
 
 /** The plan to be taken away from the screen: on paper, in a calendar, as a file. */
-export default function Paper({ loaderData: { day, line } }: Route.ComponentProps) {
+export default function PrintPage({ loaderData: { day, line } }: Route.ComponentProps) {
   const at = `/days/${day.id}`;
   return (
     <Page>
       <DayHead dayId={day.id} processedOn={day.processedOn} line={line} />
       <PlanNav dayId={day.id} />
       <div className="grid items-start gap-5 sm:grid-cols-2">
-        <Sheet heading="To tape to a wall">
+        <Sheet heading="To hang on the wall">
           <div className="grid justify-items-start gap-3 py-1">
             <ButtonLink to={`${at}/run-sheet.pdf`} reloadDocument>
-              All of it as PDF
+              Everything as PDF
             </ButtonLink>
             <p className="text-sm text-soft">
-              The order of the day, a page for each station, what to have ready. Large type, one side.
+              The schedule, a page per station, and what to have ready. Large type, one-sided.
             </p>
             <ButtonLink kind="plain" to={`${at}/sheet`}>
-              Run sheet to print
+              Printable run sheet
             </ButtonLink>
             <ButtonLink kind="plain" to={`${at}/stations`}>
-              A page for each station
+              Station sheets
             </ButtonLink>
           </div>
         </Sheet>
-        <Sheet heading="Elsewhere">
+        <Sheet heading="Export">
           <div className="grid justify-items-start gap-3 py-1">
             <ButtonLink kind="plain" to="/season/calendar.ics" reloadDocument>
-              Into your calendar
+              Add to your calendar
             </ButtonLink>
             <p className="text-sm text-soft">
-              Every set day and what follows from it, each at its hour, with who and why.
+              Every scheduled day and its tasks, each with its time, who does it, and why.
             </p>
             <ButtonLink kind="plain" to={`${at}/plan.json`} reloadDocument>
-              Take this plan with you
+              Export this plan
             </ButtonLink>
             <p className="text-sm text-soft">
-              A small text file with the birds, people and kit. Another day can start from it.
+              A small file with the birds, people, and equipment. Another day can start from it.
             </p>
           </div>
         </Sheet>

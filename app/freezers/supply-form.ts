@@ -10,24 +10,24 @@ const MOST = 1_000_000;
 export function supplyForm(unitSystem: UnitSystem) {
   return z
     .object({
-      kind: choice(SUPPLY_KINDS, "Choose what it is"),
-      name: words(80, "Give it a name, such as bags, large"),
+      kind: choice(SUPPLY_KINDS, "Choose the type"),
+      name: words(80, "Enter a name, such as bags, large"),
       most: optional(
         weight({ unitSystem, ask: "", range: CARCASS_RANGE_KILOGRAMS, what: "a dressed chicken" }),
       ),
-      packAmount: wholeNumber({ least: 1, most: MOST, ask: "Say how much is in a pack" }),
-      packPrice: money("Say what a pack costs; 0 if nothing", 1_000_000),
+      packAmount: wholeNumber({ least: 1, most: MOST, ask: "Enter the quantity per pack" }),
+      packPrice: money("Enter the price per pack; 0 if free", 1_000_000),
       inStock: optional(wholeNumber({ most: MOST, ask: "" })),
     })
     .transform(({ most, packPrice, ...rest }, context) => {
       if (rest.kind === "bag" && most === null)
-        context.addIssue({ code: "custom", path: ["most"], message: "Say how heavy a bird it takes" });
+        context.addIssue({ code: "custom", path: ["most"], message: "Enter the largest bird it fits" });
       return { ...rest, mostMilligrams: rest.kind === "bag" ? most : null, packCents: packPrice };
     });
 }
 
 export const supplyMoveForm = z.object({
-  kind: choice(["bought", "counted"], "Say whether it was bought or counted"),
-  amount: wholeNumber({ most: MOST, ask: "Say how much" }),
-  movedOn: localDay({ ask: "Say on which day" }),
+  kind: choice(["bought", "counted"], "Choose bought or counted"),
+  amount: wholeNumber({ most: MOST, ask: "Enter the quantity" }),
+  movedOn: localDay({ ask: "Enter the date" }),
 });

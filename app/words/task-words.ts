@@ -1,0 +1,93 @@
+import { plural } from "#app/words/show.ts";
+import type { DayTask, TaskFacts, TaskKey } from "#core/day/tasks/day-tasks.ts";
+
+/** What to do, and why it is worth doing. */
+export interface TaskWords {
+  readonly title: string;
+  readonly why: string;
+}
+
+const TASK_WORDS: Readonly<Record<TaskKey, (facts: TaskFacts) => TaskWords>> = {
+  book: ({ thing = "", birds = 0, batchName }) => ({
+    title: `Book the ${thing.toLowerCase()}`,
+    why: `for ${plural(birds, "bird")} from ${batchName}`,
+  }),
+  "count-stock": () => ({
+    title: "Count bags, ties, labels, and gloves, and order what is short",
+    why: "a week is enough for delivery",
+  }),
+  pens: () => ({
+    title: "Move the pens near the processing area, on fresh grass",
+    why: "clean birds, and a short way to carry crates",
+  }),
+  jugs: () => ({ title: "Freeze water jugs", why: "they save ice, and take three days to freeze" }),
+  sharpen: () => ({ title: "Sharpen the knives", why: "a dull knife tears" }),
+  scrub: () => ({
+    title: "Scrub and sanitize tables, sinks, coolers, and bins",
+    why: "scrub first, because dirt uses up chlorine; never mix bleach with acid or ammonia",
+  }),
+  "try-machines": () => ({
+    title: "Test every machine, with water",
+    why: "while there is still time to get a part",
+  }),
+  ice: ({ bags = 0 }) => ({
+    title: `Have ${plural(bags, "bag")} of ice ready`,
+    why: "what the plan needs beyond your own ice",
+  }),
+  "feed-off": ({ windowHours: [least, most] = [0, 0] }) => ({
+    title: "Pull the feed",
+    why: `first bird off feed ${least} to ${most} h; leave the water`,
+  }),
+  burner: () => ({
+    title: "Heat the scald water",
+    why: "never power an element that is not under water; gas outdoors only",
+  }),
+  day: ({ birds = 0, batchName }) => ({
+    title: `Processing day: ${plural(birds, "bird")} from ${batchName}`,
+    why: "setup through likely cleanup; it may take longer",
+  }),
+  "set-up": () => ({
+    title: "Set up tables, cones, and hoses; fill the tanks with water and ice",
+    why: "birds move one way, from dirty to clean",
+  }),
+  catch: ({ birds = 0, crates = 0 }) => ({
+    title: `Catch the first ${birds}: ${plural(crates, "crate")}`,
+    why: "in low light, in the shade, shortly before the cones",
+  }),
+  "first-bird": () => ({ title: "First bird", why: "time off feed is counted to here" }),
+  break: ({ minutes = 0 }) => ({
+    title: `Break, ${minutes} min`,
+    why: "no kill in the 5 min before it; every killed bird goes into the chill tank first",
+  }),
+  "more-ice": () => ({ title: "Get more ice", why: "the ice on hand melts within the hour" }),
+  "second-fill": ({ birds = 0 }) => ({
+    title: "The tanks are full: move cold birds out and refill",
+    why: `they hold ${birds}`,
+  }),
+  clean: () => ({
+    title: "Clean up: turn the heat off before draining",
+    why: "while it is wet; dry blood takes twice as long",
+  }),
+  probe: ({ quotedHours = 0 }) => ({
+    title: "Probe the breast of the heaviest bird",
+    why: `it should be cold by now; commonly quoted limit ${quotedHours} h; follow your local rules`,
+  }),
+  drain: () => ({
+    title: "Drain the birds and check the refrigerator's thermometer",
+    why: "rigor passes after about a day; keep them cold",
+  }),
+  freeze: ({ restDays = 0 }) => ({
+    title: "Move the rested birds to the freezer",
+    why: `${plural(restDays, "day")} after the kill; in a single layer`,
+  }),
+  "freezer-check": () => ({
+    title: "Check the freezer: every bird hard, nothing soft in the stack",
+    why: "a full freezer freezes slowly",
+  }),
+};
+
+/** A day's task with its words. */
+export const taskInWords = (task: DayTask): DayTask & TaskWords => ({
+  ...task,
+  ...TASK_WORDS[task.key](task.facts),
+});

@@ -11,7 +11,7 @@ import { WITHDRAWAL_SCHOOLS } from "#core/withdrawal/withdrawal-constants.ts";
 
 /*
  * Whatever is chosen for a day is kept or asked about by its field, and all that follows from it can be read, printed
- * and taken along. The clock stands at Thursday 17 September 2026; the choices go past both changes of the clock.
+ * and taken along. The clock stands at Thursday, September 17 2026; the choices go past both changes of the clock.
  */
 process.env.PALE_MORNING_DATA = ":memory:";
 process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";

@@ -9,7 +9,7 @@ import { CHOICES, TIES } from "#db/file-of-tests.ts";
 
 /*
  * Whatever is tapped, weighed, paid and settled on a day, its pages say numbers, its birds go out as they were typed, and
- * its money is there to the cent. The clock stands at Thursday 17 September 2026.
+ * its money is there to the cent. The clock stands at Thursday, September 17 2026.
  */
 process.env.PALE_MORNING_DATA = ":memory:";
 process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";

@@ -7,7 +7,7 @@ import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
 
 /*
  * Whatever somebody writes down of a flock, in whatever order, is kept or asked about, and every page that tells of it
- * says numbers. The clock stands at Thursday 17 September 2026.
+ * says numbers. The clock stands at Thursday, September 17 2026.
  */
 process.env.PALE_MORNING_DATA = ":memory:";
 process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";

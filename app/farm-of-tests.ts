@@ -9,6 +9,7 @@ export function makeFarmOfTests(file: FarmFile): void {
       latitudeMicrodegrees: 43_900_000,
       longitudeMicrodegrees: -71_600_000,
       timeZone: "America/New_York",
+      locale: "en-US",
       unitSystem: "us",
       currency: "USD",
       practice: "few",

@@ -17,6 +17,8 @@ import { ButtonLink } from "#app/ui/sheet.tsx";
 import { Spine } from "#app/ui/spine.tsx";
 import { markUnanswered, unansweredPath } from "#app/ui/typed-draft.ts";
 import { ShowProvider } from "#app/ui/use-show.tsx";
+import { DEFAULT_LOCALE, localeFormats } from "#app/words/locale.ts";
+import { showFor } from "#app/words/show.ts";
 import type { Route } from "./+types/root.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Pale Morning" }];
@@ -26,17 +28,22 @@ export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/icon.svg
 export function loader() {
   const farm = farmFile().farm();
   if (!farm) return { farm: undefined };
-  const { name, unitSystem, currency, timeZone } = farm;
-  return { farm: { name, reading: { unitSystem, currency, timeZone }, words: spineWords(farm) } };
+  const { name, unitSystem, currency, timeZone, locale } = farm;
+  return { farm: { name, reading: { unitSystem, currency, timeZone, locale }, words: spineWords(farm) } };
 }
 
 export function Layout({ children }: { children: ReactNode }) {
   const loaded = useRouteLoaderData<typeof loader>("root");
   const farm = loaded?.farm;
-  const reading = farm?.reading ?? { unitSystem: "us" as const, currency: "USD", timeZone: "UTC" };
-  const units = reading.unitSystem === "us" ? "lb · °F" : "kg · °C";
+  const reading = farm?.reading ?? {
+    unitSystem: "us" as const,
+    currency: "USD",
+    timeZone: "UTC",
+    locale: DEFAULT_LOCALE,
+  };
+  const show = showFor(reading);
   return (
-    <html lang="en">
+    <html lang={localeFormats(reading.locale, reading.timeZone).locale}>
       <head>
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
@@ -53,7 +60,7 @@ export function Layout({ children }: { children: ReactNode }) {
         <Spine
           farmName={farm?.name ?? "New farm"}
           words={farm?.words ?? { batches: "", season: "", days: "", stores: "", books: "" }}
-          units={`${units} · ${reading.currency}`}
+          units={`${show.weightUnit} · ${show.temperatureUnit} · ${reading.currency}`}
         />
         <main id="main" className="min-w-0 grow pb-20 md:pb-0">
           <ShowProvider reading={reading}>{children}</ShowProvider>

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 
-/** Routes called as the server calls them, on a farm in memory; the clock stands at Saturday 19 September 2026, 09:00. */
+/** Routes called as the server calls them, on a farm in memory; the clock stands at Saturday, September 19 2026, 09:00. */
 process.env.PALE_MORNING_DATA = ":memory:";
 process.env.PALE_MORNING_CLOCK = "2026-09-19T13:00:00Z";
 const NOW = Date.parse(process.env.PALE_MORNING_CLOCK);

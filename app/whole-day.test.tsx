@@ -6,7 +6,7 @@ import { opened } from "#app/ui/said-of-tests.tsx";
 
 /*
  * A batch of ten from its story to the books, as the pages say it, with sums done by hand beside them. The clock stands
- * at Thursday 17 September 2026; the day is the Saturday after.
+ * at Thursday, September 17 2026; the day is the Saturday after.
  */
 process.env.PALE_MORNING_DATA = ":memory:";
 process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
@@ -112,7 +112,7 @@ describe("on the day", () => {
     expect(page).toContain("4 lb 8 oz");
     expect(page).toContain("40.5 lb");
     expect(open(stores)).toContain(
-      "freezer, 9 of 12 spaces filled room for 3 more White 1, Sat 19 Sept: 9 birds",
+      "freezer, 9 of 12 spaces filled room for 3 more White 1, Sat, Sep 19: 9 birds",
     );
     expect(open(days)).toContain("10 birds of White 1 10 weighed so far");
   });
@@ -164,10 +164,10 @@ describe("after the day", () => {
     expect(await weigh(11)).toMatchObject({ faults: { "": [expect.stringContaining("Reopen it")] } });
     const paid = farmFile().settling.costs(1)[0]!.entryId;
     expect(await send(takeBack.action, { entryId: paid, back: "/" })).toMatchObject({
-      words: expect.stringContaining("open the day again first"),
+      words: expect.stringContaining("reopen the day first"),
     });
     expect(await send(settle.action, { workHours: "", liveMean: "" }, DAY)).toMatchObject({
-      faults: { "": [expect.stringContaining("settled already")] },
+      faults: { "": [expect.stringContaining("already settled")] },
     });
   });
 
@@ -185,7 +185,7 @@ describe("after the day", () => {
     const out = { carcassId: String(carcassId), how: "sold" };
     expect(await send(takeOut.action, out)).toMatchObject({ status: 303 });
     expect(open(stores)).toContain("freezer, 8 of 12 spaces filled");
-    expect(open(stores)).toMatch(/White 1, bird 1, 4 lb 8 oz: sold Thu 17 Sept/);
+    expect(open(stores)).toMatch(/White 1, bird 1, 4 lb 8 oz: sold Thu, Sep 17/);
     await send(takeOut.action, out);
     expect(farmFile().stores.storedCount()).toBe(8);
     const { entryId } = farmFile().stores.lately(1)[0]!;

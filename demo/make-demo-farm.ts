@@ -26,6 +26,7 @@ function makeSettings(file: FarmFile): void {
       latitudeMicrodegrees: 43_900_000,
       longitudeMicrodegrees: -71_600_000,
       timeZone: DEMO_ZONE,
+      locale: "en-US",
       unitSystem: "us",
       currency: "USD",
       practice: "few",

@@ -24,7 +24,7 @@ test("a batch says what it should weigh on another date, and asks about one befo
   await page.goto(`${farm.url}/batches/3`);
   await page.getByLabel("On another date").fill("2026-10-03");
   await walk.press("Show");
-  await expect(page.getByRole("heading", { name: "Expected Sat 3 Oct" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Expected Sat, Oct 3" })).toBeVisible();
   await expect(page.getByText("98 days old")).toBeVisible();
   await page.goto(`${farm.url}/batches/3?on=2026-01-01`);
   await expect(page.getByRole("alert")).toContainText("Choose a date from 2026-06-27 on");
@@ -85,8 +85,8 @@ test("a bird leaves the freezer and comes back when that was a mistake", async (
   await chest.getByRole("button", { name: "eaten" }).first().click();
   await expect(chest.getByText(before, { exact: true })).toHaveCount(0);
   const lately = page.getByRole("region", { name: "Recently removed" });
-  await expect(lately).toContainText("eaten Thu 17 Sept");
-  await lately.getByRole("listitem").filter({ hasText: "eaten Thu 17 Sept" }).getByRole("button").click();
+  await expect(lately).toContainText("eaten Thu, Sep 17");
+  await lately.getByRole("listitem").filter({ hasText: "eaten Thu, Sep 17" }).getByRole("button").click();
   await expect(chest.getByText(before, { exact: true })).toBeVisible();
   await walk.follow("Add a refrigerator or freezer");
   await walk.fill({ Name: "Barn chest", Capacity: "10" });

@@ -15,7 +15,7 @@ test("Sunday is held beside Saturday, what can't be is asked about, and another 
   await walk.press("The day after");
   // What was typed goes along.
   await expect(page.getByLabel("Cones", { exact: true })).toHaveValue("5");
-  await expect(row("Date")).toContainText("Sunday 20 September");
+  await expect(row("Date")).toContainText("Sunday, September 20");
   await expect(row("Conflicts")).toContainText("Ines can't come");
   await expect(row("Conflicts")).toContainText("drum plucker not booked");
   await expect(row("Ice needed")).toContainText("same");

@@ -18,10 +18,10 @@ test.describe("before JavaScript arrives", () => {
       timeout: 30_000,
     });
     const why = page.getByRole("region", { name: "Why these days" });
-    await expect(why.getByRole("heading", { name: /^Sat 17 Oct, 23 Cockerels/ })).toBeVisible();
+    await expect(why.getByRole("heading", { name: /^Sat, Oct 17, 23 Cockerels/ })).toBeVisible();
     await why.getByText("All other days").first().click();
-    await why.getByRole("button", { name: "Move to Sat 3 Oct" }).first().click();
-    await expect(why.getByRole("heading", { name: /^Sat 3 Oct, 23 Cockerels/ })).toBeVisible();
+    await why.getByRole("button", { name: "Move to Sat, Oct 3" }).first().click();
+    await expect(why.getByRole("heading", { name: /^Sat, Oct 3, 23 Cockerels/ })).toBeVisible();
     await expect(why.getByText("Pinned")).toBeVisible();
     await expect(page.getByText("Includes your own moves.")).toBeVisible();
 
@@ -44,13 +44,13 @@ test.describe("on a phone", () => {
     await page.goto(`${farm.url}/season`);
     await page.getByRole("button", { name: "Plan the season" }).tap();
     const why = page.getByRole("region", { name: "Why these days" });
-    await expect(why.getByRole("heading", { name: /^Sat 17 Oct/ })).toBeVisible({ timeout: 40_000 });
+    await expect(why.getByRole("heading", { name: /^Sat, Oct 17/ })).toBeVisible({ timeout: 40_000 });
     await expect(page.getByRole("table", { name: "The weeks ahead" })).toBeHidden();
     await expect(page.getByRole("link", { name: "23 birds of Cockerels 26-C, proposed" })).toBeVisible();
     await why.getByRole("button", { name: "Earlier day" }).first().tap();
     await expect(why.getByText("$4.04 less").first()).toBeVisible();
     await why.getByRole("button", { name: "Later day" }).first().tap();
-    await why.getByRole("link", { name: "Set Sat 17 Oct for Cockerels 26-C" }).tap();
+    await why.getByRole("link", { name: "Set Sat, Oct 17 for Cockerels 26-C" }).tap();
     await expect(page.getByLabel("Date", { exact: true })).toHaveValue("2026-10-17");
     await expect(page.getByLabel(/^Birds, of/)).toHaveValue("23");
     await expect(page.getByLabel("People", { exact: true })).toHaveValue("6");

@@ -105,10 +105,10 @@ test.describe("on the demo farm", () => {
     await page.goto(`${farm.url}/season`);
     await walk.press("Plan the season");
     const why = page.getByRole("region", { name: "Why these days" });
-    await expect(why.getByRole("heading", { name: /^Sat 17 Oct, 23 Cockerels 26-C/ })).toBeVisible({
+    await expect(why.getByRole("heading", { name: /^Sat, Oct 17, 23 Cockerels 26-C/ })).toBeVisible({
       timeout: 40_000,
     });
-    await expect(why).toContainText("nearly even with Sat 3 Oct");
+    await expect(why).toContainText("nearly even with Sat, Oct 3");
     await expect(why).toContainText("no room in the freezers");
     const calendar = page.getByRole("table", { name: "The weeks ahead" });
     await expect(calendar.getByRole("row").filter({ hasText: "58 Red 26-B" })).toContainText("17 Sep");
@@ -137,16 +137,16 @@ test.describe("on the demo farm", () => {
         .join("\r\n");
     await read(file("DTSTART;TZID=Europe/London:20261017T140000", "DURATION:PT2H", "SUMMARY:Choir"));
     await expect(page.getByRole("status")).toContainText("busy on 1 day");
-    await expect(page.getByText("Sat 17 Oct: Choir")).toBeVisible();
+    await expect(page.getByText("Sat, Oct 17: Choir")).toBeVisible();
     await read(file("DTSTART;VALUE=DATE:20261003", "RRULE:FREQ=WEEKLY;COUNT=2", "SUMMARY:Away"));
-    await expect(page.getByText("Sat 3 Oct: Away")).toBeVisible();
+    await expect(page.getByText("Sat, Oct 3: Away")).toBeVisible();
     await expect(page.getByText("Choir")).toHaveCount(0);
     await read("this is no calendar");
     await expect(page.getByRole("alert")).toContainText("not a calendar that can be read");
     await read(Buffer.alloc(5 * 1024 * 1024, "x"));
     await expect(page.getByRole("alert")).toContainText("This file has 5.0 MB; at most 2 MB are read");
     await page.goto(`${farm.url}/season/people/3`);
-    await expect(page.getByText("Sat 3 Oct: Away")).toBeVisible();
+    await expect(page.getByText("Sat, Oct 3: Away")).toBeVisible();
   });
 
   test("what can't be is asked about, and nothing typed is lost", async ({ page, farm }) => {

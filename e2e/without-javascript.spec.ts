@@ -31,7 +31,7 @@ test("batch, day, run, weighing and settling work before JavaScript arrives", as
   await walk.follow("Schedule a day");
   await walk.fill({ Date: "2026-09-19", "First bird": "07:00", Break: "0" });
   await walk.press("Schedule this day");
-  await expect(page.getByRole("heading", { name: "Saturday 19 September" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Saturday, September 19" })).toBeVisible();
   await expect(walk.figure("Pull the feed")).toContainText("Fri 22:30");
   await walk.figure("Scald").click();
   await expect(page.getByText("Seconds needed at 60 °C", { exact: false })).toBeVisible();

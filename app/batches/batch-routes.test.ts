@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 
-/** The batch page's routes on a farm in memory; the clock stands at Thursday 17 September 2026. */
+/** The batch page's routes on a farm in memory; the clock stands at Thursday, September 17 2026. */
 process.env.PALE_MORNING_DATA = ":memory:";
 process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
 const { farmFile } = await import("#app/server/farm-file.server.ts");

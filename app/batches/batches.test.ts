@@ -63,7 +63,7 @@ test("a batch hatched at home has no order, and may cost nothing", () => {
 });
 
 test("the story has newest first, and weights typed together in one line", () => {
-  const show = showFor({ unitSystem: "us", currency: "USD", timeZone: "America/New_York" });
+  const show = showFor({ unitSystem: "us", currency: "USD", timeZone: "America/New_York", locale: "en-US" });
   const batch = {
     id: 1,
     name: "Red",

@@ -12,7 +12,14 @@ interface FarmFieldsProps {
 }
 type WithOurs = FarmFieldsProps & { ours: typeof OURS };
 
-export function FarmFields({ fields, zones }: FarmFieldsProps & { zones: readonly string[] }) {
+export function FarmFields({
+  fields,
+  zones,
+  locales,
+}: FarmFieldsProps & {
+  zones: readonly string[];
+  locales: readonly { value: string; label: string }[];
+}) {
   return (
     <Sheet heading="Farm">
       <div className="grid gap-4">
@@ -35,6 +42,12 @@ export function FarmFields({ fields, zones }: FarmFieldsProps & { zones: readonl
           field={fields.timeZone}
           label="Time zone"
           options={zones.map((zone) => ({ value: zone, label: zone }))}
+        />
+        <SelectField
+          field={fields.locale}
+          label="Dates, clocks, and paper"
+          hint="Formats only; the words stay the same"
+          options={locales}
         />
         <ChoiceField
           field={fields.unitSystem}

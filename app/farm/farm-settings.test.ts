@@ -22,6 +22,7 @@ const REST = {
   latitudeMicrodegrees: 43_900_001,
   longitudeMicrodegrees: -71_600_000,
   timeZone: "America/New_York",
+  locale: "en-US",
   currency: "USD",
   practice: "few",
   arePensLit: 1,
@@ -40,6 +41,19 @@ const REST = {
   breakerAmps: 15,
 } as const;
 
+const UNSAID = {
+  unitSystem: "us" as const,
+  airMillicelsius: null,
+  tapMillicelsius: null,
+  tankMilliliters: null,
+  iceBagMilligrams: null,
+  jugCount: null,
+  jugMilliliters: null,
+  madeIceMilligrams: null,
+  scalderMilliliters: null,
+  hourRateCents: null,
+};
+
 test("opening the farm settings and saving it moves nothing that is stored, in either system of units", () => {
   fc.assert(
     fc.property(farm, (changing) => {
@@ -51,20 +65,35 @@ test("opening the farm settings and saving it moves nothing that is stored, in e
   );
 });
 
+test.each([
+  ["us", "scalder", "60 l"],
+  ["us", "scalder", "20 gal"],
+  ["us", "tank", "120.5 gal"],
+  ["metric", "scalder", "20 gal"],
+  ["metric", "tank", "400 l"],
+  ["us", "iceBag", "10 kg"],
+  ["us", "air", "64.4 °F"],
+] as const)("on a farm of %s units %s reads back as %s", (unitSystem, field, typed) => {
+  const standing = farmSettings({ ...REST, ...UNSAID, unitSystem });
+  const settings = farmSettingsForm(unitSystem).parse({ ...standing, [field]: typed });
+  expect(farmSettings({ ...settings, revision: 1 })[field]).toBe(typed);
+});
+
+test("a format that this machine does not know is asked about", () => {
+  for (const locale of ["", "english", "xx-XX-XX-XX", "e".repeat(4000)]) {
+    const read = farmSettingsForm("us").safeParse({ ...farmSettings({ ...REST, ...UNSAID }), locale });
+    expect(read.error?.issues.map(({ path, message }) => [path[0], message])).toContainEqual([
+      "locale",
+      locale.length > 35 ? expect.any(String) : "Choose a format from the list",
+    ]);
+  }
+});
+
 test("volts without a breaker is asked about beside the empty box", () => {
   const typed = {
     ...farmSettings({
       ...REST,
-      unitSystem: "us",
-      airMillicelsius: null,
-      tapMillicelsius: null,
-      tankMilliliters: null,
-      iceBagMilligrams: null,
-      jugCount: null,
-      jugMilliliters: null,
-      madeIceMilligrams: null,
-      scalderMilliliters: null,
-      hourRateCents: null,
+      ...UNSAID,
     }),
     breakerAmps: "",
   };

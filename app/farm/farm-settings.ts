@@ -12,6 +12,7 @@ import {
   wholeNumber,
   words,
 } from "#app/ui/read-field.ts";
+import { isKnownLocale } from "#app/words/locale.ts";
 import { CHILL_METHODS, TANK_WALLS } from "#core/chill/chill-constants.ts";
 import { PRACTICES } from "#core/processing-line/line-constants.ts";
 import {
@@ -35,6 +36,7 @@ export function farmSettingsForm(unitSystem: UnitSystem) {
       latitude: degrees(90, "Enter the latitude in degrees"),
       longitude: degrees(180, "Enter the longitude in degrees; west is negative"),
       timeZone,
+      locale: z.string().max(35).refine(isKnownLocale, "Choose a format from the list"),
       unitSystem: choice(["us", "metric"], "Choose your units"),
       currency: choice(CURRENCIES, "Choose your currency"),
       practice: choice(PRACTICES, "Choose how often you process"),
@@ -107,13 +109,18 @@ export function farmSettings(farm: Farm): Record<string, string | undefined> {
       : `${millicelsius / 1000} °C`;
   const perUnit = (each: number, unit: string) => (value: number) =>
     `${shortest(value, value / each, (shown) => Math.round(shown * each))} ${unit}`;
-  const volumeText = isUs ? perUnit(MILLILITERS_PER_GALLON, "gal") : perUnit(1000, "l");
-  const weightText = isUs ? perUnit(MILLIGRAMS_PER_POUND, "lb") : perUnit(MILLIGRAMS_PER_KILOGRAM, "kg");
+  const inGallons = perUnit(MILLILITERS_PER_GALLON, "gal");
+  const inLiters = perUnit(1000, "l");
+  const inPounds = perUnit(MILLIGRAMS_PER_POUND, "lb");
+  const inKilograms = perUnit(MILLIGRAMS_PER_KILOGRAM, "kg");
+  const volumeText = isUs ? asTyped(inGallons, inLiters) : asTyped(inLiters, inGallons);
+  const weightText = isUs ? asTyped(inPounds, inKilograms) : asTyped(inKilograms, inPounds);
   return {
     name: farm.name,
     latitude: String(farm.latitudeMicrodegrees / 1e6),
     longitude: String(farm.longitudeMicrodegrees / 1e6),
     timeZone: farm.timeZone,
+    locale: farm.locale,
     unitSystem: farm.unitSystem,
     currency: farm.currency,
     practice: farm.practice,
@@ -141,6 +148,21 @@ export function farmSettings(farm: Farm): Record<string, string | undefined> {
     circuitVolts: text(farm.circuitVolts, String),
     breakerAmps: text(farm.breakerAmps, String),
   };
+}
+
+/** Decimals past which nobody typed a number in its unit. */
+const MOST_TYPED_DECIMALS = 2;
+
+/**
+ * A setting reads back as it was typed: 60 l stays 60 l on a farm of gallons. A number is taken for typed in the other
+ * unit where it is round there and is not in the farm's own.
+ */
+function asTyped(own: (value: number) => string, other: (value: number) => string) {
+  const decimals = (text: string) => /\.(\d+)/.exec(text)?.[1]?.length ?? 0;
+  return (value: number) =>
+    decimals(own(value)) > MOST_TYPED_DECIMALS && decimals(other(value)) <= MOST_TYPED_DECIMALS
+      ? other(value)
+      : own(value);
 }
 
 /** The shortest decimal that reads back to what is stored, so that saving again in other units never moves it. */

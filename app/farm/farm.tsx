@@ -8,12 +8,15 @@ import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { localeOfBrowser, localeOptions } from "#app/words/locale.ts";
 import type { KitRow } from "#db/farm/farm-queries.server.ts";
 import type { Route } from "./+types/farm.ts";
 
 export const meta = () => [{ title: "Farm · Pale Morning" }];
 
-const NEW_FARM = {
+/** What a new farm is offered; where its clocks and dates are written as in the browser. */
+const newFarm = (locale: string) => ({
+  locale,
   timeZone: "America/New_York",
   unitSystem: "us",
   currency: "USD",
@@ -25,19 +28,21 @@ const NEW_FARM = {
   isScalderLidded: "on",
   scaldAtOnceCount: "1",
   usesOwnDays: "on",
-};
+});
 
 export function loader({ request }: Route.LoaderArgs) {
   const farm = farmFile().farm();
+  const browser = localeOfBrowser(request.headers.get("Accept-Language"));
   return {
     isNew: farm === undefined,
     revision: farm?.revision ?? 0,
     unitSystem: farm?.unitSystem ?? ("us" as const),
-    fields: farm ? farmSettings(farm) : NEW_FARM,
+    fields: farm ? farmSettings(farm) : newFarm(browser),
     kit: farmFile().kit(),
     entryId: newEntryId(),
     isSaved: new URL(request.url).searchParams.has("saved"),
     ours: OURS,
+    locales: localeOptions([browser, farm?.locale ?? browser]),
     zones: Intl.supportedValuesOf("timeZone"),
   };
 }
@@ -56,7 +61,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Farm({ loaderData, actionData }: Route.ComponentProps) {
-  const { isNew, revision, unitSystem, fields, kit, entryId, isSaved, ours, zones } = loaderData;
+  const { isNew, revision, unitSystem, fields, kit, entryId, isSaved, ours, zones, locales } = loaderData;
   return (
     <Page>
       {isNew ? (
@@ -83,7 +88,7 @@ export default function Farm({ loaderData, actionData }: Route.ComponentProps) {
       >
         {(form) => (
           <div className="grid gap-5 lg:grid-cols-2">
-            <FarmFields fields={form} zones={zones} />
+            <FarmFields fields={form} zones={zones} locales={locales} />
             <DayFields fields={form} ours={ours} />
             <ScalderFields fields={form} ours={ours} />
             <ChillFields fields={form} ours={ours} />

@@ -3,7 +3,7 @@ import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 import type { SeasonView } from "#app/season/calendar/season-view.server.ts";
 
-/** The season's routes on a farm in memory; the clock stands at Thursday 17 September 2026, 06:12 at the farm. */
+/** The season's routes on a farm in memory; the clock stands at Thursday, September 17 2026, 06:12 at the farm. */
 process.env.PALE_MORNING_DATA = ":memory:";
 process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
 const { farmFile } = await import("#app/server/farm-file.server.ts");

@@ -1,5 +1,6 @@
 import { now } from "#app/server/clock.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
+import { type Show, showFor } from "#app/words/show.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { daysBetween } from "#core/calendar/local-day.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
@@ -24,20 +25,15 @@ export function spineWords(farm: Farm): SpineWords {
   const settled = file.settling.settledCount();
   return {
     batches: String(living.length || ""),
-    season: open.length > 0 ? `${open.length} set` : "",
-    days: open[0] ? dayWord(today, open[0].processedOn) : "",
+    season: open.length > 0 ? `${open.length} planned` : "",
+    days: open[0] ? dayWord(today, open[0].processedOn, showFor(farm)) : "",
     stores: stored > 0 ? `${stored} in` : "",
     books: settled > 0 ? `${settled} settled` : "",
   };
 }
 
-function dayWord(today: string, day: string): string {
+function dayWord(today: string, day: string, show: Show): string {
   const away = daysBetween(today, day);
   if (away === 0) return "today";
-  const date = new Date(`${day}T12:00:00Z`);
-  const isNear = away > 0 && away < 7;
-  return new Intl.DateTimeFormat("en-GB", {
-    timeZone: "UTC",
-    ...(isNear ? { weekday: "short" } : { day: "numeric", month: "short" }),
-  }).format(date);
+  return away > 0 && away < 7 ? show.shortWeekday(day) : show.monthDay(day);
 }

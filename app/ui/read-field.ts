@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { showFor } from "#app/words/show.ts";
+import { showUnits } from "#app/words/show.ts";
 import { isTimeZone } from "#core/calendar/farm-time.ts";
 import { isLocalDay } from "#core/calendar/local-day.ts";
 import { rangeVerdict } from "#core/packing/carcass-range.ts";
@@ -71,9 +71,7 @@ export function wholeNumber({ least = 0, most, ask }: { least?: number; most: nu
     if (!/^\d{1,9}$/.test(text)) return { problem: "Enter a whole number, such as 31" };
     const value = Number(text);
     if (value < least) return { problem: `Enter at least ${least}` };
-    return value > most
-      ? { problem: `That is too much: at most ${most.toLocaleString("en-US")}` }
-      : { value };
+    return value > most ? { problem: `That is too much: at most ${showUnits("us").count(most)}` } : { value };
   });
 }
 
@@ -107,7 +105,7 @@ export interface WeightField {
 }
 
 export function weight({ unitSystem, ask, range, what, isLot = false }: WeightField) {
-  const { bird } = showFor({ unitSystem, currency: "USD", timeZone: "UTC" });
+  const { bird } = showUnits(unitSystem);
   const example = unitSystem === "us" ? "4 9.2 for 4 lb 9.2 oz, or 4.58" : "2.08 for 2.08 kg, or 2080g";
   return field((text) => {
     const reading = readWeight(
@@ -176,7 +174,7 @@ function measure(
 
 /** Millidegrees Celsius, typed in the farm's unit or with °C or °F behind. */
 export function temperature(of: MeasureField) {
-  const show = showFor({ unitSystem: of.unitSystem, currency: "USD", timeZone: "UTC" }).temperature;
+  const show = showUnits(of.unitSystem).temperature;
   const isFahrenheit = (unit: string | undefined) => (unit ? unit === "f" : of.unitSystem === "us");
   return measure(of, {
     pattern: /^([-−]?)\s*([\d.,]+)\s*°?\s*([cf]?)$/i,
@@ -189,7 +187,7 @@ export function temperature(of: MeasureField) {
 
 /** Milliliters, typed in gallons or liters as the farm uses, or with l or gal behind. */
 export function volume(of: MeasureField) {
-  const show = showFor({ unitSystem: of.unitSystem, currency: "USD", timeZone: "UTC" }).volume;
+  const show = showUnits(of.unitSystem).volume;
   const isGallons = (unit: string | undefined) => (unit ? unit.startsWith("g") : of.unitSystem === "us");
   return measure(of, {
     pattern: /^()([\d.,\s/]+?)\s*(l|lit(?:er|re)s?|gal|gallons?)?$/i,
@@ -206,9 +204,7 @@ export function amount({ most, ask }: { most: number; ask: string }) {
     if (/^[-−]/.test(text)) return { problem: "This can't be below 0" };
     const value = readNumber(text, { commaGroups: false });
     if (value === undefined) return { problem: "Enter a number, such as 1.5 or 1 1/2" };
-    return value > most
-      ? { problem: `That is too much: at most ${most.toLocaleString("en-US")}` }
-      : { value };
+    return value > most ? { problem: `That is too much: at most ${showUnits("us").count(most)}` } : { value };
   });
 }
 

@@ -4,8 +4,18 @@ import { createMemoryRouter, RouterProvider } from "react-router";
 import { ShowProvider } from "#app/ui/use-show.tsx";
 import type { Reading } from "#app/words/show.ts";
 
-export const IN_POUNDS: Reading = { unitSystem: "us", currency: "USD", timeZone: "America/New_York" };
-export const IN_KILOGRAMS: Reading = { unitSystem: "metric", currency: "EUR", timeZone: "America/New_York" };
+export const IN_POUNDS: Reading = {
+  unitSystem: "us",
+  currency: "USD",
+  timeZone: "America/New_York",
+  locale: "en-US",
+};
+export const IN_KILOGRAMS: Reading = {
+  unitSystem: "metric",
+  currency: "EUR",
+  timeZone: "America/New_York",
+  locale: "en-GB",
+};
 
 const SIGNS: Readonly<Record<string, string>> = {
   "&#x27;": "'",

@@ -55,7 +55,7 @@ function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: nu
   const { labels, rows } = placeLabels(timed, { x, width, widthOf: (text) => text.length * CHARACTER });
   const height = rows * ROW + WORK + 6;
   const hours = localHours(sky.from, sky.to, show.timeZone);
-  const every = [1, 2, 3, 4, 6, 12, 24].find((step) => (hours.length / step) * 46 < width) ?? 24;
+  const every = [1, 2, 3, 4, 6, 12, 24].find((step) => (hours.length / step) * 56 < width) ?? 24;
   return (
     <svg viewBox={`0 0 ${width} ${height + AXIS}`} className="block w-full" aria-hidden="true">
       <defs>
@@ -124,7 +124,7 @@ function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: nu
       ))}
       {hours
         .filter(({ hour }) => hour % every === 0)
-        .map(({ at, hour }) => (
+        .map(({ at }) => (
           <g key={at} transform={`translate(${x(at)} ${height})`}>
             <line y2={5} className="stroke-current" />
             <text
@@ -132,7 +132,7 @@ function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: nu
               textAnchor={x(at) < 12 ? "start" : x(at) > width - 12 ? "end" : "middle"}
               className="fill-current font-mono text-xs"
             >
-              {String(hour).padStart(2, "0")}
+              {show.hour(at)}
             </text>
           </g>
         ))}

@@ -4,8 +4,8 @@ import { showFor } from "#app/words/show.ts";
 import { MILLIGRAMS_PER_OUNCE } from "#core/quantity/conversion.ts";
 import { readWeight } from "#core/quantity/read-weight.ts";
 
-const us = showFor({ unitSystem: "us", currency: "USD", timeZone: "America/New_York" });
-const metric = showFor({ unitSystem: "metric", currency: "EUR", timeZone: "Europe/Oslo" });
+const us = showFor({ unitSystem: "us", currency: "USD", timeZone: "America/New_York", locale: "en-US" });
+const metric = showFor({ unitSystem: "metric", currency: "EUR", timeZone: "Europe/Oslo", locale: "en-GB" });
 
 test("what was typed to a hundredth of an ounce or to a gram is shown exactly, and reads back to the same milligram", () => {
   fc.assert(
@@ -32,8 +32,15 @@ describe("quantities in the farm's own words", () => {
     [us.value(117, "seconds"), "1 min 57 s"],
     [us.value(1000, "cents-per-kg"), "$4.54 / lb"],
     [metric.value(1000, "cents-per-kg"), "€10.00 / kg"],
-    [us.value(Date.UTC(2026, 8, 19, 2, 30), "instant"), "Fri 22:30"],
-    [us.longDay("2026-09-19"), "Saturday 19 September"],
+    [us.value(Date.UTC(2026, 8, 19, 2, 30), "instant"), "Fri 10:30 PM"],
+    [us.longDay("2026-09-19"), "Saturday, September 19"],
+    [metric.longDay("2026-09-19"), "Saturday 19 September"],
+    [metric.value(Date.UTC(2026, 8, 19, 2, 30), "instant"), "Sat 04:30"],
+    [us.dateTime(Date.UTC(2026, 8, 19, 2, 30)), "Fri, Sep 18, 10:30 PM"],
+    [us.value(120, "milliliters"), "4.1 fl oz"],
+    [us.value(480, "milliliters"), "2 cups"],
+    [us.value(900, "grams"), "2 lb"],
+    [metric.value(120, "milliliters"), "120 ml"],
   ])("%s", (shown, expected) => {
     expect(shown).toBe(expected);
   });

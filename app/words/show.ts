@@ -1,8 +1,12 @@
+import { DEFAULT_LOCALE, localeFormats } from "#app/words/locale.ts";
 import {
+  FAHRENHEIT_DEGREES_PER_KELVIN,
+  FLUID_OUNCES_PER_CUP,
   fahrenheitFromCelsius,
   MILLIGRAMS_PER_KILOGRAM,
   MILLIGRAMS_PER_OUNCE,
   MILLIGRAMS_PER_POUND,
+  MILLILITERS_PER_FLUID_OUNCE,
   MILLILITERS_PER_GALLON,
 } from "#core/quantity/conversion.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
@@ -13,39 +17,18 @@ export interface Reading {
   readonly unitSystem: UnitSystem;
   readonly currency: string;
   readonly timeZone: string;
+  /** BCP 47 tag: formats of clocks, dates, numbers and paper. */
+  readonly locale: string;
 }
 
 export type Show = ReturnType<typeof showFor>;
 
-const trimmed = (value: number, most: number, least = 0) =>
-  new Intl.NumberFormat("en-US", { maximumFractionDigits: most, minimumFractionDigits: least }).format(value);
-
-/** Words for every quantity, in the farm's own units, money and time zone. */
-export function showFor({ unitSystem, currency, timeZone }: Reading) {
+/** Words for every quantity, in the farm's own units, money, time zone and locale. */
+export function showFor({ unitSystem, currency, timeZone, locale }: Reading) {
   const isUs = unitSystem === "us";
-  const formatDate = (options: Intl.DateTimeFormatOptions) =>
-    new Intl.DateTimeFormat("en-GB", { timeZone, ...options });
-  const clock = formatDate({ hour: "2-digit", minute: "2-digit", hourCycle: "h23" });
-  const weekday = formatDate({ weekday: "short" });
-  const longDay = new Intl.DateTimeFormat("en-GB", {
-    timeZone: "UTC",
-    weekday: "long",
-    day: "numeric",
-    month: "long",
-  });
-  const shortDay = new Intl.DateTimeFormat("en-GB", {
-    timeZone: "UTC",
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-  });
-  const withYear = new Intl.DateTimeFormat("en-GB", {
-    timeZone: "UTC",
-    day: "numeric",
-    month: "short",
-    year: "numeric",
-  });
-  const asDate = (day: string) => new Date(`${day}T12:00:00Z`);
+  const formats = localeFormats(locale, timeZone);
+  const { time } = formats;
+  const trimmed = formats.number;
 
   /** A bird's weight: pounds and ounces, or kilograms. */
   function bird(milligrams: number, ounceDigits = 1): string {
@@ -65,13 +48,29 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
 
   const temperature = (celsius: number) =>
     isUs ? `${trimmed(fahrenheitFromCelsius(celsius), 1)} °F` : `${trimmed(celsius, 1)} °C`;
+  /** A difference between temperatures, from kelvins. */
+  const degrees = (kelvin: number) =>
+    isUs ? `${trimmed(kelvin * FAHRENHEIT_DEGREES_PER_KELVIN, 1, 1)} °F` : `${trimmed(kelvin, 1, 1)} °C`;
   /** Of the air: to whole degrees, since nobody knows it better. */
   const air = (celsius: number) =>
     isUs ? `${Math.round(fahrenheitFromCelsius(celsius))} °F` : `${Math.round(celsius)} °C`;
+  /** Bleach and the like: measured by the fluid ounce and the cup. */
+  const smallVolume = (milliliters: number) => {
+    if (!isUs) return `${trimmed(milliliters, 0)} ml`;
+    const ounces = milliliters / MILLILITERS_PER_FLUID_OUNCE;
+    return ounces < FLUID_OUNCES_PER_CUP
+      ? `${trimmed(ounces, 1)} fl oz`
+      : `${trimmed(ounces / FLUID_OUNCES_PER_CUP, 1)} cups`;
+  };
+  /** Salt, propane: what is weighed by the ounce, and by the pound from one on. */
+  const smallWeight = (grams: number) => {
+    if (!isUs) return grams < 1000 ? `${trimmed(grams, 0)} g` : `${trimmed(grams / 1000, 2)} kg`;
+    const pounds = (grams * 1000) / MILLIGRAMS_PER_POUND;
+    return pounds < 1 ? `${trimmed(pounds * 16, 1)} oz` : `${trimmed(pounds, 1)} lb`;
+  };
   const volume = (liters: number) =>
     isUs ? `${trimmed((liters * 1000) / MILLILITERS_PER_GALLON, 1)} gal` : `${trimmed(liters, 1)} l`;
-  const money = (cents: number) =>
-    new Intl.NumberFormat("en-US", { style: "currency", currency }).format(cents / 100);
+  const money = (cents: number) => formats.money(cents, currency);
   const moneyPerWeight = (centsPerKilogram: number) =>
     isUs
       ? `${money((centsPerKilogram * MILLIGRAMS_PER_POUND) / MILLIGRAMS_PER_KILOGRAM)} / lb`
@@ -90,7 +89,6 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
       : `${Math.floor(whole / 60)} min ${String(whole % 60).padStart(2, "0")} s`;
   };
 
-  const time = (at: number) => clock.format(at);
   const count = (value: number) => trimmed(value, 0);
 
   const byUnit: Record<Unit, (value: number) => string> = {
@@ -103,7 +101,7 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
     minutes,
     hours: (value) => minutes(Math.round(value * 60)),
     days: (value) => `${count(value)} days`,
-    instant: (at) => `${weekday.format(at)} ${time(at)}`,
+    instant: (at) => `${formats.weekday(at)} ${time(at)}`,
     birds: count,
     people: count,
     count,
@@ -117,8 +115,8 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
     "cents-per-kg": moneyPerWeight,
     watts: (value) => (value >= 1000 ? `${trimmed(value / 1000, 2)} kW` : `${trimmed(value, 1)} W`),
     liters: volume,
-    milliliters: (value) => `${count(value)} ml`,
-    grams: (value) => `${count(value)} g`,
+    milliliters: smallVolume,
+    grams: smallWeight,
     amps: (value) => `${trimmed(value, 1)} A`,
     volts: (value) => `${count(value)} V`,
   };
@@ -135,6 +133,7 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
     exactBird: (milligrams: number) => bird(milligrams, 3),
     bulk,
     temperature,
+    degrees,
     air,
     volume,
     money,
@@ -144,11 +143,22 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
     /** `Fri 21:40` */
     dayTime: byUnit.instant,
     count,
-    /** `Saturday 19 September` of a local day. */
-    longDay: (day: string) => longDay.format(asDate(day)).replace(",", ""),
-    /** `Sat 19 Sep` of a local day. */
-    shortDay: (day: string) => shortDay.format(asDate(day)).replace(",", ""),
-    dayWithYear: (day: string) => withYear.format(asDate(day)),
+    /** `Fri, Sep 18, 9:40 PM`: for paper, which is read on another day. */
+    dateTime: (at: number) => `${formats.dateOf(at)}, ${time(at)}`,
+    /** For the axis of a chart. */
+    hour: formats.hour,
+    /** A decimal number, with so many digits at most. */
+    decimal: formats.number,
+    /** `Saturday, September 19` of a local day. */
+    longDay: formats.longDay,
+    /** `Sat, Sep 19` of a local day. */
+    shortDay: formats.shortDay,
+    monthDay: formats.monthDay,
+    shortWeekday: formats.shortWeekday,
+    dayWithYear: formats.dayWithYear,
+    /** First day of the week, 0 for Monday to 6 for Sunday. */
+    weekStart: formats.weekStart,
+    paper: formats.paper,
     weightUnit: isUs ? "lb" : "kg",
     temperatureUnit: isUs ? "°F" : "°C",
     volumeUnit: isUs ? "gal" : "l",
@@ -157,5 +167,9 @@ export function showFor({ unitSystem, currency, timeZone }: Reading) {
 
 /** `1 bird`, `2 birds`. */
 export function plural(count: number, one: string, many = `${one}s`): string {
-  return `${new Intl.NumberFormat("en-US").format(count)} ${count === 1 ? one : many}`;
+  return `${count} ${count === 1 ? one : many}`;
 }
+
+/** For messages beside a field, which know the farm's units only. */
+export const showUnits = (unitSystem: UnitSystem): Show =>
+  showFor({ unitSystem, currency: "USD", timeZone: "UTC", locale: DEFAULT_LOCALE });

@@ -6,6 +6,8 @@ export const MILLIGRAMS_PER_OUNCE = MILLIGRAMS_PER_POUND / 16;
 export const MILLIGRAMS_PER_KILOGRAM = 1_000_000;
 /** The United States liquid gallon is 231 cubic inches of 2.54 cm exactly. See docs/sources.md#units. */
 export const MILLILITERS_PER_GALLON = 3_785.411784;
+export const MILLILITERS_PER_FLUID_OUNCE = MILLILITERS_PER_GALLON / 128;
+export const FLUID_OUNCES_PER_CUP = 8;
 
 /** Nearest whole milligram of a weight in pounds. */
 export function milligramsFromPounds(pounds: number): Milligrams {
@@ -25,6 +27,8 @@ export function kilogramsFromMilligrams(weight: number): number {
 export function millicelsiusFromFahrenheit(fahrenheit: number): number {
   return Math.round(((fahrenheit - 32) * 5000) / 9);
 }
+
+export const FAHRENHEIT_DEGREES_PER_KELVIN = 1.8;
 
 export function fahrenheitFromCelsius(celsius: number): number {
   return (celsius * 9) / 5 + 32;

@@ -13,6 +13,8 @@ export interface Farm {
   readonly latitudeMicrodegrees: number;
   readonly longitudeMicrodegrees: number;
   readonly timeZone: string;
+  /** BCP 47 tag: formats of clocks, dates, numbers and paper. */
+  readonly locale: string;
   readonly unitSystem: UnitSystem;
   readonly currency: Currency;
   readonly practice: Practice;
@@ -49,6 +51,7 @@ const COLUMNS: Readonly<Record<keyof FarmSettings, string>> = {
   latitudeMicrodegrees: "latitude_microdegrees",
   longitudeMicrodegrees: "longitude_microdegrees",
   timeZone: "time_zone",
+  locale: "locale",
   unitSystem: "unit_system",
   currency: "currency",
   practice: "practice",

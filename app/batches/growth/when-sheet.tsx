@@ -116,7 +116,7 @@ function Week({
         {isBest && <span className="block text-xs">best</span>}
         {isRival && <span className="block text-xs text-soft">next best</span>}
       </th>
-      <td className="pr-4 whitespace-nowrap">{(worth.ageDays / 7).toFixed(1)} wk</td>
+      <td className="pr-4 whitespace-nowrap">{show.decimal(worth.ageDays / 7, 1, 1)} wk</td>
       <td className="pr-4 font-mono whitespace-nowrap">{show.value(worth.dressedKilograms, "carcass-kg")}</td>
       {row.bySize.map((count, index) => (
         <td key={view.sizes[index]!.who} className="pr-4">

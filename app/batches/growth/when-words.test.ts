@@ -3,7 +3,7 @@ import { againstWords, recommendation, whatTurnsIt } from "#app/batches/growth/w
 import { showFor } from "#app/words/show.ts";
 import type { Against, WhenRow, WhenToGo } from "#core/day/season/when-to-go.ts";
 
-const show = showFor({ unitSystem: "us", currency: "USD", timeZone: "America/New_York" });
+const show = showFor({ unitSystem: "us", currency: "USD", timeZone: "America/New_York", locale: "en-US" });
 const own = (value: number) => ({ value, provenance: "farm-setting" as const });
 
 /** Only what words are made of. */
@@ -38,14 +38,14 @@ const ROWS = [
 describe("the recommendation", () => {
   test("says what they weigh, what the next best would bring, and why not the days about it", () => {
     expect(recommendation(when(ROWS), show)).toBe(
-      "They dress at 4 lb 6.5 oz then. Next best: Sat 17 Oct: 5.6 oz heavier, $8.26 less. On Sat 26 Sept: the drum plucker is not booked.",
+      "They dress at 4 lb 6.5 oz then. Next best: Sat, Oct 17: 5.6 oz heavier, $8.26 less. On Sat, Sep 26: the drum plucker is not booked.",
     );
   });
 
   test("says when two days are equal as each other", () => {
     const rows = [...ROWS.slice(0, 2), row("2026-10-10", 2.08, 13_700)];
     expect(recommendation(when(rows), show)).toContain(
-      "Nearly as good: Sat 10 Oct: 2.8 oz heavier, $1.84 less.",
+      "Nearly as good: Sat, Oct 10: 2.8 oz heavier, $1.84 less.",
     );
   });
 
@@ -67,7 +67,7 @@ test("what would change its mind is a price of feed or of meat, or nothing in re
   };
   const turning = when(ROWS, { feedCentsThatTurnIt: 66, priceThatTurnsIt: 1557 });
   expect(whatTurnsIt(turning, view, show)).toBe(
-    "feed at $0.30 / lb instead of $0.38 / lb, or whole birds selling at $7.06 / lb instead of $5.25 / lb would change it to Sat 17 Oct.",
+    "feed at $0.30 / lb instead of $0.38 / lb, or whole birds selling at $7.06 / lb instead of $5.25 / lb would change it to Sat, Oct 17.",
   );
   expect(whatTurnsIt(when(ROWS), view, show)).toBeUndefined();
   expect(whatTurnsIt(when(ROWS, { rival: undefined, feedCentsThatTurnIt: 66 }), view, show)).toBeUndefined();

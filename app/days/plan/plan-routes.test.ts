@@ -3,7 +3,7 @@ import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 import { TIES } from "#db/file-of-tests.ts";
 
-/** The plan's routes on a farm in memory; the clock stands at Thursday 17 September 2026, 06:12 at the farm. */
+/** The plan's routes on a farm in memory; the clock stands at Thursday, September 17 2026, 06:12 at the farm. */
 process.env.PALE_MORNING_DATA = ":memory:";
 process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
 const { farmFile } = await import("#app/server/farm-file.server.ts");
@@ -128,7 +128,7 @@ describe("a plan beside another", () => {
 
   test("differs in nothing until something is changed, then in what follows from it", () => {
     expect(beside.loader(args()).rows.every(({ differs }) => !differs)).toBe(true);
-    expect(row(`${QUERY}&helpers=3`, "Day")).toMatchObject({ differs: true, other: "Sunday 20 September" });
+    expect(row(`${QUERY}&helpers=3`, "Day")).toMatchObject({ differs: true, other: "Sunday, September 20" });
     expect(row(`${QUERY}&helpers=3`, "Birds").differs).toBe(false);
   });
 

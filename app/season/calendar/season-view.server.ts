@@ -5,6 +5,7 @@ import { planOf } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { seasonFacts } from "#app/server/season-reading.server.ts";
+import { showFor } from "#app/words/show.ts";
 import { localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
 import { addDays, dayNumber, dayOfNumber, type LocalDay, weekdayOf } from "#core/calendar/local-day.ts";
 import { type SeasonDay, seasonDay } from "#core/day/season/season-day.ts";
@@ -80,7 +81,8 @@ export function seasonView(farm: Farm) {
   const answer = standing?.answer ?? { placements: [] };
   const check = checkSeason(plan.problem, answer);
   const lots = standing ? lotViews(plan, answer) : [];
-  const first = addDays(facts.today, -weekdayOf(facts.today));
+  const { weekStart } = showFor(farm);
+  const first = addDays(facts.today, -((weekdayOf(facts.today) - weekStart + 7) % 7));
   const { room } = plan.problem;
   const tasks = seasonTasks(farm);
   const cells = Array.from({ length: WEEKS * 7 }, (_, index): CellView => {

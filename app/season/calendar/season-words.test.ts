@@ -14,7 +14,7 @@ import { brokenSum, mendedSum } from "#app/words/rule-words.ts";
 import { showFor } from "#app/words/show.ts";
 import { SEASON_RULES } from "#core/season/season-problem.ts";
 
-const show = showFor({ unitSystem: "us", currency: "USD", timeZone: "America/New_York" });
+const show = showFor({ unitSystem: "us", currency: "USD", timeZone: "America/New_York", locale: "en-US" });
 const broken = (change: Partial<BrokenView>): BrokenView => ({
   rule: "freezer-room",
   isFirm: false,
@@ -52,7 +52,7 @@ const lot = (next: MoveView | undefined): LotView => ({
 describe("why birds are on their day", () => {
   test("says how heavy they are, who is there, and what the next best would cost", () => {
     expect(whyWords(lot(move({ cents: -4000, breaks: [] })), show)).toBe(
-      "20 weeks old, 4 lb 12.2 oz dressed, with Maren and Ines. Next best: Sat 3 Oct, $40.00 less: 14 days earlier, 5.6 oz lighter.",
+      "20 weeks old, 4 lb 12.2 oz dressed, with Maren and Ines. Next best: Sat, Oct 3, $40.00 less: 14 days earlier, 5.6 oz lighter.",
     );
     expect(whyWords(lot(undefined), show)).toContain("No other day has room for all of them");
   });
@@ -60,9 +60,9 @@ describe("why birds are on their day", () => {
   test("says when it is torn, and what the trade is", () => {
     const torn = lot(move());
     expect(isTorn(torn)).toBe(true);
-    expect(whyWords(torn, show)).toContain("Nearly as good: Sat 3 Oct: $4.04 less");
+    expect(whyWords(torn, show)).toContain("Nearly as good: Sat, Oct 3: $4.04 less");
     expect(tornWords(torn, show)).toBe(
-      "Sat 3 Oct is 14 days earlier, 5.6 oz lighter; worse: no freezer space for 9 birds, 3 nights, $5.40. Overall it is $4.04 less.",
+      "Sat, Oct 3 is 14 days earlier, 5.6 oz lighter; worse: no freezer space for 9 birds, 3 nights, $5.40. Overall it is $4.04 less.",
     );
     expect(isTorn(lot(move({ cents: -600 })))).toBe(false);
     expect(isTorn(lot(undefined))).toBe(false);

@@ -8,12 +8,11 @@ import { plural } from "#app/words/show.ts";
 /** As much room as stands for a farm that has not said what it has. */
 const ROOM_UNSAID = 1_000_000;
 
-const WEEKDAYS = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
-
 type Calendar = Pick<SeasonView, "cells" | "today" | "rooms">;
 
 /** Ten weeks of days, each under a ribbon of its own light; a list of what matters on a phone. */
 export function SkyCalendar(calendar: Calendar) {
+  const show = useShow();
   const weeks = Array.from({ length: calendar.cells.length / 7 }, (_, week) =>
     calendar.cells.slice(week * 7, week * 7 + 7),
   );
@@ -25,9 +24,9 @@ export function SkyCalendar(calendar: Calendar) {
         </caption>
         <thead>
           <tr className="text-left text-sm text-soft">
-            {WEEKDAYS.map((name) => (
-              <th key={name} scope="col" className="px-1 font-normal">
-                {name}
+            {weeks[0]!.map(({ day }) => (
+              <th key={day} scope="col" className="px-1 font-normal">
+                {show.shortWeekday(day)}
               </th>
             ))}
             <th scope="col" className="w-24 px-2 font-normal">

@@ -87,7 +87,7 @@ function Curve({ curve, line, startAt }: { curve: readonly CurvePoint[]; line: L
       })}
       {hours
         .filter(({ hour }) => hour % every === 0)
-        .map(({ at: moment, hour }) => (
+        .map(({ at: moment }) => (
           <text
             key={moment}
             x={Math.min(WIDTH - 18, Math.max(18, x(moment)))}
@@ -95,7 +95,7 @@ function Curve({ curve, line, startAt }: { curve: readonly CurvePoint[]; line: L
             textAnchor="middle"
             className="fill-soft font-mono text-sm"
           >
-            {String(hour).padStart(2, "0")}:00
+            {show.hour(moment)}
           </text>
         ))}
     </svg>

@@ -120,7 +120,7 @@ describe("what would help most", () => {
 
   test("says when it would be done an hour earlier, and that the first birds are killed in the dark then", () => {
     expect(sheet([])).toContain(
-      "likely finish by 10:00; the line takes just as long, with the first birds killed before",
+      "likely finish by 10:00 AM; the line takes just as long, with the first birds killed before",
     );
     expect(sheet([], { sunrise: SEVEN - 90 * MINUTE })).toContain("the line takes just as long.");
     expect(sheet([], { sunrise: undefined })).toContain("the line takes just as long.");
@@ -143,7 +143,7 @@ describe("what would help most", () => {
     ]);
     for (const one of [
       "One more practiced person, at any station −50 min",
-      "Break at 11:30 −9 min",
+      "Break at 11:30 AM −9 min",
       "Evisceration: 1 place −8 min",
       "Scald 2 at a time −7 min",
       "Refill the scalder from the hot tap −6 min",

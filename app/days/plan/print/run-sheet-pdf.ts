@@ -16,14 +16,14 @@ export async function loader({ params }: Route.LoaderArgs) {
   const planned = planOf(farm, batch, day);
   const use = plannedUse(planned, farm.scalderHeat);
   const pdf = await writeRunSheet({
-    paper: farm.unitSystem === "us" ? "LETTER" : "A4",
+    paper: show.paper,
     madeAt: now(),
     title: `${farm.name}, ${show.longDay(day.processedOn)}`,
     line: `${plural(day.birdCount, "bird")} of ${batch.name}. ${plural(day.peopleCount, "person", "people")}.`,
     tasks: tasksOfDay(farm, batch, day)
       .filter(({ key }) => key !== "day")
       .map(({ at, title, who, why }) => ({
-        when: show.dayTime(at),
+        when: show.dateTime(at),
         what: title,
         more: [who, why].filter(Boolean).join(": "),
       })),

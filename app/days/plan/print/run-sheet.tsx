@@ -78,7 +78,7 @@ export default function RunSheet({
           {hours.map(({ at, what, more }) => (
             <tr key={what} className="border-t border-ink align-baseline">
               <th scope="row" className="w-1/5 py-2 text-left font-mono font-semibold">
-                {show.dayTime(at)}
+                {show.dateTime(at)}
               </th>
               <td className="py-2 font-semibold">{what}</td>
               <td className="py-2">{more}</td>

@@ -10,14 +10,11 @@ import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import type { Scalder } from "#core/day/plan/plan-input.ts";
 import { SCALD_SCHOOLS, SCHOOL_BATH } from "#core/scald/scald-constants.ts";
 
-const FAHRENHEIT_DEGREES_PER_KELVIN = 1.8;
-
 /** How hot and how long, whether the bath keeps up with the line, and what it takes. */
 export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder: Scalder }) {
   const show = useShow();
   const { scald, bath, dips } = planned.plan;
-  const degrees = (kelvin: number) =>
-    show.isUs ? `${(kelvin * FAHRENHEIT_DEGREES_PER_KELVIN).toFixed(1)} °F` : `${kelvin.toFixed(1)} °C`;
+  const { degrees } = show;
   const { energy, waterChanges } = bath;
   return (
     <Sheet
@@ -39,7 +36,7 @@ export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder
         {energy.totalKilowattHours !== undefined && (
           <li>
             {scalder.heat === "electric"
-              ? `Power: ${energy.heatUpKilowattHours!.toFixed(1)} kWh to heat, ${energy.workingKilowattHours.toFixed(1)} kWh to hold.`
+              ? `Power: ${show.decimal(energy.heatUpKilowattHours!, 1, 1)} kWh to heat, ${show.decimal(energy.workingKilowattHours, 1, 1)} kWh to hold.`
               : `Propane: ${show.value(energy.propaneKilograms!, "kg")}, to heat and to hold.`}
           </li>
         )}
@@ -48,7 +45,7 @@ export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder
             Water changed {plural(waterChanges.count, "time")}: the scald stops for{" "}
             {show.minutes(waterChanges.minutes)} each
             {energy.heatUpKilowattHours !== undefined &&
-              `, and ${energy.heatUpKilowattHours.toFixed(1)} kWh of heat`}
+              `, and ${show.decimal(energy.heatUpKilowattHours, 1, 1)} kWh of heat`}
             .
           </li>
         )}

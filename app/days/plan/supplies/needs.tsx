@@ -105,7 +105,7 @@ export default function Needs({
           )}
           <Sheet heading="Sanitizing solution">
             <p>
-              <b className="font-mono">{Math.round(bleachMilliliters)} ml</b> of plain bleach of{" "}
+              <b className="font-mono">{show.value(bleachMilliliters, "milliliters")}</b> of plain bleach at{" "}
               {show.value(NEEDS.hypochloriteFraction, "fraction")} in{" "}
               <b className="font-mono">{show.volume(NEEDS.sanitizerLiters)}</b> of cold water:{" "}
               {NEEDS.sanitizerMilligramsPerLiter} mg of chlorine per liter.

@@ -63,7 +63,7 @@ const JUNE: readonly RunDay[] = [
     pause: [125, 30],
     notes: [
       [38, "hairy wings on the first four, five seconds more"],
-      [126, "table is drowning, two at the gut table are not enough"],
+      [126, "table is drowning, two at the evisceration table are not enough"],
     ],
     costs: [
       ["ice", 2250],

@@ -29,7 +29,7 @@ const SUPPLIES = [
   ["bleach", "Plain bleach", 1890, 320, 1200, null],
   ["glove", "Gloves", 50, 1450, 31, null],
   ["towel", "Paper towels", 6, 840, 4, null],
-  ["bin_bag", "Bin bags", 40, 1100, 18, null],
+  ["bin_bag", "Trash bags", 40, 1100, 18, null],
 ] as const;
 
 const PEOPLE = [

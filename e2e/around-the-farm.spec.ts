@@ -11,7 +11,7 @@ test("the front door leads to the day that is open, and every section says its l
   await expect(page).toHaveURL(/\/days\/3\/plan$/);
   const sections = page.getByRole("navigation", { name: "Sections" });
   await expect(sections.getByRole("link", { name: /Batches/ })).toContainText("2");
-  await expect(sections.getByRole("link", { name: /Season/ })).toContainText("1 set");
+  await expect(sections.getByRole("link", { name: /Season/ })).toContainText("1 planned");
   await expect(sections.getByRole("link", { name: /Days/ })).toContainText("Sat");
   await expect(sections.getByRole("link", { name: /Books/ })).toContainText("2 settled");
 });
@@ -50,7 +50,7 @@ test("a plan answers while it is typed, says what is wrong with it, and keeps no
   const walk = new FarmWalk(page, farm.url);
   await page.goto(`${farm.url}/days/3/plan`);
   await expect(page.getByText("The breaker is too small for the element.")).toBeVisible();
-  await expect(page.getByText("from 2,000 mornings tried")).toBeVisible();
+  await expect(page.getByText("from 2,000 simulated days")).toBeVisible();
   const withFive = await walk.figure("Last bird in the chill tank").textContent();
   await walk.fill({ People: "2" });
   await expect(walk.figure("Last bird in the chill tank")).not.toHaveText(withFive!);
@@ -71,10 +71,10 @@ test("a figure opens to its sum by a key, with where each number came from", asy
   await walk.figure("Ice").focus();
   await page.keyboard.press("Enter");
   const opened = page.locator("details.figure[open]");
-  await expect(opened).toContainText("Heat of the birds, the water and the tanks");
-  await expect(opened.getByRole("row", { name: /water at your setting/ })).toContainText("51 °F");
-  await expect(opened.getByRole("row", { name: /air our default/ })).toContainText("64.4 °F");
-  await expect(opened).toContainText("On the word of");
+  await expect(opened).toContainText("Heat from the birds, water, and tanks");
+  await expect(opened.getByRole("row", { name: /water temperature your setting/ })).toContainText("51 °F");
+  await expect(opened.getByRole("row", { name: /air temperature our estimate/ })).toContainText("64.4 °F");
+  await expect(opened).toContainText("Source:");
 });
 
 test("a bird leaves the freezer and comes back when that was a mistake", async ({ page, farm }) => {
@@ -111,8 +111,8 @@ test("an earlier batch stands in the books beside the settled ones", async ({ pa
   await walk.fill({ "Total live weight": "" });
   await walk.press("Add past batch");
   // 450.00 / 40 birds; 450.00 / 200 lb.
-  await expect(page.getByRole("row", { name: /A bird, out of pocket/ })).toContainText("$11.25");
-  await expect(page.getByRole("row", { name: /A pound, out of pocket/ })).toContainText("$2.25 / lb");
+  await expect(page.getByRole("row", { name: /Cost per bird, cash/ })).toContainText("$11.25");
+  await expect(page.getByRole("row", { name: /Cost per pound, cash/ })).toContainText("$2.25 / lb");
 });
 
 test("the run sheet prints on one page, without the spine", async ({ page, farm }) => {

@@ -8,7 +8,7 @@ test("a day that can't be is refused beside its field, and what was typed stays"
   await page.goto(`${farm.url}/days/new?batch=2`);
   await walk.fill({
     Date: "2026-04-02",
-    "Birds, of 23 free": "24",
+    "Birds to process, of 23 free": "24",
     "Birds to cut up": "1,5",
     "Evisceration table places": "0",
   });
@@ -20,12 +20,12 @@ test("a day that can't be is refused beside its field, and what was typed stays"
   await walk.press("Schedule this day");
   await expect(page.getByText("Only 23 are alive and not scheduled for another day")).toBeVisible();
   await expect(page.getByText("There are only 24 birds to cut up")).toBeVisible();
-  await expect(page.getByLabel("Birds, of 23 free")).toHaveValue("24");
+  await expect(page.getByLabel("Birds to process, of 23 free")).toHaveValue("24");
   // The clocks go forward on 14 March 2027 at 02:00: 02:30 does not come.
   await walk.fill({
     Date: "2027-03-14",
     "First bird": "02:30",
-    "Birds, of 23 free": "20",
+    "Birds to process, of 23 free": "20",
     "Birds to cut up": "0",
   });
   await walk.press("Schedule this day");
@@ -46,7 +46,7 @@ test("a plan changed in two windows is not overwritten unseen", async ({ page, c
   await expect(other.page.getByLabel("People")).toHaveValue("6");
   await walk.fill({ People: "4" });
   await walk.press("Save plan");
-  await expect(page.getByText("This plan was changed meanwhile")).toBeVisible();
+  await expect(page.getByText("This plan was changed in another window")).toBeVisible();
   await expect(page.getByLabel("People")).toHaveValue("4");
 });
 
@@ -58,9 +58,9 @@ test("weights that can't be, and the same bird twice, are refused and nothing is
   await page.goto(`${farm.url}/days/3/pack`);
   for (const [typed, said] of [
     ["46", "46 lb 0 oz is too heavy for a dressed chicken"],
-    ["0", "0 is no weight"],
+    ["0", "A weight can't be 0"],
     ["4 17", "Ounces go from 0 to 15.9"],
-    ["heavy", "Can't read this as a weight"],
+    ["heavy", "This is not a weight"],
     ["-4", "A weight can't be below 0"],
   ] as const) {
     await walk.fill({ Weight: typed });
@@ -71,7 +71,7 @@ test("weights that can't be, and the same bird twice, are refused and nothing is
   await walk.weigh(1, "4 9.2", "For sale");
   await walk.fill({ Weight: "4 10", Bird: "1" });
   await walk.press("Save weight");
-  await expect(page.getByText("Bird 1 has been weighed already")).toBeVisible();
+  await expect(page.getByText("Bird 1 was already weighed")).toBeVisible();
   await page.goto(`${farm.url}/days/3/pack`);
   await expect(page.getByText("Red 26-B · 1 weighed, 57 to go")).toBeVisible();
 });
@@ -90,7 +90,7 @@ test("a form sent twice is kept once, and one changed in between is asked about"
   expect((await lose("1")).status()).toBe(303);
   const changed = await lose("2");
   expect(changed.status()).toBe(422);
-  expect(await changed.text()).toContain("This form was already sent once, with something else in it");
+  expect(await changed.text()).toContain("This form was already sent with different values");
   expect((await lose("99")).status()).toBe(422);
   // 58 were alive.
   const { batch } = await (await request.get(`${farm.url}/days/3/day.json`)).json();

@@ -4,7 +4,7 @@ import { FarmWalk } from "./farm-walk.ts";
 
 test.use({ isDemo: true });
 
-const refined = "from 2,000 mornings tried";
+const refined = "from 2,000 simulated days";
 
 test("people are moved by keys alone, the answer moves with them, and what was moved is kept", async ({
   page,
@@ -35,7 +35,7 @@ test("people are moved by keys alone, the answer moves with them, and what was m
   await page.keyboard.press("Space");
   await expect(page.getByText("Oskar is at pin feathers.")).toBeVisible();
 
-  await page.getByRole("button", { name: "Save plan" }).focus();
+  await page.getByRole("button", { name: "Save plan", exact: true }).focus();
   await page.keyboard.press("Enter");
   await expect(page.getByText("Plan saved.")).toBeVisible();
   await page.reload();
@@ -49,6 +49,7 @@ test("nobody at a station is said where it is, with the way out, and the rest st
 }) => {
   const walk = new FarmWalk(page, farm.url);
   await page.goto(`${farm.url}/days/3/plan`);
+  await expect(page.getByText(refined)).toBeVisible();
   await page.getByRole("button", { name: "Tobias at Cones" }).click();
   await page.getByRole("button", { name: "Tobias is not coming" }).click();
   for (const station of ["cones", "scald", "pluck"])
@@ -56,7 +57,7 @@ test("nobody at a station is said where it is, with the way out, and the rest st
   await expect(walk.figure("Last bird in the chill tank")).toContainText("Sat");
   await expect(page.getByLabel("People")).toHaveValue("4");
   await page.getByRole("button", { name: "Tobias", exact: true }).click();
-  await expect(page.getByText("No one is at gut table.")).toHaveCount(0);
+  await expect(page.getByText("No one is at evisceration.")).toHaveCount(0);
   await expect(page.getByText("No one is at scald.")).toHaveCount(0);
 });
 
@@ -66,7 +67,7 @@ test("a better crew is found within everybody's rules, and taken", async ({ page
   await expect(page.getByText(refined)).toBeVisible();
   const before = await walk.figure("Last bird in the chill tank").textContent();
   await walk.press("Find a better crew");
-  await expect(page.getByText(/sooner/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/^Done .+ sooner/)).toBeVisible({ timeout: 30_000 });
   await expect(page.getByRole("row", { name: /Oskar/ }).getByText(/gut|scald|cones/)).toHaveCount(0);
   await walk.press("Use the whole crew");
   await expect(page.getByText(refined)).toBeVisible();
@@ -90,8 +91,8 @@ test.describe("by touch", () => {
     await expect(page.getByRole("button", { name: "Ines at Pin feathers" })).toBeVisible();
     await page.getByRole("button", { name: "Done with Ines" }).tap();
     await page.getByRole("button", { name: "Pell", exact: true }).tap();
-    await expect(page.getByText(/Pell comes after the last bird/)).toBeVisible();
-    await page.getByRole("button", { name: "Save plan" }).tap();
+    await expect(page.getByText(/Pell arrives after the last bird/)).toBeVisible();
+    await page.getByRole("button", { name: "Save plan", exact: true }).tap();
     await expect(page.getByText("Plan saved.")).toBeVisible();
     await page.reload();
     await expect(page.getByRole("button", { name: "Ines at Pin feathers" })).toBeVisible();

@@ -65,7 +65,7 @@ test("what was typed when the server went away is still there when it is back, a
   await expect(page.getByRole("heading", { name: "No connection" })).toBeVisible();
   await farm.restart();
   await walk.follow("Back to what I entered");
-  await expect(page.getByText("This was sent and not answered")).toBeVisible();
+  await expect(page.getByText("This was sent but not answered")).toBeVisible();
   await expect(page.getByLabel("Cause")).toHaveValue("fox, the back fence");
   await walk.press("Save");
   await expect(page.getByText("fox, the back fence")).toHaveCount(1);

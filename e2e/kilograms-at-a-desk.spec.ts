@@ -1,7 +1,7 @@
 import { expect, test } from "./farm-server.ts";
 import { FarmWalk } from "./farm-walk.ts";
 
-test.use({ clock: "2026-09-19T10:30:00Z", viewport: { width: 1280, height: 800 } });
+test.use({ clock: "2026-09-19T10:30:00Z", viewport: { width: 1280, height: 800 }, locale: "en-GB" });
 
 test("an empty farm goes from its first batch to the cost of a bird, in kilograms at a desk", async ({
   page,
@@ -54,7 +54,7 @@ test("an empty farm goes from its first batch to the cost of a bird, in kilogram
   await expect(page.getByRole("definition").filter({ hasText: "1 bird" })).toBeVisible();
   await walk.choose("Condemned");
   await walk.press("Save weight");
-  await expect(page.getByText(/Say why it is condemned/)).toBeVisible();
+  await expect(page.getByText(/Enter why it is condemned/)).toBeVisible();
   await walk.fill({ "Reason, if condemned": "sores" });
   await walk.press("Save weight");
   await expect(page.getByText("last: bird 4, not weighed")).toBeVisible();
@@ -74,7 +74,7 @@ test("an empty farm goes from its first batch to the cost of a bird, in kilogram
   // 9.00 chicks + 0.6 x 20.00 feed + 3.30 ice = 24.30 over 3 dressed birds of 6.26 kg; 15 kg of feed.
   await expect(page.getByRole("region", { name: "cash" })).toContainText("€8.10");
   await expect(page.getByRole("region", { name: "cash" })).toContainText("€3.88 / kg");
-  await expect(walk.figure("Feed for a kilogram dressed")).toContainText("2.40");
+  await expect(walk.figure("Feed per kilogram dressed")).toContainText("2.40");
 
   const csv = await (await page.request.get(`${farm.url}/days/1/day.csv`)).text();
   expect(csv.split("\r\n")[1]).toContain("2026-09-19,Rot 1,1,sale,2080000,2080g");

@@ -32,7 +32,7 @@ test("a bath that can't keep up says at which bird, and is mended with more powe
     await page.goto(`${farm.url}/days/3/plan`);
   };
   await power("950");
-  const failing = page.getByText(/The bath can't keep up: from bird \d+ on the water is too cool/);
+  const failing = page.getByText(/The bath can't keep up: from bird \d+ on, the water is too cool/);
   await expect(failing).toBeVisible();
   await expect(page.getByText(/Put the lid on between birds: heats/)).toBeVisible();
   await power("3000");
@@ -93,7 +93,7 @@ test("an ordinary morning is watched: it stands still until it is played, and it
   const slider = sheet.getByRole("slider", { name: "Time of day" });
   await slider.focus();
   await page.keyboard.press("Home");
-  await expect(sheet.getByText("At 07:00: crates 57, cones 1,")).toBeVisible();
+  await expect(sheet.getByText("At 7:00 AM: crates 57, cones 1,")).toBeVisible();
   await sheet.getByRole("button", { name: "600×" }).click();
   await sheet.getByRole("button", { name: "Play" }).click();
   await expect(sheet.getByRole("button", { name: "Stop" })).toBeVisible();

@@ -38,8 +38,8 @@ test("an empty farm goes from its first batch to the cost of a bird, in pounds o
   await expect(walk.figure("Pull the feed")).toContainText("Fri 22:30");
   await expect(walk.figure("Time off feed at kill")).toContainText("8 h 30");
   // 57 l from 12 °C to 60 °C by 16 kW: at worst 3,143 s, so 06:07; likely 1,884 s, so 06:28.
-  await expect(walk.figure("Light the burner")).toContainText("Sat 06:07");
-  await expect(walk.figure("Light the burner")).toContainText("likely enough 06:28");
+  await expect(walk.figure("Light the burner")).toContainText("Sat 6:07 AM");
+  await expect(walk.figure("Light the burner")).toContainText("likely 6:28 AM");
   await expect(walk.figure("Scald")).toContainText("140 °F");
   await expect(walk.figure("Scald")).toContainText("60 s");
   // 12.46 min of hands a bird over 3 people is 4.15 min apart: 14.46 + 4 x 4.15 = 31 min, slow starts and waits on top.
@@ -59,13 +59,13 @@ test("an empty farm goes from its first batch to the cost of a bird, in pounds o
   await walk.press("Undo");
   await expect(page.getByRole("heading", { name: "4 in the chill tank, 0 to go" })).toBeVisible();
   await walk.press("Pause");
-  await walk.press("Go on");
+  await walk.press("Resume");
   await page.getByLabel("Note").fill("skin tore on two");
   await walk.press("Add note");
   await expect(page.getByText("skin tore on two")).toBeVisible();
   await walk.press("Finish the day");
   await walk.follow("See how long they need to rest");
-  await expect(page.getByText(/cooked this very hour/)).toBeVisible();
+  await expect(page.getByText(/cooked within the hour/)).toBeVisible();
 
   await walk.leaf("pack");
   await walk.weigh(1, "4 9.2", "For sale");
@@ -101,6 +101,6 @@ test("an empty farm goes from its first batch to the cost of a bird, in pounds o
   await expect(school("with labor")).toContainText("$35.75");
   await expect(school("with labor")).toContainText("$7.81 / lb");
   // 75 lb of feed / 18.308 lb; 73.2325 oz / 112 oz.
-  await expect(walk.figure("Feed for a pound dressed")).toContainText("4.10");
+  await expect(walk.figure("Feed per pound dressed")).toContainText("4.10");
   await expect(walk.figure("Dressing percentage")).toContainText("65.4 %");
 });

@@ -8,7 +8,7 @@ test("what is short for the day is bought, and is enough then", async ({ page, f
   await page.goto(`${farm.url}/days/3/needs`);
   const ice = page.getByRole("listitem").filter({ hasText: "Ice, 20 lb bags" }).first();
   await expect(ice).toContainText("5 short; you have 2");
-  await page.getByRole("link", { name: /^Bought or counted.*Ice/ }).click();
+  await page.getByRole("link", { name: /^Update stock.*Ice/ }).click();
   await walk.fill({ Amount: "-5" });
   await walk.press("Save");
   await expect(page.getByText("This can't be below 0")).toBeVisible();
@@ -62,14 +62,14 @@ test.describe("on a phone", () => {
   test("tasks are ticked with a thumb, stay ticked, and are unticked", async ({ page, farm }) => {
     await page.goto(`${farm.url}/days/3/tasks`);
     await expect(page.getByText("18 things to do.")).toBeVisible();
-    const ice = page.getByRole("button", { name: /Have 7 bags of ice/ });
-    await expect(ice).toContainText("16:30");
+    const ice = page.getByRole("button", { name: /Have 7 bags of ice ready/ });
+    await expect(ice).toContainText("4:30 PM");
     await expect(ice).toHaveAttribute("aria-pressed", "false");
     await ice.tap();
     await expect(ice).toHaveAttribute("aria-pressed", "true");
     await expect(page.getByText("17 things to do.")).toBeVisible();
     await page.reload();
-    await expect(ice).toContainText("done Thu 06:1");
+    await expect(ice).toContainText("done Thu 6:1");
     await ice.tap();
     await expect(ice).toHaveAttribute("aria-pressed", "false");
     await expect(page.getByText("18 things to do.")).toBeVisible();

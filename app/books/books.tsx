@@ -92,7 +92,7 @@ function BookTable({ rows }: { rows: readonly Row[] }) {
   const show = useShow();
   const weightUnit = show.isUs ? "pound" : "kilogram";
   const maybe = (value: number | undefined, words: (value: number) => string) =>
-    value === undefined ? "not known" : words(value);
+    value === undefined ? "unknown" : words(value);
   const lines: { name: string; of: (row: Row) => string }[] = [
     { name: "Birds processed", of: (row) => show.count(row.dressedCount) },
     { name: "Mean dressed weight", of: (row) => show.value(row.dressedMeanKilograms, "carcass-kg") },
@@ -101,13 +101,13 @@ function BookTable({ rows }: { rows: readonly Row[] }) {
       of: (row) => maybe(row.dressedFraction, (value) => show.value(value, "fraction")),
     },
     {
-      name: `Feed for a ${weightUnit}`,
+      name: `Feed per ${weightUnit} dressed`,
       of: (row) => maybe(row.feedPerKilogram, (value) => show.value(value, "kg-per-kg")),
     },
     { name: "Cost per bird, cash", of: (row) => show.money(row.centsPerBird[0]!) },
     { name: "with equipment", of: (row) => maybe(row.centsPerBird[1], show.money) },
     { name: "with labor", of: (row) => maybe(row.centsPerBird[2], show.money) },
-    { name: `A ${weightUnit}, out of pocket`, of: (row) => show.moneyPerWeight(row.centsPerKilogram[0]!) },
+    { name: `Cost per ${weightUnit}, cash`, of: (row) => show.moneyPerWeight(row.centsPerKilogram[0]!) },
     { name: "with equipment", of: (row) => maybe(row.centsPerKilogram[1], show.moneyPerWeight) },
     { name: "with labor", of: (row) => maybe(row.centsPerKilogram[2], show.moneyPerWeight) },
   ];

@@ -42,7 +42,7 @@ export default function Days({ loaderData: { open, settled, hasBatches } }: Rout
   return (
     <Page>
       <PageHead title="Days" line="from plan to results">
-        {!isEmpty && <ButtonLink to="/days/new">Set a day</ButtonLink>}
+        {!isEmpty && <ButtonLink to="/days/new">Schedule a day</ButtonLink>}
       </PageHead>
       {isEmpty && (
         <EmptyPlace

@@ -5,7 +5,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 
 const LEAVES = ["plan", "run", "rest", "pack", "settle"] as const;
 /** Leaves of the plan's own. */
-const PLAN_PARTS: readonly string[] = ["needs", "tasks", "beside", "print"];
+const PLAN_PARTS: readonly string[] = ["needs", "tasks", "compare", "print"];
 
 /** The top of a day and its five leaves, in the order of the work. */
 export function DayHead({
@@ -29,7 +29,7 @@ export function DayHead({
               <Link
                 to={`/days/${dayId}/${leaf}`}
                 aria-current={leaf === current ? "page" : undefined}
-                className="grid min-h-12 content-center border-b-4 border-transparent px-4 capitalize aria-[current=page]:border-dawn aria-[current=page]:font-semibold"
+                className="leaf-link"
               >
                 {leaf}
               </Link>

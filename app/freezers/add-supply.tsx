@@ -7,7 +7,7 @@ import { FarmForm } from "#app/ui/farm-form.tsx";
 import { SelectField, TextField } from "#app/ui/field.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { SUPPLY_WORDS } from "#app/words/words.ts";
+import { SUPPLY_WORDS, supplyUnit } from "#app/words/supply-words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { SUPPLY_KINDS, type SupplyKind } from "#core/packing/supply-stock.ts";
 import type { Route } from "./+types/add-supply.ts";
@@ -36,7 +36,7 @@ export default function AddSupply({ loaderData, actionData }: Route.ComponentPro
   const show = useShow();
   return (
     <Page>
-      <PageHead title="A supply" />
+      <PageHead title="New supply" />
       <Sheet heading="Supply" className="max-w-prose">
         <FarmForm
           schema={supplyForm(loaderData.unitSystem)}
@@ -52,7 +52,7 @@ export default function AddSupply({ loaderData, actionData }: Route.ComponentPro
                 label="Type"
                 options={SUPPLY_KINDS.map((value) => ({
                   value,
-                  label: `${SUPPLY_WORDS[value].name}, in ${SUPPLY_WORDS[value].counted}`,
+                  label: `${SUPPLY_WORDS[value].name}, in ${supplyUnit(value, show)}`,
                 }))}
               />
               <TextField field={fields.name} label="Name" />
@@ -65,8 +65,8 @@ export default function AddSupply({ loaderData, actionData }: Route.ComponentPro
                 <TextField
                   field={fields.packAmount}
                   label="Quantity per pack"
-                  hint="Pieces, pairs, rolls, grams, or ml"
-                  inputMode="numeric"
+                  hint={`Pieces, pairs, rolls, ${show.isUs ? "pounds, or fluid ounces" : "grams, or milliliters"}`}
+                  inputMode="text"
                 />
                 <TextField
                   field={fields.packPrice}
@@ -79,7 +79,7 @@ export default function AddSupply({ loaderData, actionData }: Route.ComponentPro
                 field={fields.inStock}
                 label="Quantity on hand"
                 hint="Leave blank if not counted yet"
-                inputMode="numeric"
+                inputMode="text"
               />
             </>
           )}

@@ -45,13 +45,13 @@ export default function Freezers({
           <ButtonLink kind="plain" to="/freezers/supplies">
             Supplies
           </ButtonLink>
-          {!isEmpty && <ButtonLink to="/freezers/place">Add a fridge or freezer</ButtonLink>}
+          {!isEmpty && <ButtonLink to="/freezers/place">Add a refrigerator or freezer</ButtonLink>}
         </div>
       </PageHead>
       {isEmpty && (
         <EmptyPlace
           heading="Nothing stored yet"
-          action={<ButtonLink to="/freezers/place">Add a fridge or freezer</ButtonLink>}
+          action={<ButtonLink to="/freezers/place">Add a refrigerator or freezer</ButtonLink>}
         >
           <p>
             Add your refrigerator and freezers and how many birds each holds. When you weigh a bird you choose

@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { SUPPLY_WORDS } from "#app/words/words.ts";
+import { supplyAmount } from "#app/words/supply-words.ts";
 import type { Route } from "./+types/supplies.ts";
 
 export const meta = () => [{ title: "Supplies · Pale Morning" }];
@@ -39,7 +39,6 @@ export default function Supplies({ loaderData: { supplies } }: Route.ComponentPr
             </thead>
             <tbody>
               {supplies.map((supply) => {
-                const { counted } = SUPPLY_WORDS[supply.kind];
                 return (
                   <tr key={supply.id} className="border-b border-rule align-baseline last:border-b-0">
                     <th scope="row" className="pr-3 text-left font-normal">
@@ -57,11 +56,12 @@ export default function Supplies({ loaderData: { supplies } }: Route.ComponentPr
                       )}
                     </th>
                     <td className="pr-3 text-right font-mono">
-                      {supply.inStock === null ? "not counted" : show.count(supply.inStock)}{" "}
-                      <span className="font-sans text-sm text-soft">{counted}</span>
+                      {supply.inStock === null
+                        ? "not counted"
+                        : supplyAmount(supply.kind, supply.inStock, show)}
                     </td>
                     <td className="text-sm">
-                      {show.count(supply.packAmount)} {counted} for {show.money(supply.packCents)}
+                      {supplyAmount(supply.kind, supply.packAmount, show)} for {show.money(supply.packCents)}
                     </td>
                   </tr>
                 );

@@ -1,13 +1,16 @@
 import { z } from "zod";
-import { choice, localDay, money, optional, weight, wholeNumber, words } from "#app/ui/read-field.ts";
+import { choice, localDay, money, optional, supplyQuantity, weight, words } from "#app/ui/read-field.ts";
+import { quantityOf } from "#app/words/supply-words.ts";
 import { CARCASS_RANGE_KILOGRAMS } from "#core/packing/carcass-range.ts";
-import { SUPPLY_KINDS } from "#core/packing/supply-stock.ts";
+import { SUPPLY_KINDS, type SupplyKind } from "#core/packing/supply-stock.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 
 const MOST = 1_000_000;
+const MAX_TYPED = 60;
 
-/** Something that the farm keeps in stock. */
+/** Something that the farm keeps in stock. Its amounts are read by its kind: pieces, weight or volume. */
 export function supplyForm(unitSystem: UnitSystem) {
+  const typed = z.string().max(MAX_TYPED, `That is too long: at most ${MAX_TYPED} characters`).default("");
   return z
     .object({
       kind: choice(SUPPLY_KINDS, "Choose the type"),
@@ -15,19 +18,37 @@ export function supplyForm(unitSystem: UnitSystem) {
       most: optional(
         weight({ unitSystem, ask: "", range: CARCASS_RANGE_KILOGRAMS, what: "a dressed chicken" }),
       ),
-      packAmount: wholeNumber({ least: 1, most: MOST, ask: "Enter the quantity per pack" }),
+      packAmount: typed,
       packPrice: money("Enter the price per pack; 0 if free", 1_000_000),
-      inStock: optional(wholeNumber({ most: MOST, ask: "" })),
+      inStock: typed,
     })
-    .transform(({ most, packPrice, ...rest }, context) => {
+    .transform(({ most, packPrice, packAmount, inStock, ...rest }, context) => {
       if (rest.kind === "bag" && most === null)
         context.addIssue({ code: "custom", path: ["most"], message: "Enter the largest bird it fits" });
-      return { ...rest, mostMilligrams: rest.kind === "bag" ? most : null, packCents: packPrice };
+      const counted = quantityOf(rest.kind);
+      const read = (path: string, reader: z.ZodType<number | null, string | undefined>, text: string) => {
+        const answer = reader.safeParse(text);
+        if (answer.success) return answer.data;
+        for (const { message } of answer.error.issues)
+          context.addIssue({ code: "custom", path: [path], message });
+        return null;
+      };
+      const quantity = { unitSystem, most: MOST };
+      const pack = supplyQuantity(counted, { ...quantity, least: 1, ask: "Enter the quantity per pack" });
+      const stock = optional(supplyQuantity(counted, { ...quantity, ask: "" }));
+      return {
+        ...rest,
+        packAmount: read("packAmount", pack, packAmount) ?? 0,
+        inStock: read("inStock", stock, inStock),
+        mostMilligrams: rest.kind === "bag" ? most : null,
+        packCents: packPrice,
+      };
     });
 }
 
-export const supplyMoveForm = z.object({
-  kind: choice(["bought", "counted"], "Choose bought or counted"),
-  amount: wholeNumber({ most: MOST, ask: "Enter the quantity" }),
-  movedOn: localDay({ ask: "Enter the date" }),
-});
+export const supplyMoveForm = (kind: SupplyKind, unitSystem: UnitSystem) =>
+  z.object({
+    kind: choice(["bought", "counted"], "Choose bought or counted"),
+    amount: supplyQuantity(quantityOf(kind), { unitSystem, most: MOST, ask: "Enter the quantity" }),
+    movedOn: localDay({ ask: "Enter the date" }),
+  });

@@ -8,7 +8,8 @@ import { ChoiceField, TextField } from "#app/ui/field.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { SUPPLY_WORDS } from "#app/words/words.ts";
+import { supplyAmount, supplyUnit } from "#app/words/supply-words.ts";
+
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import type { Route } from "./+types/supply.ts";
 
@@ -32,9 +33,9 @@ export function loader({ params }: Route.LoaderArgs) {
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
-  requireFarm();
+  const farm = requireFarm();
   const supply = requireSupply(params.supplyId);
-  const sent = await submitted(request, supplyMoveForm);
+  const sent = await submitted(request, supplyMoveForm(supply.kind, farm.unitSystem));
   if (!sent.ok) return sent.refusal;
   const faults = faultsOf(farmFile().supplying.move(sent.entry, supply.id, sent.value), {});
   return faults ? sent.refuse(faults) : redirect(`/freezers/supplies/${supply.id}`, 303);
@@ -45,7 +46,7 @@ export default function Supply({
   actionData,
 }: Route.ComponentProps) {
   const show = useShow();
-  const { counted } = SUPPLY_WORDS[supply.kind];
+  const amountOf = (amount: number) => supplyAmount(supply.kind, amount, show);
   const here = `/freezers/supplies/${supply.id}`;
   return (
     <Page>
@@ -54,14 +55,14 @@ export default function Supply({
         line={
           supply.inStock === null
             ? "not counted yet"
-            : `${show.count(supply.inStock)} ${counted} in stock; ${show.count(supply.packAmount)} for ${show.money(supply.packCents)}`
+            : `${amountOf(supply.inStock)} in stock; ${amountOf(supply.packAmount)} for ${show.money(supply.packCents)}`
         }
       />
       <div className="grid items-start gap-5 lg:grid-cols-2">
-        <Sheet heading="Bought or counted">
+        <Sheet heading="Update stock">
           <FarmForm
             key={moves.length}
-            schema={supplyMoveForm}
+            schema={supplyMoveForm(supply.kind, show.unitSystem)}
             refusal={actionData}
             entryId={entryId}
             defaults={{ kind: "bought", movedOn: today }}
@@ -77,7 +78,12 @@ export default function Supply({
                     { value: "counted", label: "Counted", line: "stock on hand" },
                   ]}
                 />
-                <TextField field={fields.amount} label="Quantity" unit={counted} inputMode="numeric" />
+                <TextField
+                  field={fields.amount}
+                  label="Quantity"
+                  unit={supplyUnit(supply.kind, show)}
+                  inputMode="text"
+                />
                 <TextField field={fields.movedOn} label="Date" type="date" />
               </>
             )}
@@ -93,10 +99,14 @@ export default function Supply({
               >
                 <span>
                   {show.dayWithYear(move.movedOn)}: {move.kind}{" "}
-                  <b className="font-mono">{show.count(move.amount)}</b> {counted}
+                  <b className="font-mono">{amountOf(move.amount)}</b>
                 </span>
                 {move.kind !== "used" && move.entryId !== supply.entryId && (
-                  <TakeBack entryId={move.entryId} back={here} what={`${move.kind} ${move.amount}`} />
+                  <TakeBack
+                    entryId={move.entryId}
+                    back={here}
+                    what={`${move.kind} ${amountOf(move.amount)}`}
+                  />
                 )}
               </li>
             ))}

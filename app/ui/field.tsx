@@ -9,8 +9,7 @@ interface FieldProps {
   hint?: ReactNode;
 }
 
-const BOX =
-  "min-h-12 w-full rounded-sheet border border-soft bg-white px-3 aria-invalid:border-2 aria-invalid:border-barn";
+const BOX = "field-box";
 
 interface TextFieldProps extends FieldProps {
   /** Shown inside the box, at its end. */
@@ -119,10 +118,7 @@ export function ChoiceField({ field, label, hint, options }: FieldProps & { opti
       <Hint field={field} hint={hint} />
       <div className="flex flex-wrap gap-2">
         {options.map((option) => (
-          <label
-            key={option.value}
-            className="grid min-h-12 cursor-pointer content-center rounded-sheet border border-soft bg-white px-4 py-1 has-checked:border-pine has-checked:bg-pine has-checked:text-white has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-dawn"
-          >
+          <label key={option.value} className="choice">
             <input
               key={field.key}
               type="radio"

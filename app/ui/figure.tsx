@@ -43,35 +43,42 @@ export function Figure({
   const show = useShow();
   const large = size === "large" ? "text-2xl" : "text-lg";
   return (
-    <div className="border-b border-rule py-1.5 last:border-b-0">
+    <div className="figure-row">
       <details className="figure group">
         <summary className="grid">
-          <span className="flex items-baseline justify-between gap-3 text-sm text-soft">
+          <span className="figure-line text-sm text-soft">
             <span>{label}</span>
             {beside && <span className="shrink-0 text-right">{beside}</span>}
           </span>
-          <span className="flex items-baseline justify-between gap-3">
+          <span className="figure-line flex-wrap">
             <span className={PROVENANCE_CLASS[reckoning.provenance]}>
-              <span className={`font-display ${large}`}>{show.value(reckoning.value, reckoning.unit)}</span>
+              <span className={`font-display whitespace-nowrap ${large}`}>
+                {show.value(reckoning.value, reckoning.unit)}
+              </span>
               {to && (
                 <>
                   <span className="px-2 text-soft">to</span>
-                  <span className={`font-display ${large}`}>{show.value(to.value, to.unit)}</span>
+                  <span className={`font-display whitespace-nowrap ${large}`}>
+                    {show.value(to.value, to.unit)}
+                  </span>
                 </>
               )}
               {children && <span className="pl-2">{children}</span>}
             </span>
-            <span className="shrink-0 text-sm text-soft underline group-open:hidden print:hidden">
-              show the math
-            </span>
+            <span className="figure-more">show the math</span>
           </span>
         </summary>
-        <div className="working my-2 grid gap-3 bg-paper p-3 text-sm">
+        <div className="working">
           <Working reckoning={reckoning} />
           {to && to.rule !== reckoning.rule && <Working reckoning={to} />}
           {workings.map((one) => (
             <Working key={one.rule} reckoning={one} />
           ))}
+          {[reckoning, ...workings].some(hasEstimate) && (
+            <p>
+              Some are our estimates. <Link to="/farm">Enter your own numbers</Link> to replace them.
+            </p>
+          )}
         </div>
       </details>
       {note && <div className="pt-1 text-sm">{note}</div>}
@@ -79,32 +86,25 @@ export function Figure({
   );
 }
 
+const hasEstimate = ({ inputs }: Reckoning) => inputs.some(({ provenance }) => provenance === "our-estimate");
+
 /** The sum in words, and each number that went in, with where it came from. */
 export function Working({ reckoning }: { reckoning: Reckoning }) {
   return (
-    <div className="grid gap-2">
+    <div>
       <p>
         {RULE_WORDS[reckoning.rule]}
         {reckoning.thenRule && ` ${RULE_WORDS[reckoning.thenRule]}`}
       </p>
-      <p className="text-soft">Source: {SOURCE_WORDS[reckoning.source]}.</p>
-      <table className="w-full">
-        <caption className="sr-only">Numbers used</caption>
+      <p>{`Source: ${SOURCE_WORDS[reckoning.source]}.`}</p>
+      <table>
+        <caption>Numbers used</caption>
         <tbody>
           {reckoning.inputs.map((one) => (
             <InputRow key={inputWords(one.name)} input={one} />
           ))}
         </tbody>
       </table>
-      {reckoning.inputs.some(({ provenance }) => provenance === "our-estimate") && (
-        <p className="text-soft">
-          Some are our estimates.{" "}
-          <Link to="/farm" className="underline">
-            Enter your own numbers
-          </Link>{" "}
-          to replace them.
-        </p>
-      )}
     </div>
   );
 }
@@ -112,12 +112,11 @@ export function Working({ reckoning }: { reckoning: Reckoning }) {
 function InputRow({ input }: { input: Input }) {
   const show = useShow();
   return (
-    <tr className="border-t border-rule align-baseline">
-      <th scope="row" className="py-1 pr-2 text-left font-normal">
-        {inputWords(input.name)}
-        <span className="block text-xs text-soft">{PROVENANCE_WORDS[input.provenance]}</span>
+    <tr>
+      <th scope="row">
+        {inputWords(input.name)} <span>{PROVENANCE_WORDS[input.provenance]}</span>
       </th>
-      <td className="py-1 text-right font-mono">{show.value(input.value, input.unit)}</td>
+      <td>{show.value(input.value, input.unit)}</td>
     </tr>
   );
 }

@@ -10,6 +10,7 @@ import {
 } from "#core/quantity/conversion.ts";
 import { readMoney } from "#core/quantity/read-money.ts";
 import { readNumber } from "#core/quantity/read-number.ts";
+import { readVolume } from "#core/quantity/read-volume.ts";
 import { readWeight, type UnitSystem } from "#core/quantity/read-weight.ts";
 
 /** What a reader makes of the text of one field: a value, or a sentence that says what to do. */
@@ -195,6 +196,35 @@ export function volume(of: MeasureField) {
     show,
     example: `Enter a volume, such as ${show(60)}`,
   });
+}
+
+/** How much of a supply, read to whole pieces, grams or milliliters: `3`, `2 lb`, `900 g`, `12 fl oz`, `1.5 cups`. */
+export function supplyQuantity(
+  counted: "piece" | "weight" | "volume",
+  { unitSystem, least = 0, most, ask }: { unitSystem: UnitSystem; least?: number; most: number; ask: string },
+) {
+  if (counted === "piece") return wholeNumber({ least, most, ask });
+  const isUs = unitSystem === "us";
+  return field((text) => {
+    if (text === "") return { problem: ask };
+    const example =
+      counted === "weight"
+        ? isUs
+          ? "2 lb or 8 oz"
+          : "900 g or 1.5 kg"
+        : isUs
+          ? "12 fl oz or 2 cups"
+          : "350 ml";
+    const value = counted === "weight" ? gramsOf(text, unitSystem) : readVolume(text, unitSystem);
+    if (value === undefined || value < least) return { problem: `Enter an amount, such as ${example}` };
+    return value > most ? { problem: "That is too much. Check the number and the unit" } : { value };
+  });
+}
+
+function gramsOf(text: string, unitSystem: UnitSystem): number | undefined {
+  if (readNumber(text) === 0) return 0;
+  const reading = readWeight(text, unitSystem, Number.POSITIVE_INFINITY);
+  return reading.readable ? Math.round(kilogramsFromMilligrams(reading.weight) * 1000) : undefined;
 }
 
 /** A positive number that need not be whole: bags left, hours worked. */

@@ -9,12 +9,8 @@ interface SheetProps extends Omit<ComponentProps<"section">, "title"> {
 /** A sheet of paper with a ruled heading. */
 export function Sheet({ heading, beside, children, className = "", ...rest }: SheetProps) {
   return (
-    <section
-      className={`min-w-0 rounded-sheet border border-rule bg-leaf ${className}`}
-      aria-label={heading}
-      {...rest}
-    >
-      <header className="flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1 border-b border-rule px-4 py-2">
+    <section className={`sheet ${className}`} aria-label={heading} {...rest}>
+      <header className="sheet-head">
         <h2 className="text-lg">{heading}</h2>
         {beside && <div className="text-sm text-soft">{beside}</div>}
       </header>

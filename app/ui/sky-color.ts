@@ -8,6 +8,27 @@ export const skyColor = scaleLinear<string>()
   .interpolate(interpolateLab)
   .clamp(true);
 
+/** More stops than this the eye does not tell apart. */
+const MAX_STOPS = 30;
+
+/** Stops of a gradient over the heights, without those between two of the same color. */
+export function skyStops(altitudes: readonly number[]): { offset: number; color: string }[] {
+  const last = Math.max(1, altitudes.length - 1);
+  const every = Math.ceil(altitudes.length / MAX_STOPS);
+  const stops = altitudes.flatMap((altitude, index) =>
+    index % every === 0 || index === last
+      ? [{ offset: Math.round((1000 * index) / last) / 1000, color: skyColor(altitude).replaceAll(" ", "") }]
+      : [],
+  );
+  return stops.filter(
+    ({ color }, index) =>
+      index === 0 ||
+      index === stops.length - 1 ||
+      color !== stops[index - 1]!.color ||
+      color !== stops[index + 1]!.color,
+  );
+}
+
 /** A stretch of sky from left to right, as a background. */
 export function skyBackground(altitudes: readonly number[]): string {
   const last = Math.max(1, altitudes.length - 1);

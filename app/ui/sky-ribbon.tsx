@@ -1,7 +1,9 @@
+import { interpolateRound } from "d3-interpolate";
 import { scaleLinear } from "d3-scale";
 import { useId } from "react";
+import { ChartFrame } from "#app/ui/chart-frame.tsx";
 import { placeLabels, type RibbonMark } from "#app/ui/ribbon-layout.ts";
-import { skyColor } from "#app/ui/sky-color.ts";
+import { skyStops } from "#app/ui/sky-color.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { localHours } from "#core/calendar/farm-time.ts";
 import type { Sky } from "#core/sky/farm-sky.ts";
@@ -21,20 +23,12 @@ interface SkyRibbonProps {
   sentence: string;
 }
 
-/** A time axis painted with the real sky over the farm. Three widths, of which a screen shows the one that fits. */
+/** A time axis painted with the real sky over the farm. */
 export function SkyRibbon(props: SkyRibbonProps) {
   return (
     <figure className="m-0">
       <figcaption className="sr-only">{props.sentence}</figcaption>
-      <div className="sm:hidden">
-        <Painted {...props} width={360} />
-      </div>
-      <div className="hidden sm:block lg:hidden">
-        <Painted {...props} width={720} />
-      </div>
-      <div className="hidden lg:block">
-        <Painted {...props} width={1080} />
-      </div>
+      <ChartFrame>{(width) => <Painted {...props} width={width} />}</ChartFrame>
     </figure>
   );
 }
@@ -48,7 +42,7 @@ const AXIS = 24;
 function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: number }) {
   const show = useShow();
   const gradient = useId();
-  const x = scaleLinear([sky.from, sky.to], [0, width]).clamp(true);
+  const x = scaleLinear([sky.from, sky.to], [0, width]).interpolate(interpolateRound).clamp(true);
   const timed = marks
     .filter((mark) => mark.at >= sky.from && mark.at <= sky.to)
     .map((mark) => ({ ...mark, time: show.time(mark.at) }));
@@ -60,8 +54,8 @@ function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: nu
     <svg viewBox={`0 0 ${width} ${height + AXIS}`} className="block w-full" aria-hidden="true">
       <defs>
         <linearGradient id={gradient}>
-          {sky.altitudes.map((altitude, index) => (
-            <stop key={index} offset={index / (sky.altitudes.length - 1)} stopColor={skyColor(altitude)} />
+          {skyStops(sky.altitudes).map(({ offset, color }) => (
+            <stop key={offset} offset={offset} stopColor={color} />
           ))}
         </linearGradient>
       </defs>
@@ -78,19 +72,10 @@ function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: nu
       ))}
       {labels.map((mark) => (
         <g key={`${mark.label}${mark.at}`}>
-          <line
-            x1={mark.x}
-            x2={mark.x}
-            y1={mark.row * ROW + 2}
-            y2={height}
-            className="stroke-leaf stroke-3"
-          />
-          <line
-            x1={mark.x}
-            x2={mark.x}
-            y1={mark.row * ROW + 2}
-            y2={height}
-            className={mark.tone === "now" ? "stroke-dawn stroke-3" : "stroke-ink stroke-1"}
+          <path d={`M${mark.x} ${mark.row * ROW + 2}V${height}`} className="stroke-leaf stroke-3" />
+          <path
+            d={`M${mark.x} ${mark.row * ROW + 2}V${height}`}
+            className={mark.tone === "now" ? "stroke-dawn stroke-3" : "stroke-ink"}
           />
         </g>
       ))}

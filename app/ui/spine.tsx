@@ -28,10 +28,7 @@ export function Spine({ farmName, words, units }: SpineProps) {
           <ul className="grid grid-cols-6 md:grid-cols-1">
             {sections.map(({ to, name, word }) => (
               <li key={to}>
-                <NavLink
-                  to={to}
-                  className="grid min-h-14 content-center justify-items-center border-t-4 border-transparent px-1 text-sm aria-[current=page]:border-straw aria-[current=page]:bg-ground md:flex md:min-h-12 md:items-center md:justify-between md:border-t-0 md:border-l-4 md:px-4 md:text-base"
-                >
+                <NavLink to={to} className="section-link">
                   <span className="font-semibold">{name}</span>
                   <span className="text-xs text-fog md:text-sm">{word}</span>
                 </NavLink>

@@ -2,7 +2,6 @@ import type { CostSchool } from "#core/day/settle/settlement.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
 import type { WhichBirds } from "#core/growth/flock.ts";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
-import type { SupplyKind } from "#core/packing/supply-stock.ts";
 import type { Practice } from "#core/processing-line/line-constants.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import type { Source } from "#core/reckoning/reckoning.ts";
@@ -80,22 +79,6 @@ export const USE_WORDS: Readonly<Record<CarcassUse, string>> = {
   cut: "cut up",
   pets: "pet food",
   condemned: "condemned",
-};
-
-/** What is used up, as a person names it, and how it is counted. */
-export const SUPPLY_WORDS: Readonly<Record<SupplyKind, { name: string; counted: string }>> = {
-  ice: { name: "Ice", counted: "bags" },
-  bag: { name: "Poultry bags", counted: "pieces" },
-  tie: { name: "Ties", counted: "pieces" },
-  tube: { name: "Vent tubes", counted: "pieces" },
-  label: { name: "Labels", counted: "pieces" },
-  vacuum_bag: { name: "Vacuum bags", counted: "pieces" },
-  propane: { name: "Propane", counted: "grams" },
-  bleach: { name: "Plain bleach", counted: "ml" },
-  salt: { name: "Salt", counted: "grams" },
-  glove: { name: "Gloves", counted: "pairs" },
-  towel: { name: "Paper towels", counted: "rolls" },
-  bin_bag: { name: "Trash bags", counted: "pieces" },
 };
 
 /** On whose word a sum stands, as a person would say it. */

@@ -2,6 +2,7 @@ import { scaleLinear } from "d3-scale";
 import { area, curveMonotoneX, line } from "d3-shape";
 import { useId } from "react";
 import type { GrowthChartView } from "#app/batches/batch-view.server.ts";
+import { ChartFrame } from "#app/ui/chart-frame.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { daysBetween } from "#core/calendar/local-day.ts";
@@ -14,12 +15,11 @@ export function GrowthChart({ chart, sentence }: { chart: GrowthChartView; sente
   return (
     <figure className="m-0">
       <figcaption className="pb-1">{sentence}</figcaption>
-      <div className="sm:hidden">
-        <Drawn chart={chart} width={360} height={260} sentence={sentence} />
-      </div>
-      <div className="hidden sm:block">
-        <Drawn chart={chart} width={720} height={290} sentence={sentence} />
-      </div>
+      <ChartFrame>
+        {(width) => (
+          <Drawn chart={chart} width={width} height={width < 500 ? 260 : 290} sentence={sentence} />
+        )}
+      </ChartFrame>
       <ChartTable chart={chart} />
     </figure>
   );

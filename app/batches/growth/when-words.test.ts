@@ -55,7 +55,7 @@ describe("the recommendation", () => {
       row("2026-10-10", 2, 0, [{ reason: "out" }]),
     ];
     expect(recommendation(when(shut, { best: undefined, rival: undefined }), show)).toBe(
-      "No day in these weeks works: nobody is free; Harvest market.",
+      "No day in these weeks works: no one is free; Harvest market.",
     );
   });
 });
@@ -75,7 +75,7 @@ test("what would change its mind is a price of feed or of meat, or nothing in re
 
 test.each([
   [{ reason: "out" }, "Harvest market"],
-  [{ reason: "nobody" }, "nobody is free"],
+  [{ reason: "nobody" }, "no one is free"],
   [{ reason: "too-young" }, "too young"],
   [{ reason: "too-old" }, "past the best age (leg and heart trouble)"],
   [{ reason: "hot" }, "hot, 91.4 °F"],

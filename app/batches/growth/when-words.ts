@@ -9,7 +9,7 @@ export function againstWords(against: Against, { season }: WhenRow, show: Show):
     case "out":
       return season.marks.find(({ kind }) => kind === "out")?.what ?? "marked unavailable";
     case "nobody":
-      return season.people.length === 0 ? "no people on the list" : "nobody is free";
+      return season.people.length === 0 ? "no people on the list" : "no one is free";
     case "not-booked":
       return `the ${season.hiredThing.toLowerCase()} is not booked`;
     case "too-young":

@@ -90,7 +90,7 @@ export default function NewDay({ loaderData, actionData }: Route.ComponentProps)
           line={`${batch.name}, ${plural(setting.freeCount, "bird")} free`}
         >
           <ButtonLink kind="plain" to={`/days/new/from-file?batch=${batch.id}`}>
-            Start from a plan’s file
+            Start from a plan file
           </ButtonLink>
         </PageHead>
       }

@@ -4,7 +4,7 @@ const LEAVES = [
   { to: "plan", words: "The line" },
   { to: "needs", words: "Supplies" },
   { to: "tasks", words: "To do" },
-  { to: "beside", words: "Compare" },
+  { to: "compare", words: "Compare" },
   { to: "print", words: "Print" },
 ] as const;
 
@@ -15,10 +15,7 @@ export function PlanNav({ dayId }: { dayId: number }) {
       <ul className="flex flex-wrap">
         {LEAVES.map(({ to, words }) => (
           <li key={to}>
-            <NavLink
-              to={`/days/${dayId}/${to}`}
-              className="grid min-h-12 content-center whitespace-nowrap px-3 underline decoration-rule underline-offset-4 aria-[current=page]:font-semibold aria-[current=page]:decoration-dawn aria-[current=page]:decoration-4"
-            >
+            <NavLink to={`/days/${dayId}/${to}`} className="plan-link">
               {words}
             </NavLink>
           </li>

@@ -28,8 +28,8 @@ export function PlanRibbon({ planned: { plan, sun }, processedOn, startAt, place
     { at: startAt, label: "First bird" },
     { at: line.evenChanceAt.value, label: "Likely done" },
     { at: line.nineInTenAt.value, label: "9 in 10" },
-    ...(sun.sunrise === undefined ? [] : [{ at: sun.sunrise, label: "sunrise" }]),
-    ...(sun.sunset === undefined ? [] : [{ at: sun.sunset, label: "sunset" }]),
+    ...(sun.sunrise === undefined ? [] : [{ at: sun.sunrise, label: "Sunrise" }]),
+    ...(sun.sunset === undefined ? [] : [{ at: sun.sunset, label: "Sunset" }]),
   ];
   return (
     <SkyRibbon

@@ -128,7 +128,7 @@ describe("a plan beside another", () => {
 
   test("differs in nothing until something is changed, then in what follows from it", () => {
     expect(beside.loader(args()).rows.every(({ differs }) => !differs)).toBe(true);
-    expect(row(`${QUERY}&helpers=3`, "Day")).toMatchObject({ differs: true, other: "Sunday, September 20" });
+    expect(row(`${QUERY}&helpers=3`, "Date")).toMatchObject({ differs: true, other: "Sunday, September 20" });
     expect(row(`${QUERY}&helpers=3`, "Birds").differs).toBe(false);
   });
 

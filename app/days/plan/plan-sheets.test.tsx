@@ -239,7 +239,7 @@ describe("the sheet of the chill", () => {
     const freezing = [{ name: "Barn", capacity: 40, stored: 3, canFreeze: true }];
     expect(sheet(planned(), { places: freezing })).toContain("Barn none; it is set to freeze");
     expect(sheet(planned(), { places: freezing })).toContain("There is no room for resting.");
-    expect(sheet(planned(), { places: [] })).toContain("No fridge is named under Stores");
+    expect(sheet(planned(), { places: [] })).toContain("No refrigerator is listed under Freezers");
   });
 
   test("gives a brine by weight, and refuses one in which the salt would not dissolve", () => {

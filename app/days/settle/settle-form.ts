@@ -1,16 +1,27 @@
 import { z } from "zod";
-import { amount, optional, weight, wholeNumber } from "#app/ui/read-field.ts";
+import { amount, optional, supplyQuantity, weight } from "#app/ui/read-field.ts";
+import { quantityOf } from "#app/words/supply-words.ts";
 import { LIVE_RANGE_KILOGRAMS } from "#core/packing/carcass-range.ts";
+import type { SupplyKind } from "#core/packing/supply-stock.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
+
+/** A supply whose use is settled with the day. */
+export interface CountedSupply {
+  readonly id: number;
+  readonly kind: SupplyKind;
+}
 
 /** The field in which it is said how much of a supply was used. */
 export const usedField = (supplyId: number) => `used-${supplyId}`;
 
 /** What closes a day: hours of all people, the live mean if the birds were weighed that morning, and what was used up. */
-export function settleForm(unitSystem: UnitSystem, supplyIds: readonly number[]) {
+export function settleForm(unitSystem: UnitSystem, supplies: readonly CountedSupply[]) {
   // Their names are known only at run time, so the types know nothing of them.
   const used: object = Object.fromEntries(
-    supplyIds.map((id) => [usedField(id), optional(wholeNumber({ most: 10_000_000, ask: "" }))]),
+    supplies.map(({ id, kind }) => [
+      usedField(id),
+      optional(supplyQuantity(quantityOf(kind), { unitSystem, most: 10_000_000, ask: "" })),
+    ]),
   );
   return z
     .object({
@@ -23,7 +34,7 @@ export function settleForm(unitSystem: UnitSystem, supplyIds: readonly number[])
     .transform((typed) => ({
       workHours: typed.workHours,
       liveMean: typed.liveMean,
-      used: supplyIds.flatMap((supplyId) => {
+      used: supplies.flatMap(({ id: supplyId }) => {
         const amount = (typed as unknown as Record<string, number | null>)[usedField(supplyId)];
         return amount ? [{ supplyId, amount }] : [];
       }),

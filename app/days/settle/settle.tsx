@@ -15,7 +15,7 @@ import { Button, ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/she
 import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural, showFor } from "#app/words/show.ts";
-import { SUPPLY_WORDS } from "#app/words/words.ts";
+import { supplyAmount, supplyTyped } from "#app/words/supply-words.ts";
 import { MOST_DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Route } from "./+types/settle.ts";
@@ -40,10 +40,7 @@ export function loader({ params }: Route.LoaderArgs) {
 
 export async function action({ request, params }: Route.ActionArgs) {
   const { farm, day, batch } = requireDay(params.dayId);
-  const supplyIds = farmFile()
-    .supplying.supplies()
-    .map(({ id }) => id);
-  const sent = await submitted(request, settleForm(farm.unitSystem, supplyIds));
+  const sent = await submitted(request, settleForm(farm.unitSystem, farmFile().supplying.supplies()));
   if (!sent.ok) return sent.refusal;
   const { workHours, liveMean, used } = sent.value;
   const dressed = settlementOf(farm, batch, day).settlement?.dressedMean;
@@ -147,7 +144,7 @@ export default function Settle({ loaderData, actionData }: Route.ComponentProps)
             />
             {settlement.feedPerKilogramDressed ? (
               <Figure
-                label={`Feed for a ${show.isUs ? "pound" : "kilogram"} dressed`}
+                label={`Feed per ${show.isUs ? "pound" : "kilogram"} dressed`}
                 reckoning={settlement.feedPerKilogramDressed}
               />
             ) : (
@@ -190,12 +187,15 @@ function Close({
       <FarmForm
         schema={settleForm(
           unitSystem,
-          likelyUse.map(({ supply }) => supply.id),
+          likelyUse.map(({ supply }) => supply),
         )}
         refusal={refusal}
         entryId={entryId}
         defaults={Object.fromEntries(
-          likelyUse.map(({ supply, amount }) => [usedField(supply.id), String(amount)]),
+          likelyUse.map(({ supply, amount }) => [
+            usedField(supply.id),
+            supplyTyped(supply.kind, amount, show),
+          ]),
         )}
         submit="Settle this day"
       >
@@ -230,8 +230,8 @@ function Close({
                         (fields as Readonly<Record<string, FieldMetadata<string>>>)[usedField(supply.id)]!
                       }
                       label={supply.name}
-                      hint={`of ${show.count(supply.inStock!)} ${SUPPLY_WORDS[supply.kind].counted}`}
-                      inputMode="numeric"
+                      hint={`of ${supplyAmount(supply.kind, supply.inStock!, show)}`}
+                      inputMode="text"
                     />
                   ))}
                 </div>
@@ -272,10 +272,7 @@ function DayCosts({ day, costs, used }: Pick<Loaded, "day" | "costs" | "used">) 
         {used.map(({ supplyId, name, kind, amount, cents }) => (
           <li key={supplyId} className="flex items-baseline justify-between gap-3 border-b border-rule py-2">
             <span>
-              {name}{" "}
-              <span className="text-sm text-soft">
-                {show.count(amount)} {SUPPLY_WORDS[kind].counted} from stock
-              </span>
+              {name} <span className="text-sm text-soft">{supplyAmount(kind, amount, show)} from stock</span>
             </span>
             <span className="font-mono">{show.money(cents)}</span>
           </li>

@@ -159,8 +159,11 @@ export function SeasonLots({ lots, entryIds }: { lots: readonly LotView[]; entry
             </h3>
             <p className="text-sm">{whyWords(lot, show)}</p>
             <div className="flex flex-wrap items-center gap-2">
-              <ButtonLink to={dayAddress(lot)} aria-label={`Set ${show.shortDay(lot.day)} for ${lot.name}`}>
-                Set this day
+              <ButtonLink
+                to={dayAddress(lot)}
+                aria-label={`Schedule ${show.shortDay(lot.day)} for ${lot.name}`}
+              >
+                Schedule this day
               </ButtonLink>
               {lot.pinEntryId ? (
                 <span className="flex items-center gap-1 text-sm">

@@ -15,7 +15,7 @@ import { addDays } from "#core/calendar/local-day.ts";
 import type { Route } from "./+types/person.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: `${loaderData?.person.name ?? "Somebody"} · Pale Morning` },
+  { title: `${loaderData?.person.name ?? "Someone"} · Pale Morning` },
 ];
 
 function loadPerson(personId: string) {

@@ -19,7 +19,7 @@ export function PlanFields({
   return (
     <>
       <div className="grid grid-cols-2 gap-4 sm:grid-cols-4">
-        <TextField field={fields.processedOn} label="Day" type="date" />
+        <TextField field={fields.processedOn} label="Date" type="date" />
         <TextField field={fields.startTime} label="First bird" type="time" />
         <TextField
           field={fields.birdCount}

@@ -113,8 +113,8 @@ function Busy({ share }: { share: StationShare }) {
         {PARTS.map(({ part, className }, index) => (
           <rect
             key={part}
-            x={PARTS.slice(0, index).reduce((sum, before) => sum + share[before.part], 0)}
-            width={share[part]}
+            x={thousandth(PARTS.slice(0, index).reduce((sum, before) => sum + share[before.part], 0))}
+            width={thousandth(share[part])}
             height="0.08"
             className={className}
           />
@@ -132,6 +132,8 @@ function Busy({ share }: { share: StationShare }) {
     </div>
   );
 }
+
+const thousandth = (value: number) => Math.round(value * 1000) / 1000;
 
 /** What the bars below the stations are made of. */
 export function BusyLegend() {

@@ -30,7 +30,7 @@ export function besideRows(one: Side, other: Side, show: Show): BesideRow[] {
     return { name, one: first, other: second, differs: first !== second };
   };
   return [
-    row("Day", ({ processedOn }) => show.longDay(processedOn)),
+    row("Date", ({ processedOn }) => show.longDay(processedOn)),
     row("Birds", ({ planned }) => `${planned.choices.birds}, ${planned.choices.cutUp} cut up`),
     row("Crew", ({ planned }) => planned.plan.line.setup.day.people.map(({ name }) => name).join(", ")),
     row("Conflicts", ({ against }) => (against.length === 0 ? "none known" : against.join("; "))),
@@ -60,7 +60,7 @@ export function besideRows(one: Side, other: Side, show: Show): BesideRow[] {
     row("Temperature at the last bird", ({ weather }) =>
       weather ? show.air(weather.atEvenChance) : "unknown",
     ),
-    row("Daylight left after a slow clean-up", ({ weather }) =>
+    row("Daylight left after a slow cleanup", ({ weather }) =>
       weather?.lightLeftMinutes === undefined
         ? "unknown"
         : weather.lightLeftMinutes < 0

@@ -101,12 +101,12 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
 type Loaded = Route.ComponentProps["loaderData"];
 
 const FIELDS = [
-  { name: "processedOn", label: "Day", type: "date" },
+  { name: "processedOn", label: "Date", type: "date" },
   { name: "startTime", label: "First bird", type: "time" },
   { name: "birdCount", label: "Birds", type: "text" },
-  { name: "cutUpCount", label: "Of them cut up", type: "text" },
+  { name: "cutUpCount", label: "Birds to cut up", type: "text" },
   { name: "coneCount", label: "Cones", type: "text" },
-  { name: "tablePlaceCount", label: "Gut table places", type: "text" },
+  { name: "tablePlaceCount", label: "Evisceration table places", type: "text" },
 ] as const;
 
 const BOX =

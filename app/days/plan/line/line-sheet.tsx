@@ -123,7 +123,7 @@ export function LineSheet(props: LineSheetProps) {
           </p>
         )}
         <p>
-          Share of the line's time spent working:{" "}
+          Share of time spent working:{" "}
           {day.people.map(({ name }, person) => `${name} ${percent(line.answer.people[person]!)}`).join(", ")}
           .
         </p>

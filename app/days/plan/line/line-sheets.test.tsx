@@ -73,7 +73,7 @@ describe("the line as a row of stations", () => {
   test("gives everybody's share of the line's time, and leaves a child out of what is not for them", () => {
     const { plan, words } = sheet();
     const share = Math.round(100 * plan.line.answer.people[0]!);
-    expect(words).toContain(`Share of the line's time spent working: Tobias ${share} %`);
+    expect(words).toContain(`Share of time spent working: Tobias ${share} %`);
     // Giblets are a knife's work: Juno, fourteen, only pins and rinses, and nobody else was told to do them.
     expect(words).toMatch(/Giblets 1 place nobody/);
     expect(words).toMatch(/Pin feathers 2 places Juno/);

@@ -1,3 +1,4 @@
+import { range } from "d3-array";
 import { useDeferredValue, useEffect, useId, useMemo, useState } from "react";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -135,6 +136,16 @@ function Picture({ dots, clock }: { dots: Record<Stop, Stack>; clock: string }) 
   const id = useId();
   const dot = dotFor(STOPS.reduce((sum, stop) => sum + dots[stop].working + dots[stop].waiting, 0));
   const across = Math.floor(ROOM.width / dot);
+  /** A dot is a line of no length with round ends. */
+  const round = { strokeLinecap: "round", strokeWidth: dot * 0.72 } as const;
+  const dotsFrom = (from: number, to: number, left: number) =>
+    range(from, to)
+      .map((index) => {
+        const x = left + 12 + (index % across) * dot;
+        const y = HEIGHT - 32 - Math.floor(index / across) * dot;
+        return `M${Math.round(x)} ${Math.round(y)}h0`;
+      })
+      .join("");
   return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-labelledby={id} className="block w-full">
       <title id={id}>{`The line at ${clock}`}</title>
@@ -147,15 +158,14 @@ function Picture({ dots, clock }: { dots: Record<Stop, Stack>; clock: string }) 
             <text x={left + 6} y={HEIGHT - 8} className="fill-ink text-xs font-semibold">
               {wordFor(stop)}
             </text>
-            {Array.from({ length: working + waiting }, (_, index) => (
-              <circle
-                key={index}
-                cx={left + 12 + (index % across) * dot}
-                cy={HEIGHT - 32 - Math.floor(index / across) * dot}
-                r={dot * 0.36}
-                className={index < working ? "fill-pine" : "fill-leaf stroke-pine stroke-2"}
-              />
-            ))}
+            <path d={dotsFrom(0, working, left)} {...round} className="stroke-pine" />
+            <path d={dotsFrom(working, working + waiting, left)} {...round} className="stroke-pine" />
+            <path
+              d={dotsFrom(working, working + waiting, left)}
+              {...round}
+              strokeWidth={Math.max(1, dot * 0.72 - 3)}
+              className="stroke-leaf"
+            />
           </g>
         );
       })}

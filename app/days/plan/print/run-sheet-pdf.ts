@@ -5,7 +5,7 @@ import { now } from "#app/server/clock.server.ts";
 import { planOf, requireDay } from "#app/server/day-reading.server.ts";
 import { tasksOfDay } from "#app/server/tasks-of-day.server.ts";
 import { plural, showFor } from "#app/words/show.ts";
-import { SUPPLY_WORDS } from "#app/words/words.ts";
+import { SUPPLY_WORDS, supplyAmount } from "#app/words/supply-words.ts";
 import { dayNeeds, plannedUse } from "#core/day/supplies/day-needs.ts";
 import type { Route } from "./+types/run-sheet-pdf.ts";
 
@@ -29,8 +29,8 @@ export async function loader({ params }: Route.LoaderArgs) {
       })),
     needs: dayNeeds(use, stockForDay(farm, day).supplies).map(({ kind, supply, amount, short }) => ({
       what: supply?.name ?? SUPPLY_WORDS[kind].name,
-      amount: `${show.count(amount)} ${SUPPLY_WORDS[kind].counted}`,
-      short: short ? `${show.count(short)} short` : "",
+      amount: supplyAmount(kind, amount, show),
+      short: short ? `${supplyAmount(kind, short, show)} short` : "",
     })),
     stations: stationPages(planned, show),
   });

@@ -7,7 +7,7 @@ import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
-import { SUPPLY_WORDS } from "#app/words/words.ts";
+import { SUPPLY_WORDS, supplyAmount, supplyUnit } from "#app/words/supply-words.ts";
 import {
   birdsTooBig,
   bucketOfSanitizer,
@@ -68,8 +68,8 @@ export default function Needs({
                     <b className="font-mono">{need.packs}</b> {need.supply!.name}
                     {need.supply!.packAmount > 1 && (
                       <span className="block text-sm text-soft">
-                        {need.packs === 1 ? "a pack" : "packs"} of {show.count(need.supply!.packAmount)}{" "}
-                        {SUPPLY_WORDS[need.kind].counted}
+                        {need.packs === 1 ? "a pack" : "packs"} of{" "}
+                        {supplyAmount(need.kind, need.supply!.packAmount, show)}
                       </span>
                     )}
                   </span>
@@ -126,14 +126,14 @@ const nameOf = ({ kind, supply }: Need) => supply?.name ?? SUPPLY_WORDS[kind].na
 
 function NeedRow({ need }: { need: Need }) {
   const show = useShow();
-  const { counted } = SUPPLY_WORDS[need.kind];
   const { supply, short } = need;
+  const isCounted = need.working.unit === "count";
   const inWords = (amount: number) =>
-    need.working.unit === "count" ? show.count(amount) : `${show.count(amount)} ${counted}`;
+    isCounted ? show.count(amount) : supplyAmount(need.kind, amount, show);
   return (
     <li className="grid items-center gap-x-4 border-b border-rule last:border-b-0 sm:grid-cols-2 [&>div]:border-b-0">
       <Figure label={nameOf(need)} reckoning={need.working} size="small">
-        {need.working.unit === "count" && counted}
+        {isCounted && supplyUnit(need.kind, show)}
       </Figure>
       <p className="flex items-baseline justify-between gap-3 pb-2 sm:pb-0">
         {supply === undefined && (
@@ -160,7 +160,7 @@ function NeedRow({ need }: { need: Need }) {
               to={`/freezers/supplies/${supply.id}`}
               className="inline-flex min-h-12 shrink-0 items-center underline"
             >
-              Bought or counted<span className="sr-only">: {nameOf(need)}</span>
+              Update stock<span className="sr-only">: {nameOf(need)}</span>
             </Link>
           </>
         )}

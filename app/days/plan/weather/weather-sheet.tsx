@@ -38,7 +38,7 @@ export function WeatherSheet({ planned, processedOn, around }: WeatherSheetProps
       beside={day.spell ? `as you entered it: ${day.spell.what || "your forecast"}` : "typical for the date"}
     >
       <dl className="grid grid-cols-2 gap-x-4 sm:grid-cols-4">
-        <Pair name="At set-up">{show.air(weather.atSetUp)}</Pair>
+        <Pair name="At setup">{show.air(weather.atSetUp)}</Pair>
         <Pair name="First bird">{show.air(weather.atFirstBird)}</Pair>
         <Pair name="Last bird">{show.air(weather.atEvenChance)}</Pair>
         <Pair name="Warmest">{show.air(day.highCelsius)}</Pair>

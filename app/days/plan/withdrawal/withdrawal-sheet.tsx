@@ -1,3 +1,4 @@
+import { interpolateRound } from "d3-interpolate";
 import { scaleLinear } from "d3-scale";
 import { useId } from "react";
 import { Sheet } from "#app/ui/sheet.tsx";
@@ -140,34 +141,29 @@ function HoursChart({
   const x = scaleLinear(
     [Math.min(least, ...hours) - 0.5, Math.max(most, ...hours) + 0.5],
     [LEFT, WIDTH - LEFT],
+  ).interpolate(interpolateRound);
+  const y = scaleLinear([0, Math.max(1, kills.length - 1)], [8, HEIGHT - BOTTOM - 8]).interpolate(
+    interpolateRound,
   );
-  const y = scaleLinear([0, Math.max(1, kills.length - 1)], [8, HEIGHT - BOTTOM - 8]);
+  const isOutside = (hours: number) => hours < least || hours > most;
+  const bar = (kill: (typeof kills)[number], at: number) =>
+    `M${x(offBy(kill.p10))} ${at}H${x(offBy(kill.p90))}`;
+  /** A round dot for each bird: a line of no length with round ends. */
+  const dotsWhere = (outside: boolean) =>
+    kills
+      .map((kill, bird) =>
+        isOutside(offBy(kill.p50)) === outside ? `M${x(offBy(kill.p50))} ${y(bird)}h0` : "",
+      )
+      .join("");
   return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-labelledby={id} className="my-2 block w-full">
       <title
         id={id}
       >{`Hours off feed for each of ${kills.length} birds in kill order; the window is ${least} to ${most} h`}</title>
       <rect x={x(least)} width={x(most) - x(least)} height={HEIGHT - BOTTOM} className="fill-mist" />
-      {kills.map((kill, bird) => {
-        const isOutside = offBy(kill.p50) < least || offBy(kill.p50) > most;
-        return (
-          <g key={bird}>
-            <line
-              x1={x(offBy(kill.p10))}
-              x2={x(offBy(kill.p90))}
-              y1={y(bird)}
-              y2={y(bird)}
-              className="stroke-rule"
-            />
-            <circle
-              cx={x(offBy(kill.p50))}
-              cy={y(bird)}
-              r={2}
-              className={isOutside ? "fill-barn" : "fill-pine"}
-            />
-          </g>
-        );
-      })}
+      <path d={kills.map((kill, bird) => bar(kill, y(bird))).join("")} className="stroke-rule" />
+      <path d={dotsWhere(false)} className="fill-none stroke-pine stroke-4" strokeLinecap="round" />
+      <path d={dotsWhere(true)} className="fill-none stroke-barn stroke-4" strokeLinecap="round" />
       <text x={x(least) + 4} y={HEIGHT - BOTTOM - 6} className="fill-soft text-xs">
         window, {least} to {most} h
       </text>

@@ -61,7 +61,7 @@ test("a plan that was taken along is what another day starts from, and what is w
   await writeFile(path, JSON.stringify({ ...plan, birds: 20, start: "06:30" }));
   await page.getByLabel("Plan file").setInputFiles(path);
   await walk.press("Use this file");
-  await expect(page.getByLabel(/^Birds, of/)).toHaveValue("20");
+  await expect(page.getByLabel(/^Birds to process, of/)).toHaveValue("20");
   await expect(page.getByLabel("First bird")).toHaveValue("06:30");
   const line = page.getByRole("region", { name: "The line" });
   await expect(line.getByRole("button", { name: /^Oskar/ }).first()).toBeVisible();

@@ -31,6 +31,7 @@ test("an empty farm goes from its first batch to the cost of a bird, in kilogram
   await expect(page.getByText("3 birds weighed, mean 3.00 kg")).toBeVisible();
 
   await walk.follow("Schedule a day");
+  await expect(page.getByRole("heading", { name: "New processing day" })).toBeVisible();
   await walk.fill({ Date: "2026-09-19", "First bird": "08:00" });
   await walk.choose("Hot and short");
   // 80 s at 60 °C over 10^((64 - 60) / 19) = 1.624: 49 s.

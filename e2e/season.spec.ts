@@ -80,7 +80,10 @@ test("a newcomer adds a batch, weighs ten birds, lets the season be set, pins a 
   await expect(page.getByRole("button", { name: "Plan the season again" })).toBeVisible({ timeout: 40_000 });
   await expect(why.getByRole("heading", { name: pinned!.split(",")[0]! })).toBeVisible();
 
-  await why.getByRole("link", { name: /^Set / }).first().click();
+  await why
+    .getByRole("link", { name: /^Schedule / })
+    .first()
+    .click();
   await walk.press("Schedule this day");
   await expect(page).toHaveURL(/\/days\/1\/plan/);
   const answer = await page.request.get(`${farm.url}/season/calendar.ics`);
@@ -111,7 +114,7 @@ test.describe("on the demo farm", () => {
     await expect(why).toContainText("Nearly as good: Sat, Oct 3");
     await expect(why).toContainText("no freezer space");
     const calendar = page.getByRole("table", { name: "Weeks ahead" });
-    await expect(calendar.getByRole("row").filter({ hasText: "58 Red 26-B" })).toContainText("17 Sep");
+    await expect(calendar.getByRole("row").filter({ hasText: "58 Red 26-B" })).toContainText("Sep 17");
     await expect(calendar.getByRole("link", { name: "23 Cockerels 26-C" })).toBeVisible();
     await expect(calendar.getByText(/^or \$[\d.]+ less/).first()).toBeVisible();
     // Ten weeks without scrolling.
@@ -152,7 +155,7 @@ test.describe("on the demo farm", () => {
   test("what can't be is asked about, and nothing typed is lost", async ({ page, farm }) => {
     const walk = new FarmWalk(page, farm.url);
     await page.goto(`${farm.url}/season/dates/booking`);
-    await walk.fill({ Item: "drum plucker", From: "2026-10-02", To: "2026-10-04" });
+    await walk.fill({ What: "drum plucker", From: "2026-10-02", To: "2026-10-04" });
     await walk.press("Add");
     await expect(page.getByText("is already booked for one of these days")).toBeVisible();
     await expect(page.getByLabel("From")).toHaveValue("2026-10-02");
@@ -188,7 +191,7 @@ test.describe("on the demo farm", () => {
     await page.goto(`${farm.url}/batches/3?biggest=20`);
     const some = page.getByRole("region", { name: "Process some of them" });
     await expect(some).toContainText("Processed: 20 birds");
-    await expect(some).toContainText("Left: 38 birds");
+    await expect(some).toContainText("Remaining: 38 birds");
     await page.goto(`${farm.url}/season/chicks`);
     await walk.fill({ "Birds to sell": "60" });
     await page.getByLabel("Maximum size").fill("5 8");

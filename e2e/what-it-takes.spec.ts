@@ -9,10 +9,10 @@ test("what is short for the day is bought, and is enough then", async ({ page, f
   const ice = page.getByRole("listitem").filter({ hasText: "Ice, 20 lb bags" }).first();
   await expect(ice).toContainText("5 short; you have 2");
   await page.getByRole("link", { name: /^Update stock.*Ice/ }).click();
-  await walk.fill({ Amount: "-5" });
+  await walk.fill({ Quantity: "-5" });
   await walk.press("Save");
   await expect(page.getByText("This can't be below 0")).toBeVisible();
-  await walk.fill({ Amount: "5" });
+  await walk.fill({ Quantity: "5" });
   await walk.press("Save");
   await expect(page.getByText("7 bags in stock")).toBeVisible();
   // What was there at first belongs to the supply; what was bought can be taken back alone.

@@ -29,10 +29,11 @@ test("batch, day, run, weighing and settling work before JavaScript arrives", as
   await walk.writeDown("Live weights", { Weights: "6 4\n7 1" }, "Save weights");
 
   await walk.follow("Schedule a day");
+  await expect(page.getByRole("heading", { name: "New processing day" })).toBeVisible();
   await walk.fill({ Date: "2026-09-19", "First bird": "07:00", Break: "0" });
   await walk.press("Schedule this day");
   await expect(page.getByRole("heading", { name: "Saturday, September 19" })).toBeVisible();
-  await expect(walk.figure("Pull the feed")).toContainText("Fri 22:30");
+  await expect(walk.figure("Pull the feed")).toContainText("Fri 10:30 PM");
   await walk.figure("Scald").click();
   await expect(page.getByText("Seconds needed at 60 °C", { exact: false })).toBeVisible();
 

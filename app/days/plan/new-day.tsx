@@ -100,7 +100,7 @@ export default function NewDay({ loaderData, actionData }: Route.ComponentProps)
       standing={standing}
       refusal={actionData}
       entryId={entryId}
-      submit="Save plan"
+      submit="Schedule this day"
     />
   );
 }

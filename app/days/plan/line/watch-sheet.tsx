@@ -122,7 +122,13 @@ const COLUMN = WIDTH / STOPS.length;
 const HEIGHT = 190;
 const MOST_DOT = 11;
 /** Height and width for the dots of a column. */
-const ROOM = { width: COLUMN - 12, height: HEIGHT - 40 };
+const ROOM = { width: COLUMN - 12, height: HEIGHT - 50 };
+
+/** A station's name broken at its first space where it is too long for a column. */
+function inTwoLines(words: string): string[] {
+  const at = words.indexOf(" ");
+  return words.length <= 12 || at === -1 ? [words] : [words.slice(0, at), words.slice(at + 1)];
+}
 
 /** Distance from dot to dot at which all birds fit into one column. */
 function dotFor(birds: number): number {
@@ -142,7 +148,7 @@ function Picture({ dots, clock }: { dots: Record<Stop, Stack>; clock: string }) 
     range(from, to)
       .map((index) => {
         const x = left + 12 + (index % across) * dot;
-        const y = HEIGHT - 32 - Math.floor(index / across) * dot;
+        const y = HEIGHT - 42 - Math.floor(index / across) * dot;
         return `M${Math.round(x)} ${Math.round(y)}h0`;
       })
       .join("");
@@ -155,8 +161,12 @@ function Picture({ dots, clock }: { dots: Record<Stop, Stack>; clock: string }) 
         return (
           <g key={stop}>
             <line x1={left} x2={left} y2={HEIGHT} className="stroke-rule" />
-            <text x={left + 6} y={HEIGHT - 8} className="fill-ink text-xs font-semibold">
-              {wordFor(stop)}
+            <text className="fill-ink text-xs font-semibold">
+              {inTwoLines(wordFor(stop)).map((words, row) => (
+                <tspan key={words} x={left + 6} y={HEIGHT - 18 + 13 * row}>
+                  {words}
+                </tspan>
+              ))}
             </text>
             <path d={dotsFrom(0, working, left)} {...round} className="stroke-pine" />
             <path d={dotsFrom(working, working + waiting, left)} {...round} className="stroke-pine" />

@@ -29,7 +29,7 @@ export default function StationSheets({ loaderData: { day, farmName, planned } }
             <p className="text-xl">
               {farmName}, {show.longDay(day.processedOn)}
             </p>
-            <h1 className="text-6xl">{heading}</h1>
+            <h1 className="text-4xl sm:text-6xl print:text-6xl">{heading}</h1>
           </header>
           {people.length > 0 && (
             <p className="text-3xl">

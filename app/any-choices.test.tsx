@@ -6,8 +6,8 @@ import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 import { nonsenseIn, opened } from "#app/ui/said-of-tests.tsx";
 import { clockOfMinute } from "#core/calendar/farm-time.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
-import { SCALD_SCHOOLS } from "#core/scald/scald-constants.ts";
-import { WITHDRAWAL_SCHOOLS } from "#core/withdrawal/withdrawal-constants.ts";
+import { SCALD_METHODS } from "#core/scald/scald-constants.ts";
+import { WITHDRAWAL_METHODS } from "#core/withdrawal/withdrawal-constants.ts";
 
 /*
  * Whatever is chosen for a day is kept or asked about by its field, and all that follows from it can be read, printed
@@ -69,8 +69,8 @@ const soundChoices = fc.record({
   breakMinutes: fc.constantFrom("0", "40", "600"),
   breakAt: clock,
   pinPlaceCount: whole(1, 3),
-  scaldSchool: fc.constantFrom(...SCALD_SCHOOLS),
-  withdrawalSchool: fc.constantFrom(...WITHDRAWAL_SCHOOLS),
+  scaldMethod: fc.constantFrom(...SCALD_METHODS),
+  withdrawalMethod: fc.constantFrom(...WITHDRAWAL_METHODS),
   whichBirds: fc.constantFrom("as-they-come", "biggest"),
   keepsGiblets: tick,
   keepsFeet: tick,

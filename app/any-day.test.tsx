@@ -124,7 +124,7 @@ test("any day leaves pages that can be read, and money that adds up", async () =
           const living = Math.max(0, farmFile().batch(batch.id)!.aliveCount);
           const chicks = (2501 * dressed.length) / (dressed.length + living);
           const ties = isSettled && !isOpenedAgain ? 14 : 0;
-          const [pocket] = settlement.schools;
+          const [pocket] = settlement.methods;
           expect(Math.abs(pocket!.total.value - chicks - paid - ties)).toBeLessThanOrEqual(1.5);
           expect(pocket!.perBird.value * dressed.length).toBeCloseTo(pocket!.total.value, 6);
         } else expect(dressed).toHaveLength(0);

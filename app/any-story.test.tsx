@@ -6,7 +6,7 @@ import { IN_KILOGRAMS, IN_POUNDS, nonsenseIn, opened } from "#app/ui/said-of-tes
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
 
 /*
- * Whatever somebody writes down of a flock, in whatever order, is kept or asked about, and every page that tells of it
+ * Whatever someone records of a flock, in whatever order, is kept or asked about, and every page that tells of it
  * says numbers. The clock stands at Thursday, September 17 2026.
  */
 process.env.PALE_MORNING_DATA = ":memory:";
@@ -85,7 +85,7 @@ test("any story is kept or asked about, and leaves pages that can be read", asyn
           if (to) kept.push(entryId);
         }
         // One of them was a mistake.
-        if (kept[taken]) farmFile().takeBackFact(kept[taken], 1);
+        if (kept[taken]) farmFile().removeFact(kept[taken], 1);
         for (const page of [batch, batches, stores, newDay]) {
           const words = opened(page, { params, query: `?batch=${id}` }, isUs ? IN_POUNDS : IN_KILOGRAMS);
           expect(nonsenseIn(words)).toBeUndefined();

@@ -61,8 +61,8 @@ export function makeFarmOfTests(file: FarmFile): void {
     coneCount: 3,
     tablePlaceCount: 2,
     breakMinutes: 0,
-    scaldSchool: "middle",
-    withdrawalSchool: "short",
+    scaldMethod: "middle",
+    withdrawalMethod: "short",
     whichBirds: "as-they-come",
     ...USUAL_DAY,
   });

@@ -12,7 +12,7 @@ const tap = await import("#app/days/run/tap.ts");
 const undo = await import("#app/days/run/undo.ts");
 const csv = await import("#app/days/settle/day-csv.ts");
 const home = await import("#app/home/home.tsx");
-const takeBack = await import("#app/home/take-back.ts");
+const remove = await import("#app/home/take-back.ts");
 const loss = await import("#app/batches/record/record-loss.tsx");
 
 type Fields = Readonly<Record<string, string>>;
@@ -87,17 +87,15 @@ describe("on a farm with a day", () => {
     "",
     "javascript:alert(1)",
   ])("taking back never leads to %j", async (back) => {
-    expect(await call(takeBack.action, post({ entryId: "whatever-it-is", back }))).toMatchObject({
+    expect(await call(remove.action, post({ entryId: "whatever-it-is", back }))).toMatchObject({
       status: 400,
     });
   });
 
   test("what can't be taken back alone is said, not done", async () => {
-    expect(await call(takeBack.action, post({ entryId: "the-first-bird", back: "/freezers" }))).toMatchObject(
-      {
-        status: 409,
-      },
-    );
+    expect(await call(remove.action, post({ entryId: "the-first-bird", back: "/freezers" }))).toMatchObject({
+      status: 409,
+    });
     expect(farmFile().pack.carcasses(1)).toHaveLength(1);
   });
 

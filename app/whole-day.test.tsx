@@ -24,7 +24,7 @@ const dayCsv = await import("#app/days/settle/day-csv.ts");
 const stores = await import("#app/freezers/freezers.tsx");
 const addPlace = await import("#app/freezers/add-place.tsx");
 const takeOut = await import("#app/freezers/take-out.ts");
-const takeBack = await import("#app/home/take-back.ts");
+const remove = await import("#app/home/take-back.ts");
 const books = await import("#app/books/books.tsx");
 
 const open = (page: Parameters<typeof opened>[0], params: Readonly<Record<string, string>> = {}) =>
@@ -71,17 +71,17 @@ describe("before the day", () => {
     await tell("moved 8 to orchard");
     await tell("moved 3 to barn from orchard");
     const { entryId } = farmFile().story(1).penMoves[0]!;
-    expect(await send(takeBack.action, { entryId, back: "/batches/1" })).toMatchObject({ to: "/batches/1" });
+    expect(await send(remove.action, { entryId, back: "/batches/1" })).toMatchObject({ to: "/batches/1" });
     expect(open(batch, BATCH)).toContain(
       "The history does not add up. 3 birds more moved out of orchard than into it.",
     );
     await tell("left 1 bag");
     const lot = farmFile().story(1).feed[0]!.entryId;
-    await send(takeBack.action, { entryId: lot, back: "/batches/1" });
+    await send(remove.action, { entryId: lot, back: "/batches/1" });
     expect(open(batch, BATCH)).toContain("50 lb more feed was used or is left than was bought.");
     await tell("2 bags 20");
     await tell("moved 8 to orchard");
-    await send(takeBack.action, { entryId: farmFile().story(1).feedLeft[0]!.entryId, back: "/batches/1" });
+    await send(remove.action, { entryId: farmFile().story(1).feedLeft[0]!.entryId, back: "/batches/1" });
     expect(open(batch, BATCH)).not.toContain("does not add up");
   });
 });
@@ -163,7 +163,7 @@ describe("after the day", () => {
     expect(open(pack, DAY)).toContain("This day is settled and locked.");
     expect(await weigh(11)).toMatchObject({ faults: { "": [expect.stringContaining("Reopen it")] } });
     const paid = farmFile().settling.costs(1)[0]!.entryId;
-    expect(await send(takeBack.action, { entryId: paid, back: "/" })).toMatchObject({
+    expect(await send(remove.action, { entryId: paid, back: "/" })).toMatchObject({
       words: expect.stringContaining("reopen the day first"),
     });
     expect(await send(settle.action, { workHours: "", liveMean: "" }, DAY)).toMatchObject({
@@ -189,14 +189,14 @@ describe("after the day", () => {
     await send(takeOut.action, out);
     expect(farmFile().stores.storedCount()).toBe(8);
     const { entryId } = farmFile().stores.lately(1)[0]!;
-    await send(takeBack.action, { entryId, back: "/freezers" });
+    await send(remove.action, { entryId, back: "/freezers" });
     expect(open(stores)).toContain("freezer, 9 of 12 spaces filled");
   });
 
   test("opened again, the day takes a mended weight, and every sum follows", async () => {
     await send(reopen.action, {}, DAY);
     const first = farmFile().pack.carcasses(1)[0]!;
-    farmFile().pack.takeBack(1, first.entryId, 1);
+    farmFile().pack.remove(1, first.entryId, 1);
     expect(await weigh(1, { weight: "9 0" })).toMatchObject({ status: 303 });
     // Eight of 4 lb 8 oz and one of 9 lb: 45 lb, and the same 94.00.
     const page = open(settle, DAY);

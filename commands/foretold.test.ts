@@ -18,7 +18,7 @@ test.each(["2026-06-20", "2026-06-27"])(
     const batch = file.batch(day.batchId)!;
     const { line } = planForDate(
       {
-        standingBirds: day.birdCount,
+        aliveBirds: day.birdCount,
         flock: { kind: batch.kind, maleShare: 0.5, hatchedOn: batch.hatchedOn, weighings: [] },
         means: farmMeans(farm),
         helpers,

@@ -25,12 +25,12 @@ test("from the shell, cases are run and counted, and what is no file of cases is
     tolerance: { relative: 1e-5, absolute: 1e-6 },
   };
   expect(reckon(JSON.stringify([good]))).toMatchObject({ status: 0 });
-  const mixed = reckon(
+  const scrambled = reckon(
     JSON.stringify([good, { ...good, expected: { ua_w_per_k: 9 } }, { ...good, model: "moon.phase" }]),
   );
-  expect(mixed.status).toBe(1);
-  expect(mixed.lines.at(-1)).toBe("1 passed, 2 failed");
-  expect(mixed.lines).toHaveLength(4);
+  expect(scrambled.status).toBe(1);
+  expect(scrambled.lines.at(-1)).toBe("1 passed, 2 failed");
+  expect(scrambled.lines).toHaveLength(4);
   expect(reckon("[{")).toMatchObject({ status: 2, lines: [expect.stringContaining("is not JSON")] });
   expect(reckon("{}")).toMatchObject({
     status: 2,

@@ -34,7 +34,7 @@ function answerOf(day: LineDay, { seed, replications }: LineFile) {
   return {
     finishMinutes: answer.finish ? rounded(answer.finish) : null,
     lastInChillMinutes: answer.lastInChill ? rounded(answer.lastInChill) : null,
-    stuckMornings: answer.stuckMornings,
+    stuckReplications: answer.stuckReplications,
     bottleneck: bottleneck(day, seed, Math.min(replications, COMPARED_MORNINGS))?.station ?? null,
     stations: Object.fromEntries(
       Object.entries(answer.stations).map(([station, share]) => [station, rounded(share)]),
@@ -46,7 +46,7 @@ function answerOf(day: LineDay, { seed, replications }: LineFile) {
     killMinutes: answer.kills.map(even),
     chillMinutes: answer.chills.map(even),
     replications: answer.replications,
-    events: Math.round(answer.eventsPerMorning * answer.replications),
+    events: Math.round(answer.eventsPerReplication * answer.replications),
     seconds: round((performance.now() - begun) / 1000),
   };
 }

@@ -11,7 +11,7 @@ interface Said {
   readonly text: string;
 }
 
-/** Attributes whose text nobody reads. */
+/** Attributes whose text no one reads. */
 const UNREAD =
   /^(className|d|key|id|name|type|role|rel|href|to|action|method|xmlns|viewBox|style|transform|form|value|path|as|kind|tone|inputMode|autoComplete|strokeDasharray|textAnchor|aria-live)$/;
 /** Something that a person reads: two words, or one that begins like a sentence. */
@@ -53,7 +53,7 @@ function sentencesOf(file: string): Said[] {
   return said;
 }
 
-/** A child as it reads in its sentence: inline words stay, what is worked out shows as a gap. */
+/** A child as it reads in its sentence: inline words stay, what is calculated shows as a gap. */
 function wordsOf(child: ts.JsxChild): string {
   if (ts.isJsxText(child)) return child.text;
   if (ts.isJsxElement(child) && /^(b|i|em|strong|span|a|Link)$/.test(child.openingElement.tagName.getText()))

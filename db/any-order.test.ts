@@ -4,7 +4,7 @@ import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
 import { BATCH, CARCASS, CHOICES, entry } from "#db/file-of-tests.ts";
 
 /*
- * A file takes whatever a season brings, in any order, sent twice or taken back, and always says what a plain list of
+ * A file takes whatever a season brings, in any order, sent twice or removed, and always says what a plain list of
  * what stands would say.
  */
 
@@ -43,12 +43,12 @@ interface Kept {
   readonly send: () => { readonly recorded: boolean; readonly isRepeat?: boolean };
 }
 
-function play(file: FarmFile, steps: readonly Step[], check: (standing: readonly Kept[]) => void) {
+function play(file: FarmFile, steps: readonly Step[], check: (current: readonly Kept[]) => void) {
   file.addBatch(entry(), BATCH);
   const batch = file.batches()[0]!.id;
   file.addDay(entry(), batch, "UTC", CHOICES);
   const day = file.openDays()[0]!.id;
-  const standing: Kept[] = [];
+  const current: Kept[] = [];
   const feed = (from: number | null, to: number | null, bags: number) => ({
     movedOn: ON,
     fromBatchId: from,
@@ -92,23 +92,21 @@ function play(file: FarmFile, steps: readonly Step[], check: (standing: readonly
   for (const step of steps) {
     if ("count" in step) {
       const send = sender(step);
-      if (send().recorded) standing.push({ entryId: send.id, step, send });
+      if (send().recorded) current.push({ entryId: send.id, step, send });
     } else if (step.what === "settle")
       file.settling.settle(entry(), day, { workMinutes: null, liveMeanMilligrams: null });
     else if (step.what === "reopen") file.settling.reopen(day, 1);
     else if (step.what === "again") {
-      const kept = standing[step.which % Math.max(1, standing.length)];
+      const kept = current[step.which % Math.max(1, current.length)];
       if (kept) expect(kept.send()).toEqual({ recorded: true, isRepeat: true });
     } else if (step.what === "remove") {
-      const kept = standing[step.which % Math.max(1, standing.length)];
+      const kept = current[step.which % Math.max(1, current.length)];
       if (!kept) continue;
       const outcome =
-        kept.step.what === "bird"
-          ? file.pack.takeBack(day, kept.entryId, 1)
-          : file.takeBackFact(kept.entryId, 1);
-      if (outcome === "taken-back") standing.splice(standing.indexOf(kept), 1);
+        kept.step.what === "bird" ? file.pack.remove(day, kept.entryId, 1) : file.removeFact(kept.entryId, 1);
+      if (outcome === "taken-back") current.splice(current.indexOf(kept), 1);
     }
-    check(standing);
+    check(current);
   }
   return { batch, day };
 }
@@ -118,22 +116,20 @@ test("what stands is what was kept, less what was taken back, in whatever order 
     fc.property(fc.array(anyStep, { minLength: 5, maxLength: 40 }), (steps) => {
       const file = openFarmFile(":memory:");
       try {
-        play(file, steps, (standing) => {
+        play(file, steps, (current) => {
           const sum = (...whats: Step["what"][]) =>
-            standing
+            current
               .filter(({ step }) => whats.includes(step.what))
               .reduce((running, { step }) => running + step.count, 0);
-          const birds = standing.filter(({ step }) => step.what === "bird").length;
+          const birds = current.filter(({ step }) => step.what === "bird").length;
           const { id, aliveCount, lostCount } = file.batches()[0]!;
           expect(lostCount).toBe(sum("loss"));
           expect(aliveCount).toBe(BATCH.arrivedCount - sum("loss") - birds);
           expect(file.stores.storedCount()).toBe(birds);
           expect(file.feedInStock().milligrams / BAG).toBe(sum("to stock") - sum("from stock"));
-          expect(file.story(id).feed).toHaveLength(
-            standing.filter(({ step }) => step.what === "feed").length,
-          );
+          expect(file.story(id).feed).toHaveLength(current.filter(({ step }) => step.what === "feed").length);
           const pens = (even: boolean) =>
-            standing
+            current
               .filter(({ step }) => step.what === "pen" && (step.count % 2 === 0) === even)
               .reduce((running, { step }) => running + step.count, 0);
           const there = { east: pens(false) - pens(true), west: pens(true) };

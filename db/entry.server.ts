@@ -39,9 +39,9 @@ export function entryQueries(database: Database) {
     ): Recorded<Reason> {
       const text = JSON.stringify(content);
       const attempt = database.transaction((): Recorded<Reason> => {
-        const standing = selectContent.get(entryId);
-        if (standing) {
-          return standing.content === text
+        const current = selectContent.get(entryId);
+        if (current) {
+          return current.content === text
             ? { recorded: true, isRepeat: true }
             : { recorded: false, reason: "entry-used" };
         }
@@ -61,7 +61,7 @@ export function entryQueries(database: Database) {
     isKnown: (entryId: string): boolean => selectContent.get(entryId) !== undefined,
 
     /** Leaves an entry out of every sum from now on; doing it again, or for an unknown entry, is harmless. */
-    takeBack(entryId: string, at: number): void {
+    remove(entryId: string, at: number): void {
       insertTakenBack.run({ entryId, at });
     },
   };
@@ -99,17 +99,17 @@ const FACTS = [
  * Takes back a fact that stands alone: it stays in the file and is left out of every sum.
  * Batches, days, taps, birds and settlements are not among them; those have rules of their own.
  */
-export function takeBackFact(database: Database) {
+export function removeFact(database: Database) {
   const selectIsFact = database.prepare<{ id: string }, { found: 0 | 1 }>(`
     SELECT ${FACTS.map((table) => `EXISTS (SELECT 1 FROM ${table} WHERE entry_id = @id)`).join(" OR ")}
         OR EXISTS (SELECT 1 FROM supply_move WHERE entry_id = @id AND kind <> 'used')
         OR EXISTS (SELECT 1 FROM day_cost AS cost WHERE cost.entry_id = @id AND NOT EXISTS (
              SELECT 1 FROM day_settlement AS settlement WHERE settlement.day_id = cost.day_id
                 AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back))) AS found`);
-  const { takeBack } = entryQueries(database);
+  const { remove } = entryQueries(database);
   return database.transaction((entryId: string, at: number): "taken-back" | "not-a-fact" => {
     if (!selectIsFact.get({ id: entryId })!.found) return "not-a-fact";
-    takeBack(entryId, at);
+    remove(entryId, at);
     return "taken-back";
   }).immediate;
 }

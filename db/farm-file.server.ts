@@ -6,7 +6,7 @@ import { packQueries } from "#db/day/pack-queries.server.ts";
 import { runQueries } from "#db/day/run-queries.server.ts";
 import { settleQueries } from "#db/day/settle-queries.server.ts";
 import { taskQueries } from "#db/day/task-queries.server.ts";
-import { entryQueries, takeBackFact } from "#db/entry.server.ts";
+import { entryQueries, removeFact } from "#db/entry.server.ts";
 import { farmQueries } from "#db/farm/farm-queries.server.ts";
 import { freezerQueries } from "#db/freezer/freezer-queries.server.ts";
 import { openFile } from "#db/open-file.server.ts";
@@ -33,7 +33,7 @@ export function openFarmFile(path: string) {
     books: bookQueries(database),
     season: seasonQueries(database),
     people: peopleQueries(database),
-    takeBackFact: takeBackFact(database),
+    removeFact: removeFact(database),
     /** Whether something was kept under an id before. */
     knowsEntry: entryQueries(database).isKnown,
     /** All of what is done inside, or nothing. */

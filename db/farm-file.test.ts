@@ -7,7 +7,7 @@ const KEPT: KeptPlan = {
   keptAt: 1,
   birdCount: 10,
   startAt: 1,
-  evenChanceAt: 2,
+  likelyAt: 2,
   wholeDayMinutes: 240,
   feedOffAt: 0,
   liveMeanMilligrams: 3_000_000,
@@ -53,8 +53,8 @@ describe("an entry", () => {
     const batch = batchId();
     const lost = entry();
     file().recordLoss(lost, batch, { lostOn: "2026-05-01", birdCount: 3, cause: "hawk" });
-    expect(file().takeBackFact(lost.entryId, 2_000)).toBe("taken-back");
-    expect(file().takeBackFact(lost.entryId, 3_000)).toBe("taken-back");
+    expect(file().removeFact(lost.entryId, 2_000)).toBe("taken-back");
+    expect(file().removeFact(lost.entryId, 3_000)).toBe("taken-back");
     expect(file().batch(batch)).toMatchObject({ aliveCount: 22, lostCount: 0 });
     expect(file().recordLoss(lost, batch, { lostOn: "2026-05-01", birdCount: 3, cause: "hawk" })).toEqual({
       recorded: true,
@@ -66,8 +66,8 @@ describe("an entry", () => {
     const day = dayId();
     const tap = entry();
     file().run.record(tap, day, { kind: "bird", at: 1, note: "" });
-    expect(file().takeBackFact(tap.entryId, 2_000)).toBe("not-a-fact");
-    expect(file().takeBackFact("never-was-there", 2_000)).toBe("not-a-fact");
+    expect(file().removeFact(tap.entryId, 2_000)).toBe("not-a-fact");
+    expect(file().removeFact("never-was-there", 2_000)).toBe("not-a-fact");
     expect(file().run.events(day)).toHaveLength(1);
   });
 });
@@ -134,9 +134,9 @@ describe("a day", () => {
     expect(file().run.record(entry(), day, { kind: "bird", at: 9, note: "" })).toEqual(refused);
     expect(file().pack.recordCarcass(entry(), day, { ...CARCASS, birdNumber: 2 })).toEqual(refused);
     expect(file().settling.addCost(entry(), day, { what: "ice", amountCents: 100 })).toEqual(refused);
-    expect(file().pack.takeBack(day, packed.entryId, 10)).toBe("day-settled");
+    expect(file().pack.remove(day, packed.entryId, 10)).toBe("day-settled");
     file().settling.reopen(day, 11);
-    expect(file().pack.takeBack(day, packed.entryId, 12)).toBe("taken-back");
+    expect(file().pack.remove(day, packed.entryId, 12)).toBe("taken-back");
     expect(file().pack.carcasses(day)).toEqual([]);
   });
 
@@ -148,7 +148,7 @@ describe("a day", () => {
       recorded: false,
       reason: "bird-already-packed",
     });
-    file().pack.takeBack(day, first.entryId, 5);
+    file().pack.remove(day, first.entryId, 5);
     expect(file().pack.recordCarcass(entry(), day, CARCASS)).toEqual({ recorded: true, isRepeat: false });
     expect(file().pack.carcasses(day)[0]).toMatchObject({ weightMilligrams: 2_075_185, asTyped: "4 9.2" });
   });
@@ -218,10 +218,10 @@ test("what is stored is what was packed, less condemned, less left, less taken b
   file().stores.takeOut(outs[0]!, first!.carcassId, { outOn: "2026-07-01", how: "eaten" });
   file().stores.takeOut(outs[1]!, second!.carcassId, { outOn: "2026-07-01", how: "sold" });
   expect(stored()).toEqual([3, 4]);
-  file().takeBackFact(outs[0]!.entryId, 5);
+  file().removeFact(outs[0]!.entryId, 5);
   expect(stored()).toEqual([1, 3, 4]);
-  file().pack.takeBack(day, packed[2]!.entryId, 6);
-  file().pack.takeBack(day, packed[1]!.entryId, 7);
-  file().takeBackFact(outs[1]!.entryId, 8);
+  file().pack.remove(day, packed[2]!.entryId, 6);
+  file().pack.remove(day, packed[1]!.entryId, 7);
+  file().removeFact(outs[1]!.entryId, 8);
   expect(stored()).toEqual([1, 4]);
 });

@@ -38,8 +38,8 @@ export const CHOICES: DayChoiceRow = {
   coneCount: 3,
   tablePlaceCount: 2,
   breakMinutes: 30,
-  scaldSchool: "middle",
-  withdrawalSchool: "short",
+  scaldMethod: "middle",
+  withdrawalMethod: "short",
   whichBirds: "as-they-come",
   ...USUAL_DAY,
 };

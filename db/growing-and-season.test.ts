@@ -31,7 +31,7 @@ describe("a growing flock", () => {
       recorded: false,
       reason: "not-awaited",
     });
-    file().takeBackFact(came.entryId, 2);
+    file().removeFact(came.entryId, 2);
     expect(file().batch(id)).toMatchObject({ awaitedOn: "2026-04-22", aliveCount: 20 });
   });
 
@@ -50,14 +50,14 @@ describe("a growing flock", () => {
 
   test("gives feed to stock and takes it out again, with its money, and never more than is there", () => {
     const id = batchId();
-    const lot = {
+    const purchase = {
       boughtOn: "2026-05-01",
       bagCount: 2,
       bagMilligrams: 20_000_000,
       bagPriceCents: 1800,
       feedKind: "",
     };
-    file().recordFeed(entry(), id, lot);
+    file().recordFeed(entry(), id, purchase);
     const move = (fromBatchId: number | null, toBatchId: number | null, movedMilligrams: number) =>
       file().recordFeedMove(entry(), {
         movedOn: "2026-06-01",
@@ -95,7 +95,7 @@ describe("what binds a season", () => {
     expect(book("drum plucker", "2026-10-04")).toMatchObject({ recorded: false, reason: "overlaps" });
     expect(book("Trailer", "2026-10-04").recorded).toBe(true);
     expect(book("Drum plucker", "2026-10-05").recorded).toBe(true);
-    file().takeBackFact(first.made.entryId, 2);
+    file().removeFact(first.made.entryId, 2);
     expect(book("Drum plucker", "2026-10-03").recorded).toBe(true);
   });
 

@@ -36,7 +36,7 @@ describe("a supply", () => {
     const late = entry();
     file().supplying.move(late, id, { movedOn: "2026-09-05", kind: "bought", amount: 100 });
     expect(stock()).toBe(12);
-    file().takeBackFact(late.entryId, 2_000);
+    file().removeFact(late.entryId, 2_000);
     expect(
       file()
         .supplying.moves(id)
@@ -60,11 +60,11 @@ describe("a supply", () => {
     ]);
     // What is no longer kept is still part of what the day cost.
     const [ties] = file().supplying.supplies();
-    expect(file().takeBackFact(ties!.entryId, 2_500)).toBe("taken-back");
+    expect(file().removeFact(ties!.entryId, 2_500)).toBe("taken-back");
     expect(file().supplying.supplies()).toEqual([]);
     expect(file().supplying.usedOn(dayId)).toHaveLength(1);
-    // A settlement's part can't be taken back alone.
-    expect(file().takeBackFact(closing.entryId, 3_000)).toBe("not-a-fact");
+    // A settlement's part can't be removed alone.
+    expect(file().removeFact(closing.entryId, 3_000)).toBe("not-a-fact");
     file().settling.reopen(dayId, 3_000);
     expect(file().supplying.usedOn(dayId)).toEqual([]);
   });
@@ -107,7 +107,7 @@ describe("a day's task", () => {
     file().tasks.tick(first, dayId, "ice");
     file().tasks.tick(entry(), dayId, "ice");
     expect(file().tasks.done(dayId)).toEqual([{ entryId: first.entryId, task: "ice", doneAt: 1_000 }]);
-    expect(file().takeBackFact(first.entryId, 2_000)).toBe("taken-back");
+    expect(file().removeFact(first.entryId, 2_000)).toBe("taken-back");
     expect(file().tasks.done(dayId)).toEqual([]);
     file().tasks.tick(entry(), dayId, "ice");
     expect(file().tasks.done(dayId)).toHaveLength(1);

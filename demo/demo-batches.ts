@@ -3,7 +3,7 @@ import { milligramsFromPounds } from "#core/quantity/conversion.ts";
 import type { NewBatch } from "#db/batch/batch-queries.server.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 import { asPoundsAndOunces, type entryMaker, must } from "#demo/demo-file.ts";
-import { luckFrom } from "#demo/luck.ts";
+import { drawsFrom } from "#demo/luck.ts";
 
 interface BatchHistory {
   /** Written down on this day; on that of the hatch if absent. */
@@ -143,7 +143,7 @@ const HISTORIES: readonly BatchHistory[] = [
   },
 ];
 
-/** The farm's batches with all that was written down of them until the demo begins. */
+/** The farm's batches with all that was recorded of them until the demo begins. */
 export function makeDemoBatches(file: FarmFile, entry: ReturnType<typeof entryMaker>): void {
   for (const history of HISTORIES) {
     must(file.addBatch(entry(history.madeOn ?? history.batch.hatchedOn), history.batch));
@@ -182,7 +182,7 @@ function weigh(
   id: number,
   { batch, weighIns, cvFactor = 1 }: BatchHistory,
 ): void {
-  const luck = luckFrom(id);
+  const draws = drawsFrom(id);
   for (const [day, birds, scale] of weighIns) {
     const flock = {
       kind: batch.kind,
@@ -193,7 +193,7 @@ function weigh(
     const { live, cv } = flockOn(day, flock);
     const weighings = Array.from({ length: birds }, () => {
       const { milligrams, asTyped } = asPoundsAndOunces(
-        live.value * scale * (1 + cvFactor * cv * luck.normal()),
+        live.value * scale * (1 + cvFactor * cv * draws.normal()),
       );
       return { weighedOn: day, liveWeightMilligrams: milligrams, asTyped };
     });

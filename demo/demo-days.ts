@@ -10,16 +10,16 @@ import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { CrewSeatRow, DayChoiceRow, KeptPlan } from "#db/day/day-queries.server.ts";
 import { USUAL_DAY } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
-import type { WayOut } from "#db/freezer/freezer-queries.server.ts";
+import type { Remedy } from "#db/freezer/freezer-queries.server.ts";
 import { asPoundsAndOunces, at, DEMO_ZONE, type entryMaker, must } from "#demo/demo-file.ts";
-import { luckFrom } from "#demo/luck.ts";
+import { drawsFrom } from "#demo/luck.ts";
 
 type MakeEntry = ReturnType<typeof entryMaker>;
 
 const SHARED = {
   coneCount: 4,
-  scaldSchool: "middle",
-  withdrawalSchool: "short",
+  scaldMethod: "middle",
+  withdrawalMethod: "short",
   whichBirds: "as-they-come",
   ...USUAL_DAY,
 } as const;
@@ -163,7 +163,7 @@ function keptPlan(
     keptAt: choices.startAt,
     birdCount: choices.birdCount,
     startAt: choices.startAt,
-    evenChanceAt: choices.startAt + plannedLineMinutes * 60_000,
+    likelyAt: choices.startAt + plannedLineMinutes * 60_000,
     wholeDayMinutes: plannedLineMinutes + 120,
     feedOffAt: at(addDays(choices.processedOn, -1), feedOffTime),
     liveMeanMilligrams: milligramsFromKilograms(live),
@@ -193,10 +193,10 @@ function tapTheDay(file: FarmFile, entry: MakeEntry, dayId: number, run: RunDay,
   const [pauseFrom, pauseMinutes] = run.pause;
   const firstBirdMinute = 22;
   const working = run.lineMinutes - firstBirdMinute - pauseMinutes - 2;
-  const luck = luckFrom(dayId);
+  const draws = drawsFrom(dayId);
   must(file.run.start(entry(processedOn), dayId, startAt, plan));
   for (let bird = 0; bird < birdCount; bird += 1) {
-    const even = firstBirdMinute + (working * (bird + 0.3 * luck.uniform())) / birdCount;
+    const even = firstBirdMinute + (working * (bird + 0.3 * draws.uniform())) / birdCount;
     const minute = even > pauseFrom ? even + pauseMinutes : even;
     must(file.run.record(entry(processedOn), dayId, { kind: "bird", at: moment(minute), note: "" }));
   }
@@ -220,13 +220,13 @@ function weighTheBirds(
   dayId: number,
   { choices }: RunDay,
 ): void {
-  const luck = luckFrom(100 + dayId);
+  const draws = drawsFrom(100 + dayId);
   const mean = expectedLive(file, batch, choices.processedOn) * DRESSED_FRACTION[batch.kind];
   const places = file.places();
   const place = (name: string) => places.find((one) => one.name === name)!.id;
   for (let bird = 1; bird <= choices.birdCount; bird += 1) {
     const purpose = purposeOf(bird, choices.cutUpCount);
-    const { milligrams, asTyped } = asPoundsAndOunces(mean * (1 + 0.13 * luck.normal()));
+    const { milligrams, asTyped } = asPoundsAndOunces(mean * (1 + 0.13 * draws.normal()));
     must(
       file.pack.recordCarcass(entry(addDays(choices.processedOn, 2), "18:30"), dayId, {
         birdNumber: bird,
@@ -269,11 +269,11 @@ function markSome(file: FarmFile, entry: MakeEntry, dayId: number): void {
 
 /** Over the summer most were sold and some eaten. */
 function someLeave(file: FarmFile, entry: MakeEntry, dayId: number, startAt: number): void {
-  const luck = luckFrom(startAt);
+  const draws = drawsFrom(startAt);
   for (const bird of file.stores.stored().filter((one) => one.dayId === dayId)) {
-    if (luck.uniform() > 0.72) continue;
-    const outOn = addDays("2026-07-04", 7 * Math.floor(luck.uniform() * 10));
-    const how: WayOut = bird.purpose === "pets" ? "given" : bird.purpose === "own" ? "eaten" : "sold";
+    if (draws.uniform() > 0.72) continue;
+    const outOn = addDays("2026-07-04", 7 * Math.floor(draws.uniform() * 10));
+    const how: Remedy = bird.purpose === "pets" ? "given" : bird.purpose === "own" ? "eaten" : "sold";
     must(file.stores.takeOut(entry(outOn), bird.carcassId, { outOn, how }));
   }
 }

@@ -24,7 +24,7 @@ test("its batches hang together: arrived, lost, dressed and alive", () => {
 test("feed left is never more than was bought, and nothing happens before its batch hatches but buying", () => {
   for (const { id, hatchedOn } of file.batches()) {
     const { feed, feedLeft, losses, weighings } = file.story(id);
-    const bought = feed.reduce((sum, lot) => sum + lot.bagCount * lot.bagMilligrams, 0);
+    const bought = feed.reduce((sum, purchase) => sum + purchase.bagCount * purchase.bagMilligrams, 0);
     expect(feedLeft.at(-1)?.leftMilligrams ?? 0).toBeLessThanOrEqual(bought);
     expect(losses.every(({ lostOn }) => lostOn >= hatchedOn)).toBe(true);
     expect(weighings.every(({ weighedOn }) => weighedOn > hatchedOn && weighedOn < "2026-09-17")).toBe(true);

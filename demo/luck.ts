@@ -1,5 +1,5 @@
 /** Made-up spread that is the same every time: a small linear congruential generator and a sum of twelve. */
-export function luckFrom(seed: number) {
+export function drawsFrom(seed: number) {
   let state = seed >>> 0;
   const uniform = () => {
     state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0;

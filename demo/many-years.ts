@@ -2,14 +2,14 @@ import { addDays } from "#core/calendar/local-day.ts";
 import { USUAL_DAY } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 import { asPoundsAndOunces, at, DEMO_ZONE, entryMaker, must } from "#demo/demo-file.ts";
-import { luckFrom } from "#demo/luck.ts";
+import { drawsFrom } from "#demo/luck.ts";
 
 const BIRDS_A_DAY = 200;
 const FIRST_DAY = "2006-05-01";
 
 /** Years of made-up days, every bird tapped, weighed and gone but those of the last day; for measuring speed. */
 export function fillYears(file: FarmFile, years: number, birdsAYear: number): void {
-  const luck = luckFrom(years);
+  const draws = drawsFrom(years);
   const entry = entryMaker("years");
   const daysAYear = Math.ceil(birdsAYear / BIRDS_A_DAY);
   file.together(() => {
@@ -47,8 +47,8 @@ export function fillYears(file: FarmFile, years: number, birdsAYear: number): vo
         coneCount: 8,
         tablePlaceCount: 4,
         breakMinutes: 60,
-        scaldSchool: "middle",
-        withdrawalSchool: "short",
+        scaldMethod: "middle",
+        withdrawalMethod: "short",
         whichBirds: "as-they-come",
         ...USUAL_DAY,
       }),
@@ -56,7 +56,7 @@ export function fillYears(file: FarmFile, years: number, birdsAYear: number): vo
     const dayId = number + 1;
     for (let bird = 1; bird <= BIRDS_A_DAY; bird += 1) {
       must(file.run.record(entry(day), dayId, { kind: "bird", at: startAt + bird * 90_000, note: "" }));
-      const { milligrams, asTyped } = asPoundsAndOunces(2.3 * (1 + 0.13 * luck.normal()));
+      const { milligrams, asTyped } = asPoundsAndOunces(2.3 * (1 + 0.13 * draws.normal()));
       must(
         file.pack.recordCarcass(entry(day), dayId, {
           birdNumber: bird,

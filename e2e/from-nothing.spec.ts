@@ -20,7 +20,7 @@ test("the next day is planned from nothing: birds, people, a suggestion taken, i
   await expect(page.getByRole("link", { name: "Supplies" })).toBeVisible();
   const day = page.url().replace(/\/plan.*/, "");
 
-  // Nobody has a name yet: the farm's people are added, and the helpers sent home.
+  // No one has a name yet: the farm's people are added, and the helpers sent home.
   const line = page.getByRole("region", { name: "The line" });
   for (const name of ["Tobias", "Maren"]) await line.getByRole("button", { name, exact: true }).click();
   await expect(line.getByText("7 people. Add:")).toBeVisible();
@@ -36,7 +36,7 @@ test("the next day is planned from nothing: birds, people, a suggestion taken, i
   await expect(page).toHaveURL(/saved=3/);
 
   await walk.follow("Supplies");
-  await expect(page.getByRole("listitem").filter({ hasText: "Salt" }).first()).toContainText("no such thing");
+  await expect(page.getByRole("listitem").filter({ hasText: "Salt" }).first()).toContainText("not in stock");
   await walk.follow("To do");
   await expect(page.getByRole("button", { name: /Pull the feed/ })).toContainText(/Fri|PM/);
   await walk.follow("Print");

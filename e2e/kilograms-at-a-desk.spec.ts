@@ -42,7 +42,7 @@ test("an empty farm goes from its first batch to the cost of a bird, in kilogram
   await page.getByRole("heading", { name: "Saturday 19 September" }).waitFor();
   await walk.follow("Print");
   await walk.follow("Printable run sheet");
-  await expect(page.getByRole("row", { name: /Fri 23:30 Pull the feed/ })).toBeVisible();
+  await expect(page.getByRole("row", { name: /Fri 18 Sept, 23:30 Pull the feed/ })).toBeVisible();
   await walk.follow("Back to Print");
 
   await walk.leaf("pack");

@@ -35,7 +35,7 @@ test("an empty farm goes from its first batch to the cost of a bird, in pounds o
   await walk.follow("Schedule a day");
   await expect(page.getByRole("heading", { name: "New processing day" })).toBeVisible();
   await walk.fill({ Date: "2026-09-19", "First bird": "07:00" });
-  // Short school: 07:00 less 8 h, less half an hour in hand.
+  // Short method: 07:00 less 8 h, less half an hour in hand.
   await expect(walk.figure("Pull the feed")).toContainText("Fri 10:30 PM");
   await expect(walk.figure("Time off feed at kill")).toContainText("8 h 30");
   // 57 l from 12 °C to 60 °C by 16 kW: at worst 3,143 s, so 06:07; likely 1,884 s, so 06:28.
@@ -93,14 +93,14 @@ test("an empty farm goes from its first batch to the cost of a bird, in pounds o
   await walk.press("Settle this day");
 
   await expect(page.getByRole("heading", { name: "Settled" })).toBeVisible();
-  const school = (name: string) => page.getByRole("region", { name });
+  const method = (name: string) => page.getByRole("region", { name });
   // 12.00 chicks + 1.5 x 18.50 feed + 6.25 bedding + 5.00 ice = 51.00 over 4 birds of 18.308 lb.
-  await expect(school("cash")).toContainText("$12.75");
-  await expect(school("cash")).toContainText("$2.79 / lb");
+  await expect(method("cash")).toContainText("$12.75");
+  await expect(method("cash")).toContainText("$2.79 / lb");
   // 400 / 800 x 4 = 2.00 of kit; then 6 h at 15.00.
-  await expect(school("with equipment")).toContainText("$13.25");
-  await expect(school("with labor")).toContainText("$35.75");
-  await expect(school("with labor")).toContainText("$7.81 / lb");
+  await expect(method("with equipment")).toContainText("$13.25");
+  await expect(method("with labor")).toContainText("$35.75");
+  await expect(method("with labor")).toContainText("$7.81 / lb");
   // 75 lb of feed / 18.308 lb; 73.2325 oz / 112 oz.
   await expect(walk.figure("Feed per pound dressed")).toContainText("4.10");
   await expect(walk.figure("Dressing percentage")).toContainText("65.4 %");

@@ -15,7 +15,7 @@ test("what is short for the day is bought, and is enough then", async ({ page, f
   await walk.fill({ Quantity: "5" });
   await walk.press("Save");
   await expect(page.getByText("7 bags in stock")).toBeVisible();
-  // What was there at first belongs to the supply; what was bought can be taken back alone.
+  // What was there at first belongs to the supply; what was bought can be removed alone.
   await expect(page.getByRole("button", { name: "Remove: counted 2" })).toHaveCount(0);
   await expect(page.getByRole("button", { name: "Remove: bought 5" })).toBeVisible();
   await page.goto(`${farm.url}/days/3/needs`);

@@ -2,7 +2,7 @@ import { livingCost } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { proposedFor } from "#app/server/proposal.server.ts";
-import { lotFacts, seasonFacts } from "#app/server/season-reading.server.ts";
+import { groupFacts, seasonFacts } from "#app/server/season-reading.server.ts";
 import { addDays, daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
 import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
 import type { SeasonFacts } from "#core/day/season/season-facts.ts";
@@ -22,7 +22,7 @@ const CHART_STEP_DAYS = 3;
 export function batchView(farm: Farm, batch: Batch, story: BatchStory, on: LocalDay) {
   const own = farmFile().daysOf(batch.id);
   const facts = factsOf(farm, batch, story);
-  const { flock } = facts.lots[0]!;
+  const { flock } = facts.groups[0]!;
   const path = flockPath(flock);
   const isGrowing = batch.aliveCount > 0;
   return {
@@ -37,19 +37,19 @@ export function batchView(farm: Farm, batch: Batch, story: BatchStory, on: Local
     })),
     chart: growthChart(batch, story, path, own, facts),
     sizes: facts.sizes,
-    /** Birds that the weeks are reckoned for. */
-    birds: facts.lots[0]!.birds,
+    /** Birds that the weeks are calculated for. */
+    birds: facts.groups[0]!.birds,
     when: isGrowing
       ? whenToGo({
           facts,
           path,
           place: placeOf(farm),
           timeZone: farm.timeZone,
-          costSoFarCents: livingCost(farm, batch, story, flock) * (facts.lots[0]!.birds / batch.aliveCount),
+          costSoFarCents: livingCost(farm, batch, story, flock) * (facts.groups[0]!.birds / batch.aliveCount),
         })
       : undefined,
     terms: facts.terms,
-    feedPrice: facts.lots[0]!.feedCentsPerKilogram,
+    feedPrice: facts.groups[0]!.feedCentsPerKilogram,
     proposed: proposedFor(batch.id),
     pens: farmFile().pens(batch.id),
   };
@@ -60,9 +60,9 @@ export type BatchView = ReturnType<typeof batchView>;
 /** The season with this flock alone in it: its free birds, or all of them where every one has a day. */
 function factsOf(farm: Farm, batch: Batch, story: BatchStory): SeasonFacts {
   const facts = seasonFacts(farm, batch.id);
-  if (facts.lots.length > 0) return facts;
+  if (facts.groups.length > 0) return facts;
   const held = facts.held.filter(({ batchId }) => batchId !== batch.id);
-  return { ...facts, held, lots: [lotFacts(farm, batch, story, Math.max(1, batch.aliveCount))] };
+  return { ...facts, held, groups: [groupFacts(farm, batch, story, Math.max(1, batch.aliveCount))] };
 }
 
 function growthChart(

@@ -18,7 +18,7 @@ import { plural } from "#app/words/show.ts";
 import { KIND_WORDS } from "#app/words/words.ts";
 import { isLocalDay } from "#core/calendar/local-day.ts";
 import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
-import { takeBiggest } from "#core/growth/take-biggest.ts";
+import { takeLargest } from "#core/growth/take-largest.ts";
 import { input, reckoning } from "#core/reckoning/reckoning.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { Route } from "./+types/batch.ts";
@@ -72,12 +72,12 @@ function takeSomeView(
   on: string,
   asked: string,
 ): TakeSomeView {
-  const standing = Math.max(0, batch.aliveCount);
+  const current = Math.max(0, batch.aliveCount);
   const taking = /^\d{1,5}$/.test(asked.trim()) ? Number(asked) : 0;
-  const isRead = taking >= 1 && taking <= standing && forecast.ageDays > 0;
+  const isRead = taking >= 1 && taking <= current && forecast.ageDays > 0;
   const dressedFraction = DRESSED_FRACTION[batch.kind];
-  const divided = isRead ? takeBiggest(forecast.spread, standing, taking) : undefined;
-  return { standing, asked, on, dressedFraction, divided };
+  const divided = isRead ? takeLargest(forecast.spread, current, taking) : undefined;
+  return { current, asked, on, dressedFraction, divided };
 }
 
 /** Writes one line of their story down. */

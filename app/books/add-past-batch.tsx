@@ -20,7 +20,8 @@ export const meta = () => [{ title: "Past batch · Pale Morning" }];
 const LOT_RANGE = [0.1, 1_000_000] as const;
 
 function pastBatchForm(unitSystem: UnitSystem, today: string) {
-  const lot = (ask: string, what: string) => weight({ unitSystem, ask, range: LOT_RANGE, what, isLot: true });
+  const lot = (ask: string, what: string) =>
+    weight({ unitSystem, ask, range: LOT_RANGE, what, isBulk: true });
   return z
     .object({
       name: words(60, "Enter the batch's name"),

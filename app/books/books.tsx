@@ -1,8 +1,8 @@
 import { sum } from "d3-array";
 import { settlementOf } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { KIND_WORDS } from "#app/words/words.ts";
 import { bookOfBatch, bookOfPast } from "#core/day/settle/batch-book.ts";
@@ -147,7 +147,7 @@ function BookTable({ rows }: { rows: readonly Row[] }) {
             <td />
             {rows.map((row) => (
               <td key={row.key} className="px-3 text-right">
-                {row.entryId && <TakeBack entryId={row.entryId} back="/books" what={row.name} />}
+                {row.entryId && <RemoveButton entryId={row.entryId} back="/books" what={row.name} />}
               </td>
             ))}
           </tr>

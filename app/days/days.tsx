@@ -25,7 +25,7 @@ export function loader() {
       packed: file.pack.carcasses(day.id).length,
       planned: plan && {
         feedOffAt: plan.withdrawal.feedOffAt.value,
-        evenChanceAt: plan.line.evenChanceAt.value,
+        likelyAt: plan.line.likelyAt.value,
         iceBags: plan.chill.bags.value,
       },
     };
@@ -104,7 +104,7 @@ function whereItStands(
   if (packed > 0) return `${packed} weighed so far`;
   if (state === "not-started")
     return planned
-      ? `feed off ${show.dayTime(planned.feedOffAt)}, done about ${show.time(planned.evenChanceAt)}, ${plural(planned.iceBags, "bag")} of ice`
+      ? `feed off ${show.dayTime(planned.feedOffAt)}, done about ${show.time(planned.likelyAt)}, ${plural(planned.iceBags, "bag")} of ice`
       : "";
   return state === "finished" ? `${done} resting` : `${done} in the chill`;
 }

@@ -46,7 +46,7 @@ export default function AddKit({ loaderData, actionData }: Route.ComponentProps)
   return (
     <Page>
       <PageHead title="Equipment" line="depreciated evenly over its life" />
-      <Sheet heading="Item" className="max-w-prose">
+      <Sheet heading="Details" className="max-w-prose">
         <FarmForm
           schema={kitForm}
           refusal={actionData}

@@ -57,10 +57,10 @@ const UNSAID = {
 test("opening the farm settings and saving it moves nothing that is stored, in either system of units", () => {
   fc.assert(
     fc.property(farm, (changing) => {
-      const standing: Farm = { ...REST, ...changing };
-      const { revision, ...settings } = standing;
+      const current: Farm = { ...REST, ...changing };
+      const { revision, ...settings } = current;
       expect(revision).toBe(1);
-      expect(farmSettingsForm(standing.unitSystem).parse(farmSettings(standing))).toEqual(settings);
+      expect(farmSettingsForm(current.unitSystem).parse(farmSettings(current))).toEqual(settings);
     }),
   );
 });
@@ -74,8 +74,8 @@ test.each([
   ["us", "iceBag", "10 kg"],
   ["us", "air", "64.4 °F"],
 ] as const)("on a farm of %s units %s reads back as %s", (unitSystem, field, typed) => {
-  const standing = farmSettings({ ...REST, ...UNSAID, unitSystem });
-  const settings = farmSettingsForm(unitSystem).parse({ ...standing, [field]: typed });
+  const current = farmSettings({ ...REST, ...UNSAID, unitSystem });
+  const settings = farmSettingsForm(unitSystem).parse({ ...current, [field]: typed });
   expect(farmSettings({ ...settings, revision: 1 })[field]).toBe(typed);
 });
 

@@ -58,7 +58,7 @@ export function farmSettingsForm(unitSystem: UnitSystem) {
       jugCount: optional(wholeNumber({ most: 1000, ask: "" })),
       jug: optional(volume({ unitSystem, least: 0.1, most: 30, ask: "" })),
       madeIce: optional(
-        weight({ unitSystem, ask: "", range: [0.1, 1000], what: "a day's own ice", isLot: true }),
+        weight({ unitSystem, ask: "", range: [0.1, 1000], what: "a day's own ice", isBulk: true }),
       ),
       scalder: optional(volume({ unitSystem, least: 1, most: 5000, ask: "" })),
       scalderWatts: optional(wholeNumber({ least: 100, most: 200_000, ask: "" })),
@@ -150,7 +150,7 @@ export function farmSettings(farm: Farm): Record<string, string | undefined> {
   };
 }
 
-/** Decimals past which nobody typed a number in its unit. */
+/** Decimals past which no one typed a number in its unit. */
 const MOST_TYPED_DECIMALS = 2;
 
 /**

@@ -5,8 +5,8 @@ import { farmFile } from "#app/server/farm-file.server.ts";
 import { OURS } from "#app/server/farm-means.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
+import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { localeOfBrowser, localeOptions } from "#app/words/locale.ts";
 import type { KitRow } from "#db/farm/farm-queries.server.ts";
@@ -124,7 +124,7 @@ function Kit({ kit }: { kit: readonly KitRow[] }) {
                   : `over ${item.lifeYears} years`}
               </span>
             </span>
-            <TakeBack entryId={item.entryId} back="/farm" what={item.name} />
+            <RemoveButton entryId={item.entryId} back="/farm" what={item.name} />
           </li>
         ))}
       </ul>

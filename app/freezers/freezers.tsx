@@ -2,8 +2,8 @@ import { group } from "d3-array";
 import { Form, Link } from "react-router";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
+import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, EmptyPlace, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { USE_WORDS } from "#app/words/words.ts";
@@ -99,7 +99,7 @@ export default function Freezers({
                     {bird.batchName}, bird {bird.birdNumber}, {show.bird(bird.weightMilligrams)}: {bird.how}{" "}
                     {show.shortDay(bird.outOn)}
                   </span>
-                  <TakeBack
+                  <RemoveButton
                     entryId={bird.entryId}
                     back="/freezers"
                     what={`bird ${bird.birdNumber} of ${bird.batchName}`}

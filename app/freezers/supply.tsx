@@ -5,8 +5,8 @@ import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
+import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { supplyAmount, supplyUnit } from "#app/words/supply-words.ts";
 
@@ -102,7 +102,7 @@ export default function Supply({
                   <b className="font-mono">{amountOf(move.amount)}</b>
                 </span>
                 {move.kind !== "used" && move.entryId !== supply.entryId && (
-                  <TakeBack
+                  <RemoveButton
                     entryId={move.entryId}
                     back={here}
                     what={`${move.kind} ${amountOf(move.amount)}`}
@@ -113,7 +113,7 @@ export default function Supply({
           </ul>
           <div className="flex items-baseline gap-2 pt-3 text-sm">
             <span>No longer used?</span>
-            <TakeBack entryId={supply.entryId} back="/freezers/supplies" what={supply.name} />
+            <RemoveButton entryId={supply.entryId} back="/freezers/supplies" what={supply.name} />
           </div>
         </Sheet>
       </div>

@@ -9,7 +9,7 @@ export async function action({ request }: Route.ActionArgs) {
   const fields = await formFields(request);
   const back = String(fields.get("back") ?? "/");
   if (!isOwnPath(back)) throw data("That page can't be returned to.", { status: 400 });
-  if (farmFile().takeBackFact(String(fields.get("entryId") ?? ""), now()) === "not-a-fact") {
+  if (farmFile().removeFact(String(fields.get("entryId") ?? ""), now()) === "not-a-fact") {
     throw data("That can't be removed here. If it belongs to a settled day, reopen the day first.", {
       status: 409,
     });

@@ -29,7 +29,7 @@ const sent = (fields: Record<string, string>) => post({ entryId: `season-form-${
 const view = (): SeasonView => season.loader().view;
 const PERSON = { name: "Wren", handsPercent: "100", saturday: "on", friday: "on" };
 
-/** Waits until the season under way is worked out. */
+/** Waits until the season under way is calculated. */
 async function settled(): Promise<SeasonView> {
   for (let attempt = 0; attempt < 300; attempt += 1) {
     const now = view();
@@ -61,7 +61,7 @@ beforeAll(() => {
 });
 
 test("a season without people has nobody to hold a day, and says so", async () => {
-  expect(view()).toMatchObject({ peopleCount: 0, lots: [], proposal: undefined });
+  expect(view()).toMatchObject({ peopleCount: 0, groups: [], proposal: undefined });
   expect(view().cells.every(({ season: { shut }, held }) => shut === "nobody" || held.length > 0)).toBe(true);
 });
 
@@ -216,17 +216,17 @@ describe("rules", () => {
 describe("season plan", () => {
   test("is worked out, with reasons, moves and money for every day", async () => {
     expect(await callRoute(setSeason.action, sent({}))).toMatchObject({ status: 303, to: "/season" });
-    const { lots, proposal, waiting, money } = await settled();
+    const { groups, proposal, waiting, money } = await settled();
     expect(proposal).toMatchObject({ outcome: "best", isOld: false, droppedBirds: 0 });
     expect(waiting.every(({ birds, placed }) => placed === birds)).toBe(true);
-    for (const lot of lots) {
-      expect(lot.moves.length).toBeGreaterThan(0);
-      expect(lot.people.length).toBeGreaterThan(0);
-      expect(lot.moves.map(({ day }) => day)).not.toContain(lot.day);
+    for (const group of groups) {
+      expect(group.moves.length).toBeGreaterThan(0);
+      expect(group.people.length).toBeGreaterThan(0);
+      expect(group.moves.map(({ day }) => day)).not.toContain(group.day);
     }
     // No single move earns more than the gap that the solver left.
     const best = Math.max(
-      ...lots.flatMap(({ moves }) =>
+      ...groups.flatMap(({ moves }) =>
         moves.filter((move) => !move.breaks.some((one) => one.isFirm)).map(({ cents }) => cents),
       ),
     );
@@ -234,21 +234,23 @@ describe("season plan", () => {
   });
 
   test("has birds pinned where they are or on another day, and stays so when it is set again", async () => {
-    const allowed = (await settled()).lots.flatMap((lot) =>
-      lot.moves.filter(({ breaks }) => !breaks.some(({ isFirm }) => isFirm)).map((move) => ({ lot, move })),
+    const allowed = (await settled()).groups.flatMap((group) =>
+      group.moves
+        .filter(({ breaks }) => !breaks.some(({ isFirm }) => isFirm))
+        .map((move) => ({ group, move })),
     );
-    const { lot, move } = allowed[0]!;
-    const fields = { batchId: String(lot.batchId), from: lot.day, to: move.day };
+    const { group, move } = allowed[0]!;
+    const fields = { batchId: String(group.batchId), from: group.day, to: move.day };
     const earned = view().money.earns.value;
     expect(await callRoute(pinBirds.action, sent(fields))).toMatchObject({ status: 303 });
     const moved = view();
     expect(moved.proposal?.outcome).toBe("moved");
     expect(moved.money.earns.value).toBeCloseTo(earned + move.cents, -1);
-    expect(farmFile().season.pins()).toMatchObject([{ batchId: lot.batchId, pinnedOn: move.day }]);
+    expect(farmFile().season.pins()).toMatchObject([{ batchId: group.batchId, pinnedOn: move.day }]);
 
     await callRoute(setSeason.action, sent({}));
     const again = await settled();
-    const pinned = again.lots.find(({ day, batchId }) => day === move.day && batchId === lot.batchId);
+    const pinned = again.groups.find(({ day, batchId }) => day === move.day && batchId === group.batchId);
     expect(pinned?.pinEntryId).toBeDefined();
     expect(pinned!.birds.whole + pinned!.birds.cut).toBe(farmFile().season.pins()[0]!.birdCount);
   });
@@ -274,7 +276,7 @@ describe("season plan", () => {
 
   test("warns of a scheduled day when those who were to do it can't", async () => {
     expect(view().short).toEqual([]);
-    for (const { entryId } of farmFile().people.people()) farmFile().takeBackFact(entryId, 2);
+    for (const { entryId } of farmFile().people.people()) farmFile().removeFact(entryId, 2);
     await callRoute(people.action, sent({ ...PERSON, name: "Finch", saturday: "", handsPercent: "10" }));
     expect(view().short).toMatchObject([{ day: "2026-09-19", birds: 10, mostBirds: 0 }]);
   });

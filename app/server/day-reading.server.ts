@@ -56,7 +56,7 @@ export function requireDay(text: string | undefined): { farm: Farm; day: Process
  */
 export function planBasis(farm: Farm, batch: Batch, dayId = 0, iceBagsInStock?: number): PlanBasis {
   return {
-    standingBirds: farmFile().freeForDay(batch.id, dayId),
+    aliveBirds: farmFile().freeForDay(batch.id, dayId),
     flock: flockOf(farm, batch, farmFile().story(batch.id)),
     means: { ...farmMeans(farm), ownPace: farmPace(farm) },
     pens: farmFile()
@@ -96,7 +96,7 @@ export interface DaySettlement {
   readonly stillAlive: number;
 }
 
-/** What a day came to, worked out from all that was written down of it and its batch. */
+/** What a day came to, calculated from all that was recorded of it and its batch. */
 export function settlementOf(farm: Farm, batch: Batch, day: ProcessingDay): DaySettlement {
   const file = farmFile();
   const story = file.story(batch.id);
@@ -151,18 +151,18 @@ export function batchCostOf(batch: Batch, story: BatchStory) {
         bagPriceCents: move.amountCents,
       }));
   const bought = [
-    ...story.feed.map((lot) => ({
-      bags: lot.bagCount,
-      bagKilograms: kilogramsFromMilligrams(lot.bagMilligrams),
-      bagPriceCents: lot.bagPriceCents,
+    ...story.feed.map((group) => ({
+      bags: group.bagCount,
+      bagKilograms: kilogramsFromMilligrams(group.bagMilligrams),
+      bagPriceCents: group.bagPriceCents,
     })),
     ...moved(true),
     // What went on to others or into stock took its money with it.
-    ...moved(false).map((lot) => ({ ...lot, bags: -1 })),
+    ...moved(false).map((group) => ({ ...group, bags: -1 })),
   ];
-  const boughtKilograms = bought.reduce((sum, lot) => sum + lot.bags * lot.bagKilograms, 0);
+  const boughtKilograms = bought.reduce((sum, group) => sum + group.bags * group.bagKilograms, 0);
   const left = kilogramsFromMilligrams(story.feedLeft.at(-1)?.leftMilligrams ?? 0);
-  // A lot that was taken back may leave less than was counted, or than went on: the page says so, and nothing was eaten.
+  // A lot that was removed may leave less than was counted, or than went on: the page says so, and nothing was eaten.
   const feed = boughtKilograms > 0 ? feedUsed(bought, Math.min(left, boughtKilograms)) : feedUsed([], 0);
   const other = story.costs.reduce((sum, cost) => sum + cost.amountCents, 0);
   // Likewise what went on to others may have taken more money with it than is left.
@@ -221,8 +221,8 @@ function minutesWorked(farm: Farm, batch: Batch, day: ProcessingDay): Reckoning 
   const { startedAt, finishedAt, lastBirdAt } = progressOf(day);
   const to = finishedAt ?? lastBirdAt;
   const logged = startedAt === undefined || to === undefined ? undefined : { from: startedAt, to };
-  // Books ask this of every day there ever was: a line is played only for those that nobody tapped.
-  const planned = () => (planOf(farm, batch, day).plan.line.evenChanceAt.value - day.startAt) / 60_000;
+  // Books ask this of every day there ever was: a line is played only for those that no one tapped.
+  const planned = () => (planOf(farm, batch, day).plan.line.likelyAt.value - day.startAt) / 60_000;
   return workTime({
     people: day.peopleCount,
     time: logged ?? { plannedLineMinutes: planned() },

@@ -5,7 +5,7 @@ import { type Setting, settingOr } from "#core/reckoning/setting.ts";
 import type { Place } from "#core/sky/sun.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
-/** What stands where a farm has said nothing: our guess of a small farm's kit. See docs/sources.md#farm. */
+/** What stands where a farm has said nothing: our estimate of a small farm's kit. See docs/sources.md#farm. */
 export const OURS = {
   airCelsius: 18,
   tapCelsius: 12,

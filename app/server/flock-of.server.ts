@@ -5,19 +5,19 @@ import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
-/** A batch as growth reckons with it: its weigh-ins, its weather, and the days that took its biggest birds. */
+/** A batch as growth calculates with it: its weigh-ins, its weather, and the days that took its biggest birds. */
 export function flockOf(farm: Farm, batch: Batch, { weighings }: Pick<BatchStory, "weighings">): Flock {
-  let standing = batch.arrivedCount - batch.lostCount;
+  let current = batch.arrivedCount - batch.lostCount;
   const takings = farmFile()
     .daysOf(batch.id)
     .map((day) => {
       const taking = {
         takenOn: day.processedOn,
         birds: day.birdCount,
-        ofBirds: standing,
+        ofBirds: current,
         which: day.whichBirds,
       };
-      standing -= day.birdCount;
+      current -= day.birdCount;
       return taking;
     });
   return {

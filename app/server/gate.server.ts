@@ -33,7 +33,7 @@ export function ownHosts(): ReadonlySet<string> {
 /**
  * Why a request is turned away before anything of it is read further; undefined where it may pass.
  *
- * Only this machine's own names are answered, so that a name of somebody else's that points here reaches nothing. A write
+ * Only this machine's own names are answered, so that a name of someone else's that points here reaches nothing. A write
  * has to come from a page of ours: its Origin is the host it goes to, and a browser that says where it comes from says
  * the same site. A write that says neither is refused: browsers always say.
  */

@@ -3,7 +3,7 @@ import { farmFile } from "#app/server/farm-file.server.ts";
 import { suppliesInStock } from "#app/server/supplies.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
-/** Bags of ice that a day will find: those in stock, less what the set days before it take; undefined where nobody counts them. */
+/** Bags of ice that a day will find: those in stock, less what the set days before it take; undefined where no one counts them. */
 export function iceBagsLeft(
   farm: Farm,
   day: { readonly id: number; readonly startAt: number },

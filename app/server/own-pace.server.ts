@@ -11,8 +11,8 @@ import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** Settled days from which the farm's own pace is read: late enough to be like the next. */
 const DAYS_LOOKED_BACK = 6;
-/** Mornings by which it is known well enough what our times would have said of a day that is over. */
-const MORNINGS = 200;
+/** replications by which it is known well enough what our times would have said of a day that is over. */
+const REPLICATIONS = 200;
 
 /** How quick the farm's last settled days were against our times; ours, where it has none or wants none of it. */
 export function farmPace(farm: Farm): OwnPace {
@@ -27,7 +27,7 @@ export function farmPace(farm: Farm): OwnPace {
 const known = new Map<string, DayTaken>();
 const KEPT = 60;
 
-/** How long a day took, and what our times would have said of it; undefined where nobody tapped its birds. */
+/** How long a day took, and what our times would have said of it; undefined where no one tapped its birds. */
 function dayTaken(farm: Farm, day: ProcessingDay): DayTaken | undefined {
   const file = farmFile();
   const { startedAt, lastBirdAt, done } = runProgress(file.run.events(day.id), day.birdCount, 0);
@@ -36,12 +36,12 @@ function dayTaken(farm: Farm, day: ProcessingDay): DayTaken | undefined {
   const helpers = file.people.people();
   const story = file.story(day.batchId);
   const key = JSON.stringify([farm, day, helpers, story, done, tookMinutes]);
-  const standing = known.get(key);
-  if (standing) return standing;
+  const current = known.get(key);
+  if (current) return current;
   const batch = file.batch(day.batchId)!;
   const { line } = planForDate(
     {
-      standingBirds: done,
+      aliveBirds: done,
       flock: flockOf(farm, batch, story),
       means: farmMeans(farm),
       helpers,
@@ -52,9 +52,9 @@ function dayTaken(farm: Farm, day: ProcessingDay): DayTaken | undefined {
     },
     day.processedOn,
     { ...choicesOf(day), birds: done, cutUp: Math.min(done, day.cutUpCount) },
-    (asked) => playedLine(asked, MORNINGS),
+    (asked) => playedLine(asked, REPLICATIONS),
   ).plan;
-  const taken = { tookMinutes, foretoldMinutes: line.lineMinutes };
+  const taken = { tookMinutes, predictedMinutes: line.lineMinutes };
   if (known.size >= KEPT) known.delete(known.keys().next().value!);
   known.set(key, taken);
   return taken;

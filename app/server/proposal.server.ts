@@ -2,7 +2,7 @@ import { z } from "zod";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { WAYS } from "#core/season/season-problem.ts";
 
-/** A season as it was worked out, by batch and day, so that it outlives changes of the plan. */
+/** A season as it was calculated, by batch and day, so that it outlives changes of the plan. */
 export const Proposal = z.object({
   placements: z.array(
     z.object({
@@ -18,13 +18,11 @@ export const Proposal = z.object({
 });
 export type Proposal = z.output<typeof Proposal>;
 
-/** The season as it was last worked out, as it was kept; undefined if there is none, or none that can be read. */
+/** The season as it was last calculated, as it was kept; undefined if there is none, or none that can be read. */
 export function keptProposal(): { proposal: Proposal; madeAt: number; basis: string } | undefined {
-  const standing = farmFile().season.proposal();
-  const read = standing && Proposal.safeParse(JSON.parse(standing.content));
-  return read?.success
-    ? { proposal: read.data, madeAt: standing!.madeAt, basis: standing!.basis }
-    : undefined;
+  const current = farmFile().season.proposal();
+  const read = current && Proposal.safeParse(JSON.parse(current.content));
+  return read?.success ? { proposal: read.data, madeAt: current!.madeAt, basis: current!.basis } : undefined;
 }
 
 /** Birds of a batch by day in that season. */

@@ -6,7 +6,7 @@ import { farmPace } from "#app/server/own-pace.server.ts";
 import { forecastDays } from "#app/server/weather.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
-import type { HeldDay, LotFacts, SeasonFacts, SeasonTerms } from "#core/day/season/season-facts.ts";
+import type { GroupFacts, HeldDay, SeasonFacts, SeasonTerms } from "#core/day/season/season-facts.ts";
 import { MILLIGRAMS_PER_KILOGRAM } from "#core/quantity/conversion.ts";
 import { type Setting, settingOr } from "#core/reckoning/setting.ts";
 import { SEASON_DEFAULTS as OURS, REST_DAYS } from "#core/season/season-constants.ts";
@@ -21,18 +21,18 @@ const AHEAD_DAYS = 400;
 /** Room of a farm that has not said what it has: more than birds will ever fill. */
 const ROOM_UNSAID = 1_000_000;
 
-/** All that the season is worked out from, read from the file; with only one batch in it, if it is named. */
+/** All that the season is calculated from, read from the file; with only one batch in it, if it is named. */
 export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
   const file = farmFile();
   const today = localDayOf(now(), farm.timeZone);
   const terms = seasonTerms(farm, file.season.setting(), today);
   const batches = onlyBatchId === undefined ? file.batches() : [file.batch(onlyBatchId)!];
   const held = heldDays(terms);
-  const lots = batches
+  const groups = batches
     .filter(({ aliveCount }) => aliveCount > 0)
     .map((batch) => ({ batch, birds: file.freeForDay(batch.id) }))
     .filter(({ birds }) => birds > 0)
-    .map(({ batch, birds }) => lotFacts(farm, batch, file.story(batch.id), birds));
+    .map(({ batch, birds }) => groupFacts(farm, batch, file.story(batch.id), birds));
   const [last] = file.lastDays(1);
   const places = file.places();
   const capacity = (is: (place: (typeof places)[number]) => boolean) =>
@@ -42,7 +42,7 @@ export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
     places.some((place) => place.kind === kind) ? 0 : ROOM_UNSAID;
   return {
     today,
-    lots,
+    groups,
     held,
     people: file.people.people(),
     personDays: file.people.personDays(today, addDays(today, AHEAD_DAYS)),
@@ -83,7 +83,7 @@ function wantedSizes(): SeasonFacts["sizes"] {
     }));
 }
 
-export function lotFacts(farm: Farm, batch: Batch, story: BatchStory, birds: number): LotFacts {
+export function groupFacts(farm: Farm, batch: Batch, story: BatchStory, birds: number): GroupFacts {
   return {
     batchId: batch.id,
     name: batch.name,

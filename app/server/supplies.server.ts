@@ -2,7 +2,7 @@ import { farmFile } from "#app/server/farm-file.server.ts";
 import type { Supply } from "#core/day/supplies/day-needs.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 
-/** What the farm keeps in stock, as core reckons with it. */
+/** What the farm keeps in stock, as core calculates with it. */
 export const suppliesInStock = (): Supply[] =>
   farmFile()
     .supplying.supplies()

@@ -8,7 +8,7 @@ import type { Farm } from "#db/farm/farm-queries.server.ts";
 import type { ForecastDay } from "#devices/forecast/forecast.ts";
 import { simulatedForecast } from "#devices/forecast/simulated-forecast.ts";
 
-/** Days of weather for the farm: the stand-in's usual weather, and whatever spells somebody typed in. */
+/** Days of weather for the farm: the stand-in's usual weather, and whatever spells someone typed in. */
 export function forecastDays(farm: Farm, from: LocalDay, count: number): ForecastDay[] {
   const spells = farmFile()
     .season.spells()

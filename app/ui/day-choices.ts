@@ -1,7 +1,7 @@
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
 import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
 
-/** What was chosen for a day, as core reckons with it. */
+/** What was chosen for a day, as core calculates with it. */
 export function choicesOf(row: Omit<DayChoiceRow, "processedOn">): DayChoices {
   return {
     birds: row.birdCount,
@@ -11,8 +11,8 @@ export function choicesOf(row: Omit<DayChoiceRow, "processedOn">): DayChoices {
     cones: row.coneCount,
     tablePlaces: row.tablePlaceCount,
     breakMinutes: row.breakMinutes,
-    scaldSchool: row.scaldSchool,
-    withdrawalSchool: row.withdrawalSchool,
+    scaldMethod: row.scaldMethod,
+    withdrawalMethod: row.withdrawalMethod,
     whichBirds: row.whichBirds,
     breakAtMinute: row.breakAtMinute,
     pinPlaces: row.pinPlaceCount,

@@ -86,7 +86,7 @@ describe("a weight", () => {
   });
 
   test("of a whole batch is never taken for grams", () => {
-    const lot = weight({ unitSystem: "us", ask: "", range: [0.1, 1e6], what: "a batch", isLot: true });
+    const lot = weight({ unitSystem: "us", ask: "", range: [0.1, 1e6], what: "a batch", isBulk: true });
     expect(read(lot, "352")).toBe(Math.round(352 * 453_592.37));
     expect(read(lot, "1,240")).toBe(Math.round(1240 * 453_592.37));
     expect(read(lot, "352.5")).toBe(Math.round(352.5 * 453_592.37));

@@ -102,17 +102,17 @@ export interface WeightField {
   /** What is weighed, for the message: "a dressed chicken". */
   readonly what: string;
   /** Many birds or bags together: a bare number is never grams, however large. */
-  readonly isLot?: boolean;
+  readonly isBulk?: boolean;
 }
 
-export function weight({ unitSystem, ask, range, what, isLot = false }: WeightField) {
+export function weight({ unitSystem, ask, range, what, isBulk = false }: WeightField) {
   const { bird } = showUnits(unitSystem);
   const example = unitSystem === "us" ? "4 9.2 for 4 lb 9.2 oz, or 4.58" : "2.08 for 2.08 kg, or 2080g";
   return field((text) => {
     const reading = readWeight(
-      isLot ? text.replace(/,(?=\d{3}\b)/g, "") : text,
+      isBulk ? text.replace(/,(?=\d{3}\b)/g, "") : text,
       unitSystem,
-      isLot ? Infinity : undefined,
+      isBulk ? Infinity : undefined,
     );
     if (reading.readable) {
       const verdict = rangeVerdict(kilogramsFromMilligrams(reading.weight), range);
@@ -146,7 +146,7 @@ interface MeasureField {
   readonly ask: string;
 }
 
-/** A number with or without a unit behind it, read to thousandths of the unit that core reckons in. */
+/** A number with or without a unit behind it, read to thousandths of the unit that core calculates in. */
 function measure(
   { least, most, ask }: MeasureField,
   {

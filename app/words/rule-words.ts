@@ -2,7 +2,7 @@ import { plural } from "#app/words/show.ts";
 import type { RuleSum } from "#core/season/season-moves.ts";
 
 /** A rule of the season that is kept again, in words. */
-export function mendedSum({
+export function repairedSum({
   rule,
   by,
   most,

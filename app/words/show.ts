@@ -51,7 +51,7 @@ export function showFor({ unitSystem, currency, timeZone, locale }: Reading) {
   /** A difference between temperatures, from kelvins. */
   const degrees = (kelvin: number) =>
     isUs ? `${trimmed(kelvin * FAHRENHEIT_DEGREES_PER_KELVIN, 1, 1)} °F` : `${trimmed(kelvin, 1, 1)} °C`;
-  /** Of the air: to whole degrees, since nobody knows it better. */
+  /** Of the air: to whole degrees, since no one knows it better. */
   const air = (celsius: number) =>
     isUs ? `${Math.round(fahrenheitFromCelsius(celsius))} °F` : `${Math.round(celsius)} °C`;
   /** Bleach and the like: measured by the fluid ounce and the cup. */

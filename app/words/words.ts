@@ -1,4 +1,4 @@
-import type { CostSchool } from "#core/day/settle/settlement.ts";
+import type { CostBasis } from "#core/day/settle/settlement.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
 import type { WhichBirds } from "#core/growth/flock.ts";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
@@ -6,8 +6,8 @@ import type { Practice } from "#core/processing-line/line-constants.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import type { Source } from "#core/reckoning/reckoning.ts";
 import type { RuleBroken } from "#core/safety/person-rules.ts";
-import type { ScaldSchool } from "#core/scald/scald-constants.ts";
-import type { WithdrawalSchool } from "#core/withdrawal/withdrawal-constants.ts";
+import type { ScaldMethod } from "#core/scald/scald-constants.ts";
+import type { WithdrawalMethod } from "#core/withdrawal/withdrawal-constants.ts";
 
 /** Words for what core names by a key. */
 export const KIND_WORDS: Readonly<Record<BirdKind, string>> = {
@@ -22,13 +22,13 @@ export const KIND_OPTIONS = [
   { value: "mature", label: "Dual-purpose or old", line: "14 weeks and on" },
 ] as const;
 
-export const SCALD_OPTIONS: readonly { value: ScaldSchool; label: string }[] = [
+export const SCALD_OPTIONS: readonly { value: ScaldMethod; label: string }[] = [
   { value: "gentle", label: "Cool and long" },
   { value: "middle", label: "Medium" },
   { value: "hot", label: "Hot and short" },
 ];
 
-export const WITHDRAWAL_OPTIONS: readonly { value: WithdrawalSchool; label: string; line: string }[] = [
+export const WITHDRAWAL_OPTIONS: readonly { value: WithdrawalMethod; label: string; line: string }[] = [
   { value: "short", label: "Short", line: "8 to 12 h off feed" },
   { value: "overnight", label: "Overnight", line: "12 to 16 h" },
   { value: "grass_day", label: "Day on grass", line: "20 to 28 h off grain" },
@@ -103,7 +103,7 @@ export const SOURCE_WORDS: Readonly<Record<Source, string>> = {
 };
 
 /** The three ways of counting what a bird cost. */
-export const COST_WORDS: Readonly<Record<CostSchool, string>> = {
+export const COST_WORDS: Readonly<Record<CostBasis, string>> = {
   cash: "Cash costs",
   "with-equipment": "With equipment",
   "with-labor": "With labor",

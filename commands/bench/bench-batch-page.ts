@@ -4,7 +4,7 @@ import { fillYears } from "#demo/many-years.ts";
 
 const REPEATS = 41;
 
-/** The batch page's work on the server with twenty years of history in the file: what its loader reads and reckons. */
+/** The batch page's work on the server with twenty years of history in the file: what its loader reads and calculates. */
 export async function benchBatchPage(birdsAYear: number): Promise<void> {
   process.env.PALE_MORNING_DATA = ":memory:";
   process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";

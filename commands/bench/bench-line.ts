@@ -5,9 +5,9 @@ import { bestCrew } from "#core/processing-line/best-crew.ts";
 import { EVENTS, LAST_WORK, lineContext } from "#core/processing-line/line-context.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
-import { playMorning } from "#core/processing-line/line-run.ts";
+import { playReplication } from "#core/processing-line/line-run.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
-import { readableMorning } from "#core/processing-line/readable-line.ts";
+import { readableReplication } from "#core/processing-line/readable-line.ts";
 
 const ROUNDS = 7;
 const CREW_MILLISECONDS = 2500;
@@ -40,14 +40,14 @@ async function benchTellings(): Promise<void> {
   const context = lineContext(day, 1);
   const processes = lineByProcesses();
   const timers = lineByTimers();
-  const tellings: Record<string, (morning: number) => number | Promise<number>> = {
-    readable: (morning) => readableMorning(day, 1, morning).happenings.at(-1)!.minute,
-    "package of processes": (morning) => processes(day, 1, morning),
-    "package of timers": (morning) => timers(day, 1, morning),
+  const tellings: Record<string, (replication: number) => number | Promise<number>> = {
+    readable: (replication) => readableReplication(day, 1, replication).happenings.at(-1)!.minute,
+    "package of processes": (replication) => processes(day, 1, replication),
+    "package of timers": (replication) => timers(day, 1, replication),
   };
   const times: Record<string, number[]> = { fast: [] };
   for (let round = 0; round < ROUNDS; round += 1) {
-    times.fast!.push(await milliseconds(4000, (morning) => void playMorning(context, morning)));
+    times.fast!.push(await milliseconds(4000, (replication) => void playReplication(context, replication)));
     for (const [name, telling] of Object.entries(tellings)) {
       times[name] ??= [];
       times[name].push(await milliseconds(30, telling));
@@ -58,7 +58,7 @@ async function benchTellings(): Promise<void> {
   console.log(`fast ${perSecond(fast)} (${fast.toFixed(3)} ms, ${context.state.counts[EVENTS]} events)`);
   for (const [name, telling] of Object.entries(tellings)) {
     const one = median(times[name]!)!;
-    playMorning(context, 3);
+    playReplication(context, 3);
     const apart = Math.abs(context.state.clock[LAST_WORK]! - (await telling(3)));
     console.log(
       `${name} ${perSecond(one)} (${one.toFixed(2)} ms), the fast one ${(one / fast).toFixed(1)} times as many; they end ${apart.toFixed(3)} min apart`,
@@ -77,7 +77,10 @@ async function benchBirds(): Promise<void> {
   for (let round = 0; round < ROUNDS; round += 1)
     for (const { birds, laid, times } of sizes)
       times.push(
-        await milliseconds(Math.round(120_000 / birds), (morning) => void playMorning(laid, morning)),
+        await milliseconds(
+          Math.round(120_000 / birds),
+          (replication) => void playReplication(laid, replication),
+        ),
       );
   const eachBird = ({ birds, times }: (typeof sizes)[number]) => median(times)! / birds;
   for (const size of sizes)

@@ -5,7 +5,7 @@ import { withDemoFarm } from "#commands/with-demo-farm.ts";
 const AT = "http://127.0.0.1:5291";
 const CLOCK = "2026-09-17T10:12:00Z";
 const MOVES = 12;
-/** The refined answer and what would help are worked out by then. */
+/** The refined answer and what would help are calculated by then. */
 const SETTLED_MILLISECONDS = 3000;
 const SEARCH_MILLISECONDS = 2500;
 
@@ -34,7 +34,7 @@ export async function benchPage(): Promise<void> {
   });
 }
 
-/** Milliseconds from a key on somebody's name until the first figure has changed on the screen. */
+/** Milliseconds from a key on someone's name until the first figure has changed on the screen. */
 const firstAnswer = (page: Page, key: string) =>
   page.evaluate(async (pressed) => {
     const name = document.querySelector<HTMLElement>('button[aria-label^="Juno "]')!;

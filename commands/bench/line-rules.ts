@@ -8,12 +8,12 @@ import { type LineDay, type LinePerson, mostInLine } from "#core/processing-line
 import {
   BLEED_STREAM,
   DAY_STREAM,
-  luckPlace,
-  luckTables,
-  morningKey,
+  drawIndex,
+  drawTables,
   PERSON_STREAM,
+  replicationKey,
   TABLE_BITS,
-} from "#core/processing-line/line-luck.ts";
+} from "#core/processing-line/line-draws.ts";
 import {
   isAnotherBench,
   nextAtBench,
@@ -28,7 +28,7 @@ export type EarlyStation = Exclude<Station, "pack" | "cut" | "seal">;
 export const QUEUES = ["scald", "pluck", "feet", "pins", "gut", "rinse", "giblets"] as const;
 export type Queue = (typeof QUEUES)[number];
 
-/** Somebody's hands on this morning. */
+/** Someone's hands on this replication. */
 export interface Hands {
   readonly person: LinePerson;
   readonly order: readonly EarlyStation[];
@@ -59,9 +59,9 @@ export class LineRules {
 
   /** @param waiting birds in the package's queue before a station */
   constructor(day: LineDay, seed: number, replication: number, waiting: (station: Queue) => number) {
-    const key = morningKey(seed, replication);
-    const tables = luckTables(day.daySdLn);
-    this.#luck = (stream, index) => tables[(stream << TABLE_BITS) + luckPlace(key, stream, index)]!;
+    const key = replicationKey(seed, replication);
+    const tables = drawTables(day.daySdLn);
+    this.#luck = (stream, index) => tables[(stream << TABLE_BITS) + drawIndex(key, stream, index)]!;
     this.#waiting = waiting;
     this.day = day;
     const dayFactor = this.#luck(DAY_STREAM, 0);
@@ -77,7 +77,7 @@ export class LineRules {
     this.#mostInLine = mostInLine(day.people);
   }
 
-  /** Minutes at which somebody may find work without anything having ended. */
+  /** Minutes at which someone may find work without anything having ended. */
   get moments(): number[] {
     const { breaks, people } = this.day;
     const all = [
@@ -96,7 +96,7 @@ export class LineRules {
     return this.#chilled === this.day.birds ? this.#lastWork : Infinity;
   }
 
-  /** What somebody who is idle takes up now, and the birds of it: the number of the next, or so many of those that wait. */
+  /** What someone who is idle takes up now, and the birds of it: the number of the next, or so many of those that wait. */
   choice({ person, order, last }: Hands, now: number): { station: EarlyStation; load: number } | undefined {
     if (now < person.fromMinute || now >= person.toMinute || this.#isNearBreak(now, 0)) return undefined;
     const inHand = last && nextAtBench(last);
@@ -109,7 +109,7 @@ export class LineRules {
     return undefined;
   }
 
-  /** Counts what somebody takes up. At the cones this is the number of the bird. */
+  /** Counts what someone takes up. At the cones this is the number of the bird. */
   begin(station: EarlyStation, load: number): number {
     this.#working.set(station, this.#working.get(station)! + 1);
     const promised = this.#promised;
@@ -143,7 +143,7 @@ export class LineRules {
     const moved = hands.last !== undefined && isAnotherBench(hands.last, station) ? CHANGE_MINUTES : 0;
     hands.last = station;
     const { minutes } = this.day;
-    const chance = this.#luck(stationRow(station).luckStream, bird);
+    const chance = this.#luck(stationRow(station).drawStream, bird);
     if (station === "scald") return minutes.scald * chance + moved;
     if (station === "pluck") return minutes.pluck * chance + moved;
     const median = minutes[station];

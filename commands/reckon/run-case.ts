@@ -14,7 +14,7 @@ export type Case = z.output<typeof Case>;
 
 export interface Outcome {
   readonly passed: boolean;
-  /** One line: what was expected and what was got, or why it could not be worked out. */
+  /** One line: what was expected and what was got, or why it could not be calculated. */
   readonly line: string;
 }
 

@@ -70,7 +70,7 @@ export function localHours(from: number, to: number, timeZone: string): { at: nu
   return hours;
 }
 
-/** What was worked out need not be a whole millisecond; a calendar takes nothing else. */
+/** What was calculated need not be a whole millisecond; a calendar takes nothing else. */
 function zonedAt(at: number, timeZone: string): Temporal.ZonedDateTime {
   return Temporal.Instant.fromEpochMilliseconds(Math.round(at)).toZonedDateTimeISO(timeZone);
 }

@@ -21,8 +21,8 @@ export interface FeedUsed {
  * @throws {RangeError} if more is left than was bought
  */
 export function feedUsed(bought: readonly FeedBought[], leftKilograms: number): FeedUsed {
-  const boughtKilograms = bought.reduce((sum, lot) => sum + lot.bags * lot.bagKilograms, 0);
-  const boughtCents = bought.reduce((sum, lot) => sum + lot.bags * lot.bagPriceCents, 0);
+  const boughtKilograms = bought.reduce((sum, group) => sum + group.bags * group.bagKilograms, 0);
+  const boughtCents = bought.reduce((sum, group) => sum + group.bags * group.bagPriceCents, 0);
   if (leftKilograms > boughtKilograms + 1e-6) {
     throw new RangeError(
       `feed left must not be more than the ${boughtKilograms} kg bought, got ${leftKilograms}`,

@@ -7,7 +7,7 @@ export interface KitItem {
 }
 
 /**
- * What a number of birds owes for the kit that they used, whole cents.
+ * What a number of birds owes for the equipment that they used, whole cents.
  *
  * @param birdsAYear how many birds the farm dresses in a year, to spread an item that is counted in years
  * @throws {RangeError} if a life or the birds a year is not more than 0

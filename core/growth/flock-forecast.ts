@@ -7,7 +7,7 @@ import type { Flock } from "#core/growth/flock.ts";
 import { type FlockPath, flockPath } from "#core/growth/flock-path.ts";
 import { OLDEST_READABLE_DAYS } from "#core/growth/growth-constants.ts";
 import { EIGHT_IN_TEN, type WeighIn } from "#core/growth/growth-update.ts";
-import { takeBiggest } from "#core/growth/take-biggest.ts";
+import { takeLargest } from "#core/growth/take-largest.ts";
 import { liveKilograms } from "#core/quantity/quantity.ts";
 import { type Input, input, inputFrom, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 
@@ -66,21 +66,21 @@ export function flockOn(day: LocalDay, flock: Flock, path: FlockPath = flockPath
 }
 
 /** What the biggest birds of a flock are expected to weigh, of so many that stand there. */
-export function biggestOf(
+export function largestOf(
   forecast: FlockForecast,
   { kind }: Flock,
-  standing: number,
+  current: number,
   taking: number,
 ): FlockForecast {
-  if (taking >= standing || taking === 0) return forecast;
-  const { taken } = takeBiggest(forecast.spread, standing, taking);
+  if (taking >= current || taking === 0) return forecast;
+  const { taken } = takeLargest(forecast.spread, current, taking);
   const live = reckoning({
     value: taken.meanKilograms,
     unit: "live-kg",
     inputs: [
       inputFrom("mean-of-the-whole-flock", forecast.live),
       input("spread-between-birds", forecast.cv, "fraction", "calculated"),
-      input("birds-in-the-flock", standing, "birds", "measured"),
+      input("birds-in-the-flock", current, "birds", "measured"),
       input("largest-birds", taking, "birds", "farm-setting"),
     ],
     rule: "mean-of-largest",

@@ -12,7 +12,7 @@ import {
 import { type GrowthCurve, liveWeightAt } from "#core/growth/growth-curve.ts";
 import { type LearnedScale, learnedScale, type WeighIn, weightForecast } from "#core/growth/growth-update.ts";
 import { cvWithinSexFor, mixedFlock, type SexMix } from "#core/growth/sex-mix.ts";
-import { takeBiggest } from "#core/growth/take-biggest.ts";
+import { takeLargest } from "#core/growth/take-largest.ts";
 import { growthOfDay, TEMPERATURE_RULE } from "#core/growth/temperature.ts";
 import { weighInSummary } from "#core/growth/weigh-more.ts";
 
@@ -114,8 +114,8 @@ function effectiveAges({ kind, hatchedOn, weather }: Flock): (ageDays: number) =
 function weighInsOf({ hatchedOn, weighings }: Flock): WeighIn[] {
   const byDay = new Map<LocalDay, number[]>();
   for (const { weighedOn, kilograms } of weighings) {
-    const standing = byDay.get(weighedOn);
-    if (standing) standing.push(kilograms);
+    const current = byDay.get(weighedOn);
+    if (current) current.push(kilograms);
     else byDay.set(weighedOn, [kilograms]);
   }
   return [...byDay].map(([day, kilograms]) => ({
@@ -152,7 +152,7 @@ function partingsOf({ hatchedOn, takings = [] }: Flock, mix: SexMix): Parting[] 
   for (const taking of takings.toSorted((one, other) => (one.takenOn < other.takenOn ? -1 : 1))) {
     const take = Math.min(taking.birds, taking.ofBirds);
     if (taking.which !== "biggest" || take <= 0 || take >= taking.ofBirds) continue;
-    const { left } = takeBiggest(spread, taking.ofBirds, take);
+    const { left } = takeLargest(spread, taking.ofBirds, take);
     meanRatio *= left.meanKilograms;
     spread = { sexes: [{ share: 1, mean: 1, sd: left.sdKilograms / left.meanKilograms }] };
     partings.push({ ageDays: daysBetween(hatchedOn, taking.takenOn), meanRatio, spread });

@@ -8,7 +8,7 @@ interface GrowthOfKind {
 }
 
 /**
- * Gompertz curves fitted to customary pastured weights: our guess until a farm weighs its own birds;
+ * Gompertz curves fitted to customary pastured weights: our estimate until a farm weighs its own birds;
  * farms differ by 15 % either way. Not past 10, 16 and 20 weeks. See docs/sources.md#growth.
  */
 export const GROWTH: Readonly<Record<BirdKind, GrowthOfKind>> = {

@@ -7,7 +7,7 @@ import { GROWTH, GROWTH_LEARNING } from "#core/growth/growth-constants.ts";
 import { ageForWeight, dailyGainAt, liveWeightAt } from "#core/growth/growth-curve.ts";
 import { learnedScale, weightForecast } from "#core/growth/growth-update.ts";
 import { mixedFlock } from "#core/growth/sex-mix.ts";
-import { takeBiggest } from "#core/growth/take-biggest.ts";
+import { takeLargest } from "#core/growth/take-largest.ts";
 import { birdsToWeigh, weighInSummary } from "#core/growth/weigh-more.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import { readWeight } from "#core/quantity/read-weight.ts";
@@ -148,7 +148,7 @@ const straightRun = birdSpread(3, {
 describe("the biggest of a flock", () => {
   test("of two birds of one sex are a standard deviation over the root of pi above the mean", () => {
     const cockerels = birdSpread(3, { maleShare: 1, maleFactor: 1, femaleFactor: 0.9, cvWithinSex: 0.1 });
-    const { taken, left } = takeBiggest(cockerels, 2, 1);
+    const { taken, left } = takeLargest(cockerels, 2, 1);
     expect(taken.meanKilograms).toBeCloseTo(3 + 0.3 / Math.sqrt(Math.PI), 6);
     expect(left.meanKilograms).toBeCloseTo(3 - 0.3 / Math.sqrt(Math.PI), 6);
     expect(taken.maleShare).toBe(1);
@@ -160,7 +160,7 @@ describe("the biggest of a flock", () => {
       .chain((birds) => fc.record({ birds: fc.constant(birds), taking: fc.integer({ min: 0, max: birds }) }));
     fc.assert(
       fc.property(flock, ({ birds, taking }) => {
-        const { taken, left } = takeBiggest(straightRun, birds, taking);
+        const { taken, left } = takeLargest(straightRun, birds, taking);
         expect(taken.birds + left.birds).toBe(birds);
         const sum = (of: (part: typeof taken) => number) => taken.birds * of(taken) + left.birds * of(left);
         expect(sum((part) => part.meanKilograms) / birds).toBeCloseTo(3, 5);
@@ -171,19 +171,19 @@ describe("the biggest of a flock", () => {
   });
 
   test("are as many thousand as few: the short cut for many birds meets the long way", () => {
-    const mean = (birds: number) => takeBiggest(straightRun, birds, birds / 2).taken.meanKilograms;
+    const mean = (birds: number) => takeLargest(straightRun, birds, birds / 2).taken.meanKilograms;
     expect(mean(2002)).toBeCloseTo(mean(2000), 4);
   });
 
   test("are mostly cockerels, and taking them leaves a lighter flock for later", () => {
-    expect(takeBiggest(straightRun, 62, 31).taken.maleShare).toBeGreaterThan(0.7);
+    expect(takeLargest(straightRun, 62, 31).taken.maleShare).toBeGreaterThan(0.7);
     const flock = { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-01", weighings: [] } as const;
     const taking = { takenOn: "2026-08-26", birds: 31, ofBirds: 62 } as const;
     const later = (which: "biggest" | "as-they-come") =>
       flockOn("2026-09-02", { ...flock, takings: [{ ...taking, which }] }).live.value;
     expect(later("as-they-come")).toBeCloseTo(flockOn("2026-09-02", flock).live.value, 12);
     expect(later("biggest")).toBeLessThan(0.92 * later("as-they-come"));
-    expect(() => takeBiggest(straightRun, 10, 11)).toThrow("0 to 10, got 11");
+    expect(() => takeLargest(straightRun, 10, 11)).toThrow("0 to 10, got 11");
   });
 });
 
@@ -206,9 +206,9 @@ test("how many birds up to weigh: fewer for an even flock, never more than there
   const twoOunces = 0.0567;
   const summary = (weights: number[]) => weighInSummary(weights);
   const even = birdsToWeigh(summary([2.3, 2.31, 2.29, 2.3, 2.32, 2.3, 2.28, 2.3]), flock, twoOunces);
-  const mixed = birdsToWeigh(summary([1.8, 2.8, 2.0, 2.6, 1.7, 2.9, 2.2, 2.4]), flock, twoOunces);
-  expect(even).toBeLessThan(mixed);
-  expect(mixed).toBeLessThanOrEqual(60);
+  const scrambled = birdsToWeigh(summary([1.8, 2.8, 2.0, 2.6, 1.7, 2.9, 2.2, 2.4]), flock, twoOunces);
+  expect(even).toBeLessThan(scrambled);
+  expect(scrambled).toBeLessThanOrEqual(60);
   // By hand: one bird of 2.3 kg leaves the usual 13.6 %: (1.281552 x 0.3128 / 0.0567)² = 49.98, of 60 birds 28.
   expect(birdsToWeigh(summary([2.3]), flock, twoOunces)).toBe(28);
   expect(() => weighInSummary([])).toThrow("needs a bird");

@@ -1,4 +1,4 @@
-/** What a processing day uses up, our guess until the farm's own days speak. All choices. See docs/sources.md#needs. */
+/** What a processing day uses up, our estimate until the farm's own days speak. All choices. See docs/sources.md#needs. */
 export const NEEDS = {
   /** Bags tear and labels are spoiled: so many more, share. */
   spareShare: 0.05,

@@ -15,7 +15,7 @@ export interface PackTally {
   readonly totalMilligrams: number;
   readonly meanMilligrams: number | undefined;
   readonly smallestMilligrams: number | undefined;
-  readonly biggestMilligrams: number | undefined;
+  readonly largestMilligrams: number | undefined;
   readonly countByUse: Readonly<Record<CarcassUse, number>>;
 }
 
@@ -24,13 +24,13 @@ export function packTally(carcasses: readonly PackedCarcass[]): PackTally {
   const countByUse = { sale: 0, own: 0, cut: 0, pets: 0, condemned: 0 };
   let totalMilligrams = 0;
   let smallestMilligrams: number | undefined;
-  let biggestMilligrams: number | undefined;
+  let largestMilligrams: number | undefined;
   for (const { use, weightMilligrams } of carcasses) {
     countByUse[use] += 1;
     if (use === "condemned" || weightMilligrams === undefined) continue;
     totalMilligrams += weightMilligrams;
     smallestMilligrams = Math.min(smallestMilligrams ?? weightMilligrams, weightMilligrams);
-    biggestMilligrams = Math.max(biggestMilligrams ?? weightMilligrams, weightMilligrams);
+    largestMilligrams = Math.max(largestMilligrams ?? weightMilligrams, weightMilligrams);
   }
   const dressedCount = carcasses.length - countByUse.condemned;
   const meanMilligrams = dressedCount > 0 ? totalMilligrams / dressedCount : undefined;
@@ -40,7 +40,7 @@ export function packTally(carcasses: readonly PackedCarcass[]): PackTally {
     totalMilligrams,
     meanMilligrams,
     smallestMilligrams,
-    biggestMilligrams,
+    largestMilligrams,
     countByUse,
   };
 }

@@ -16,7 +16,7 @@ test("condemned birds are counted and left out of every weight", () => {
     totalMilligrams: 6_000_000,
     meanMilligrams: 2_000_000,
     smallestMilligrams: 1_800_000,
-    biggestMilligrams: 2_200_000,
+    largestMilligrams: 2_200_000,
   });
 });
 

@@ -1,8 +1,8 @@
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { neededStations } from "#core/processing-line/line-day.ts";
-import { mixed } from "#core/processing-line/line-luck.ts";
+import { scrambled } from "#core/processing-line/line-draws.ts";
 import { isBeforeChill, isInFront, type Station } from "#core/processing-line/line-station.ts";
-import { Mornings } from "#core/processing-line/line-whatif.ts";
+import { Replications } from "#core/processing-line/line-whatif.ts";
 
 /** Stations that each person may be put at, in the order of the day's people. */
 export type Allowed = readonly (readonly Station[])[];
@@ -18,19 +18,19 @@ export interface CrewSearch {
 
 export interface FoundCrew {
   readonly crew: Crew;
-  /** Minute at which half the mornings are over. */
+  /** Minute at which half the replications are over. */
   readonly minute: number;
 }
 
-/** Mornings by which a crew is judged. */
-const MORNINGS = 48;
-/** After so many mornings a crew that is worse by so much of the day is dropped; the fewer, the more luck is in it. */
-const CHECKS: readonly (readonly [mornings: number, worse: number])[] = [
+/** replications by which a crew is judged. */
+const REPLICATIONS = 48;
+/** After so many replications a crew that is worse by so much of the day is dropped; the fewer, the more random draws is in it. */
+const CHECKS: readonly (readonly [replications: number, worse: number])[] = [
   [2, 0.03],
   [6, 0.012],
   [16, 0.004],
 ];
-/** A change must save so many minutes to be taken: less is luck. */
+/** A change must save so many minutes to be taken: less is random draws. */
 const WORTH_MINUTES = 0.2;
 /** Where no more crews than this are possible, all are tried. */
 const COUNTABLE_CREWS = 3000;
@@ -47,37 +47,41 @@ export const withCrew = (day: LineDay, crew: Crew): LineDay => ({
 /**
  * A good crew for a day: who stands where, and who helps out where, within what each may do.
  *
- * Starts from the crew that stands, from one cell each and from everybody at everything, then changes one person or two at
- * a time, on common luck, for as long as that ends the day sooner. Held to within 2 % of every crew there is on small
+ * Starts from the crew that stands, from one cell each and from everyone at everything, then changes one person or two at
+ * a time, on common random draws, for as long as that ends the day sooner. Held to within 2 % of every crew there is on small
  * days, by a test. Who may do nothing that the day needs stays where they are. Yields the best so far after each round,
  * so that its caller decides about time.
  */
 export function* bestCrew({ day, allowed, seed }: CrewSearch): Generator<FoundCrew, FoundCrew> {
   const may = mayAtNeeded(day, allowed);
-  const trial = (crew: Crew): Trial => ({ crew, mornings: new Mornings(withCrew(day, crew), seed) });
-  const found = ({ crew, mornings }: Trial): FoundCrew => ({ crew, minute: mornings.evenChance(MORNINGS) });
-  const standingCrew = day.people.map(({ stations }, person) => {
+  const trial = (crew: Crew): Trial => ({ crew, replications: new Replications(withCrew(day, crew), seed) });
+  const found = ({ crew, replications }: Trial): FoundCrew => ({
+    crew,
+    minute: replications.likelyMinutes(REPLICATIONS),
+  });
+  const currentCrew = day.people.map(({ stations }, person) => {
     const own = stations.filter((station) => may[person]!.includes(station));
     return own.length > 0 ? own : may[person]!;
   });
-  const starts = [standingCrew, ...startsFor(day, may)];
-  let best = trial(standingCrew);
+  const starts = [currentCrew, ...startsFor(day, may)];
+  let best = trial(currentCrew);
   const orders = may.map(everyOrder);
   if (orders.reduce((product, { length }) => product * length, 1) <= COUNTABLE_CREWS) {
     const byGlance = (one: Trial, other: Trial) =>
-      meanFinish(one.mornings, GLANCE_MORNINGS) - meanFinish(other.mornings, GLANCE_MORNINGS);
+      meanFinish(one.replications, GLANCE_MORNINGS) - meanFinish(other.replications, GLANCE_MORNINGS);
     const promising = everyCrew(orders).map(trial).toSorted(byGlance).slice(0, GLANCE_CREWS);
-    const isSooner = (one: Trial, other: Trial) => meanFinish(one.mornings) < meanFinish(other.mornings);
+    const isSooner = (one: Trial, other: Trial) =>
+      meanFinish(one.replications) < meanFinish(other.replications);
     return found(promising.reduce((least, one) => (isSooner(one, least) ? one : least), best));
   }
   for (let round = 0; round < starts.length + SHUFFLES; round += 1) {
-    let standing = trial(starts[round] ?? shuffled(best.crew, may, mixed(seed + round)));
+    let current = trial(starts[round] ?? shuffled(best.crew, may, scrambled(seed + round)));
     for (;;) {
-      if (isBetter(standing.mornings, best.mornings)) best = standing;
+      if (isBetter(current.replications, best.replications)) best = current;
       yield found(best);
-      const better = betterCrew(standing, may, trial) ?? betterDivided(standing, trial);
+      const better = betterCrew(current, may, trial) ?? betterDivided(current, trial);
       if (!better) break;
-      standing = better;
+      current = better;
     }
   }
   return found(best);
@@ -92,40 +96,40 @@ function mayAtNeeded(day: LineDay, allowed: Allowed): Allowed {
 }
 
 /** Two people somewhere else, drawn by a number. */
-function shuffled(crew: Crew, may: Allowed, luck: number): Crew {
-  const first = (luck >>> 1) % crew.length;
-  const second = (first + 1 + ((luck >>> 7) % Math.max(1, crew.length - 1))) % crew.length;
+function shuffled(crew: Crew, may: Allowed, draws: number): Crew {
+  const first = (draws >>> 1) % crew.length;
+  const second = (first + 1 + ((draws >>> 7) % Math.max(1, crew.length - 1))) % crew.length;
   return crew.map((stations, person) => {
     if (person !== first && person !== second) return stations;
     const own = may[person]!;
-    const from = (luck >>> (person === first ? 11 : 17)) % own.length;
-    return [...own.slice(from), ...own.slice(0, from)].slice(0, 1 + ((luck >>> 23) % 3));
+    const from = (draws >>> (person === first ? 11 : 17)) % own.length;
+    return [...own.slice(from), ...own.slice(0, from)].slice(0, 1 + ((draws >>> 23) % 3));
   });
 }
 
 interface Trial {
   readonly crew: Crew;
-  readonly mornings: Mornings;
+  readonly replications: Replications;
 }
 
 /** All changes of one person that are worth it, the best first, each on top of those taken before it. */
-function betterCrew(standing: Trial, may: Allowed, trial: (crew: Crew) => Trial): Trial | undefined {
-  const changes = standing.crew
+function betterCrew(current: Trial, may: Allowed, trial: (crew: Crew) => Trial): Trial | undefined {
+  const changes = current.crew
     .flatMap((stations, person) => changesOf(stations, may[person]!).map((changed) => ({ person, changed })))
     .map(({ person, changed }) => ({
       person,
       changed,
-      tried: trial(changedCrew(standing.crew, person, changed)),
+      tried: trial(changedCrew(current.crew, person, changed)),
     }))
-    .filter(({ tried }) => isBetter(tried.mornings, standing.mornings))
-    .toSorted((one, other) => meanFinish(one.tried.mornings) - meanFinish(other.tried.mornings));
+    .filter(({ tried }) => isBetter(tried.replications, current.replications))
+    .toSorted((one, other) => meanFinish(one.tried.replications) - meanFinish(other.tried.replications));
   const [first, ...others] = changes;
   if (!first) return undefined;
   let best = first.tried;
   for (const { person, changed } of others) {
-    if (best.crew[person] !== standing.crew[person]) continue;
+    if (best.crew[person] !== current.crew[person]) continue;
     const both = trial(changedCrew(best.crew, person, changed));
-    if (isBetter(both.mornings, best.mornings)) best = both;
+    if (isBetter(both.replications, best.replications)) best = both;
   }
   return best;
 }
@@ -134,19 +138,19 @@ function betterCrew(standing: Trial, may: Allowed, trial: (crew: Crew) => Trial)
  * Two people who each leave one station to others: worth it where neither alone is, as with two who both wander between
  * scald and table. The best such pair.
  */
-function betterDivided(standing: Trial, trial: (crew: Crew) => Trial): Trial | undefined {
-  const dropped = standing.crew.flatMap((stations, person) =>
+function betterDivided(current: Trial, trial: (crew: Crew) => Trial): Trial | undefined {
+  const dropped = current.crew.flatMap((stations, person) =>
     stations.length < 2
       ? []
       : stations.map((station) => ({ person, changed: stations.filter((other) => other !== station) })),
   );
   let best: Trial | undefined;
   for (const [index, one] of dropped.entries()) {
-    const crew = changedCrew(standing.crew, one.person, one.changed);
+    const crew = changedCrew(current.crew, one.person, one.changed);
     for (const other of dropped.slice(index + 1)) {
       if (other.person === one.person) continue;
       const tried = trial(changedCrew(crew, other.person, other.changed));
-      if (isBetter(tried.mornings, (best ?? standing).mornings)) best = tried;
+      if (isBetter(tried.replications, (best ?? current).replications)) best = tried;
     }
   }
   return best;
@@ -155,19 +159,19 @@ function betterDivided(standing: Trial, trial: (crew: Crew) => Trial): Trial | u
 const changedCrew = (crew: Crew, person: number, changed: readonly Station[]): Crew =>
   crew.map((stations, index) => (index === person ? changed : stations));
 
-const meanFinish = (mornings: Mornings, count = MORNINGS) => {
-  if (mornings.finish(0) === Infinity) return Infinity;
+const meanFinish = (replications: Replications, count = REPLICATIONS) => {
+  if (replications.finish(0) === Infinity) return Infinity;
   let sum = 0;
-  for (let morning = 0; morning < count; morning += 1) sum += mornings.finish(morning);
+  for (let replication = 0; replication < count; replication += 1) sum += replications.finish(replication);
   return sum / count;
 };
 
-/** Whether mornings end sooner than others on the same luck. Most are not, and most of those show it at once. */
-function isBetter(mornings: Mornings, standing: Mornings): boolean {
-  if (mornings === standing) return false;
+/** Whether replications end sooner than others on the same random draws. Most are not, and most of those show it at once. */
+function isBetter(replications: Replications, current: Replications): boolean {
+  if (replications === current) return false;
   for (const [check, worse] of CHECKS)
-    if (meanFinish(mornings, check) > meanFinish(standing, check) * (1 + worse)) return false;
-  return meanFinish(mornings) < meanFinish(standing) - WORTH_MINUTES;
+    if (meanFinish(replications, check) > meanFinish(current, check) * (1 + worse)) return false;
+  return meanFinish(replications) < meanFinish(current) - WORTH_MINUTES;
 }
 
 /** A person's stations in every way that plays differently: each subset, with the front or the back as home. */
@@ -229,7 +233,7 @@ const backFirst = (stations: readonly Station[]): Station[] => [
 /** A found crew beside the one that stands. */
 export interface CrewProposal {
   readonly crew: Crew;
-  /** Minutes by which half the mornings are over sooner. */
+  /** Minutes by which half the replications are over sooner. */
   readonly savedMinutes: number;
   /** The people who would stand elsewhere, and what each would save if they alone moved; most first. */
   readonly moves: readonly { readonly person: number; readonly savedMinutes: number }[];
@@ -239,39 +243,39 @@ export interface CrewProposal {
     | undefined;
 }
 
-/** A change that costs no more than this is not worth asking somebody to learn another station. */
+/** A change that costs no more than this is not worth asking someone to learn another station. */
 const NEAR_MINUTES = 1;
 
 /**
- * What a found crew saves against the one that stands, as a whole and person by person, on common luck. People who can
- * stay where they are for no more than a minute do, and nobody helps where it makes no difference.
+ * What a found crew saves against the one that stands, as a whole and person by person, on common random draws. People who can
+ * stay where they are for no more than a minute do, and no one helps where it makes no difference.
  */
 export function crewProposal({ day, allowed, seed }: CrewSearch, found: FoundCrew): CrewProposal {
-  const trial = (crew: Crew): Trial => ({ crew, mornings: new Mornings(withCrew(day, crew), seed) });
-  const standing = trial(day.people.map(({ stations }) => stations));
-  const now = standing.mornings.evenChance(MORNINGS);
-  const saved = ({ mornings }: Trial) => {
-    const then = mornings.evenChance(MORNINGS);
+  const trial = (crew: Crew): Trial => ({ crew, replications: new Replications(withCrew(day, crew), seed) });
+  const current = trial(day.people.map(({ stations }) => stations));
+  const now = current.replications.likelyMinutes(REPLICATIONS);
+  const saved = ({ replications }: Trial) => {
+    const then = replications.likelyMinutes(REPLICATIONS);
     return then === now ? 0 : now - then;
   };
-  const crew = nearest(trial(found.crew), standing.crew, trial);
+  const crew = nearest(trial(found.crew), current.crew, trial);
   const moves = crew.crew
     .flatMap((stations, person) =>
-      stations.join() === standing.crew[person]!.join()
+      stations.join() === current.crew[person]!.join()
         ? []
-        : [{ person, savedMinutes: saved(trial(changedCrew(standing.crew, person, stations))) }],
+        : [{ person, savedMinutes: saved(trial(changedCrew(current.crew, person, stations))) }],
     )
     .toSorted((one, other) => other.savedMinutes - one.savedMinutes);
   return { crew: crew.crew, savedMinutes: saved(crew), moves, single: singleMove() };
 
   function singleMove(): CrewProposal["single"] {
     const may = mayAtNeeded(day, allowed);
-    let best = standing;
+    let best = current;
     let person = -1;
-    for (const [index, stations] of standing.crew.entries())
+    for (const [index, stations] of current.crew.entries())
       for (const changed of changesOf(stations, may[index]!)) {
-        const tried = trial(changedCrew(standing.crew, index, changed));
-        if (!isBetter(tried.mornings, best.mornings)) continue;
+        const tried = trial(changedCrew(current.crew, index, changed));
+        if (!isBetter(tried.replications, best.replications)) continue;
         best = tried;
         person = index;
       }
@@ -280,19 +284,19 @@ export function crewProposal({ day, allowed, seed }: CrewSearch, found: FoundCre
 }
 
 /** The same crew with as few changes against another as can be had for next to nothing. */
-function nearest(found: Trial, standing: Crew, trial: (crew: Crew) => Trial): Trial {
-  const mostMinutes = meanFinish(found.mornings) + NEAR_MINUTES;
+function nearest(found: Trial, current: Crew, trial: (crew: Crew) => Trial): Trial {
+  const mostMinutes = meanFinish(found.replications) + NEAR_MINUTES;
   let best = found;
   const take = (crew: Crew) => {
     const tried = trial(crew);
-    if (meanFinish(tried.mornings) <= mostMinutes) best = tried;
+    if (meanFinish(tried.replications) <= mostMinutes) best = tried;
   };
-  for (const person of standing.keys()) {
-    if (best.crew[person]!.join() === standing[person]!.join()) continue;
-    take(changedCrew(best.crew, person, standing[person]!));
+  for (const person of current.keys()) {
+    if (best.crew[person]!.join() === current[person]!.join()) continue;
+    take(changedCrew(best.crew, person, current[person]!));
     for (const station of best.crew[person]!) {
       const fewer = best.crew[person]!.filter((other) => other !== station);
-      if (fewer.length > 0 && !standing[person]!.includes(station))
+      if (fewer.length > 0 && !current[person]!.includes(station))
         take(changedCrew(best.crew, person, fewer));
     }
   }

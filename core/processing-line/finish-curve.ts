@@ -1,4 +1,4 @@
-/** A point of a curve: minutes after the day's start, and how thick the mornings lie there, share a minute. */
+/** A point of a curve: minutes after the day's start, and how thick the replications lie there, share a minute. */
 export interface CurvePoint {
   readonly minute: number;
   readonly share: number;
@@ -15,7 +15,7 @@ export function finishCurve(sorted: readonly number[], points = 80): CurvePoint[
   const mean = sorted.reduce((sum, minute) => sum + minute, 0) / count;
   const variance = sorted.reduce((sum, minute) => sum + (minute - mean) ** 2, 0) / (count - 1);
   const width = 1.06 * Math.sqrt(variance) * count ** -0.2;
-  // One bad morning in a hundred would stretch the curve over half its width.
+  // One bad replication in a hundred would stretch the curve over half its width.
   const from = sorted[Math.floor(count * 0.005)]! - 2 * width;
   const to = sorted[Math.ceil(count * 0.985) - 1]! + 2 * width;
   return Array.from({ length: points + 1 }, (_, index) => {

@@ -1,6 +1,6 @@
 import { CHANGE_MINUTES, DRAIN_MINUTES } from "#core/processing-line/line-constants.ts";
 import { isCutUp, type LineDay, mostInLine } from "#core/processing-line/line-day.ts";
-import { luckTables } from "#core/processing-line/line-luck.ts";
+import { drawTables } from "#core/processing-line/line-draws.ts";
 import {
   isAnotherBench,
   nextAtBench,
@@ -72,7 +72,7 @@ export const DUE = 15;
 export const WATER_IS_SHUT = 16;
 const COUNTS = 17;
 
-/** All that one morning needs, laid out once for thousands of them. See line-run.ts. */
+/** All that one replication needs, laid out once for thousands of them. See line-run.ts. */
 export interface LineContext {
   readonly birds: number;
   readonly personCount: number;
@@ -94,7 +94,7 @@ export interface LineContext {
   readonly nextAtBench: Int32Array;
   /** By station left and station begun: minutes lost on the way, 0 within one bench. */
   readonly walkMinutes: Float64Array;
-  /** By station: medians, streams of luck, places, room before it. */
+  /** By station: medians, streams of random draws, places, room before it. */
   readonly medians: Float64Array;
   readonly streams: Int32Array;
   readonly places: Int32Array;
@@ -124,11 +124,11 @@ export interface LineContext {
   readonly moments: Float64Array;
   readonly momentFlags: Uint8Array;
   readonly momentPresent: Int32Array;
-  readonly luck: Float64Array;
+  readonly draws: Float64Array;
   readonly state: LineState;
 }
 
-/** What changes in a morning. Birds in queues are numbers in the order of their kill. */
+/** What changes in a replication. Birds in queues are numbers in the order of their kill. */
 export interface LineState {
   /** What is to come, the soonest last: when, and who. */
   readonly dueAt: Float64Array;
@@ -165,7 +165,7 @@ const NEXT_AT_BENCH = Int32Array.from(STATIONS, (station) => {
   const next = nextAtBench(station);
   return next === undefined ? 0 : 1 << STATION_NUMBER[next];
 });
-const STREAMS = Int32Array.from(STATIONS, (station) => stationRow(station).luckStream);
+const STREAMS = Int32Array.from(STATIONS, (station) => stationRow(station).drawStream);
 const WALK_MINUTES = Float64Array.from(
   STATIONS.flatMap((from) => STATIONS.map((to) => (isAnotherBench(from, to) ? CHANGE_MINUTES : 0))),
 );
@@ -173,7 +173,7 @@ const WALK_MINUTES = Float64Array.from(
 /**
  * Lays a day out for the hot loop.
  *
- * @throws {RangeError} if there is no bird, nobody, no cone, or more people or birds than can be held
+ * @throws {RangeError} if there is no bird, no one, no cone, or more people or birds than can be held
  */
 export function lineContext(day: LineDay, seed: number): LineContext {
   for (const [what, count, most] of [
@@ -211,7 +211,7 @@ export function lineContext(day: LineDay, seed: number): LineContext {
     ...peopleTables(people),
     personOf,
     ...clockTables(day, people),
-    luck: luckTables(day.daySdLn),
+    draws: drawTables(day.daySdLn),
     state: emptyState(day),
   };
 }

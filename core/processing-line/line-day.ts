@@ -14,7 +14,7 @@ import {
 } from "#core/processing-line/line-station.ts";
 import type { WhenNeeded } from "#core/processing-line/station-table.ts";
 
-/** Somebody on the line. Times are minutes after the day's start. */
+/** Someone on the line. Times are minutes after the day's start. */
 export interface LinePerson {
   readonly name: string;
   /** Order of preference, at least one, each once. See workOrder. */
@@ -65,7 +65,7 @@ export interface LineDay {
   readonly cutUp: number;
   /** In the chill before a bird may go on. */
   readonly restMinutes: number;
-  /** In order, not overlapping; nobody begins anything in them. */
+  /** In order, not overlapping; no one begins anything in them. */
   readonly breaks: readonly { readonly fromMinute: number; readonly minutes: number }[];
   readonly setUpMinutes: number;
   readonly cleanUpMinutes: number;
@@ -80,7 +80,7 @@ export interface LineDay {
   readonly daySdLn: number;
 }
 
-/** Stations that a day needs somebody at. */
+/** Stations that a day needs someone at. */
 export function neededStations(day: Pick<LineDay, "giblets" | "packSameDay" | "cutUp" | "birds">): Station[] {
   const isNeeded: Readonly<Record<WhenNeeded, boolean>> = {
     always: true,

@@ -18,7 +18,7 @@ import {
 } from "#core/processing-line/line-context.ts";
 import { CONES, FEET, PLUCK, RINSE, SCALD } from "#core/processing-line/line-station.ts";
 
-/* Where the birds of a morning are, and what is to come. See line-run.ts. */
+/* Where the birds of a replication are, and what is to come. See line-run.ts. */
 
 /** Stations whose readiness is told by the three sets of bits alone. */
 const FROM_FEET_ON = -1 << FEET;

@@ -3,10 +3,10 @@ import { expect, test } from "vitest";
 import { CHILLED, lineContext } from "#core/processing-line/line-context.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { anyLineDay, ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
-import { playMorning } from "#core/processing-line/line-run.ts";
+import { playReplication } from "#core/processing-line/line-run.ts";
 import { BUFFER_STATIONS, STATION_NUMBER, STATIONS } from "#core/processing-line/line-station.ts";
-import { evenChance } from "#core/processing-line/line-whatif.ts";
-import { type Happening, readableMorning } from "#core/processing-line/readable-line.ts";
+import { likelyMinutes } from "#core/processing-line/line-whatif.ts";
+import { type Happening, readableReplication } from "#core/processing-line/readable-line.ts";
 
 function played(day: LineDay, seed: number, replication: number) {
   const context = lineContext(day, seed);
@@ -15,7 +15,7 @@ function played(day: LineDay, seed: number, replication: number) {
     (what: Happening["what"]) => (minute: number, station: number, person: number, bird: number) => {
       happenings.push({ minute, what, station: STATIONS[station]!, person: day.people[person]!.name, bird });
     };
-  const isFinished = playMorning(context, replication, {
+  const isFinished = playReplication(context, replication, {
     passes: () => undefined,
     begins: note("begins"),
     ends: note("ends"),
@@ -31,7 +31,7 @@ test("the fast line and the readable one agree, event for event, on the same luc
   fc.assert(
     fc.property(anyLineDay, fc.integer(), fc.integer({ min: 0, max: 5000 }), (day, seed, replication) => {
       const fast = played(day, seed, replication);
-      const readable = readableMorning(day, seed, replication);
+      const readable = readableReplication(day, seed, replication);
       expect(fast.happenings).toEqual(readable.happenings);
       expect(fast.isFinished).toBe(readable.isFinished);
     }),
@@ -39,11 +39,11 @@ test("the fast line and the readable one agree, event for event, on the same luc
   );
 });
 
-const morning = [anyLineDay, fc.integer(), fc.integer({ min: 0, max: 5000 })] as const;
+const replication = [anyLineDay, fc.integer(), fc.integer({ min: 0, max: 5000 })] as const;
 
 test("every bird ends in the chill tank exactly once, and is worked at each station once", () => {
   fc.assert(
-    fc.property(...morning, (day, seed, replication) => {
+    fc.property(...replication, (day, seed, replication) => {
       const { happenings, state, isFinished } = played(day, seed, replication);
       expect(isFinished).toBe(true);
       expect(state.counts[CHILLED]).toBe(day.birds);
@@ -66,7 +66,7 @@ test("every bird ends in the chill tank exactly once, and is worked at each stat
 
 test("nobody is in two places, at a station that is not theirs, at work before they come, or begins in a break", () => {
   fc.assert(
-    fc.property(...morning, (day, seed, replication) => {
+    fc.property(...replication, (day, seed, replication) => {
       const atWork = new Map<string, string>();
       for (const { what, person: name, station, minute } of played(day, seed, replication).happenings) {
         if (what === "ends") {
@@ -91,8 +91,8 @@ test("nobody is in two places, at a station that is not theirs, at work before t
 
 test("queues, tables and tanks never hold more than they have room for", () => {
   fc.assert(
-    fc.property(...morning, (day, seed, replication) => {
-      const { mostWaiting } = readableMorning(day, seed, replication);
+    fc.property(...replication, (day, seed, replication) => {
+      const { mostWaiting } = readableReplication(day, seed, replication);
       for (const station of BUFFER_STATIONS)
         expect(mostWaiting[station]!).toBeLessThanOrEqual(day.kit.buffers[station]);
       const working = new Map<string, number>();
@@ -111,7 +111,7 @@ test("queues, tables and tanks never hold more than they have room for", () => {
 });
 
 /**
- * People choose greedily, as people do, so a place more can, on some luck, cost minutes: the worst of 400 days was 5 % of
+ * People choose greedily, as people do, so a place more can, on some random draws, cost minutes: the worst of 400 days was 5 % of
  * the line's time, for a second place at the pins. A day looked for on purpose, of two people, came to 7 %.
  */
 const GREEDY_TOLERANCE = 0.08;
@@ -133,7 +133,7 @@ test("another person, cone, place or a larger tank never finishes later at even 
     [place("rinse"), GREEDY_TOLERANCE],
     [kit(({ tankBirds }) => ({ tankBirds: tankBirds + 10 })), GREEDY_TOLERANCE],
   ];
-  const line = (day: LineDay) => evenChance(day, 3, 40) - day.cleanUpMinutes;
+  const line = (day: LineDay) => likelyMinutes(day, 3, 40) - day.cleanUpMinutes;
   for (const day of fc.sample(anyLineDay, { numRuns: 24, seed: 2026 })) {
     const now = line(day);
     for (const [change, tolerance] of changes)

@@ -24,30 +24,30 @@ import {
 } from "#core/processing-line/line-context.ts";
 import {
   DAY_STREAM,
-  luckPlace,
-  morningKey,
+  drawIndex,
   PERSON_STREAM,
+  replicationKey,
   TABLE_BITS,
-} from "#core/processing-line/line-luck.ts";
+} from "#core/processing-line/line-draws.ts";
 import { announce, leaveTank, push, readyStations } from "#core/processing-line/line-places.ts";
 import { CUT, PACK, SCALD, STATION_COUNT } from "#core/processing-line/line-station.ts";
 import { begin, finish, type LineWatch } from "#core/processing-line/line-work.ts";
 
 /*
- * One morning, event by event. Module-level functions over a context, typed arrays, nothing allocated: some thousands
- * of mornings must be played while somebody moves a name. readable-line.ts plays the same mornings in plain words, and
+ * One replication, event by event. Module-level functions over a context, typed arrays, nothing allocated: some thousands
+ * of replications must be played while someone moves a name. readable-line.ts plays the same replications in plain words, and
  * a test holds the two equal, event for event.
  */
 
 /**
- * Plays one morning; what came of it stands in the context's state.
+ * Plays one replication; what came of it stands in the context's state.
  *
- * @returns whether every bird reached the chill and all work was done; false where the day gets stuck, as when nobody is
+ * @returns whether every bird reached the chill and all work was done; false where the day gets stuck, as when no one is
  *   left who may do what is next
  */
-export function playMorning(context: LineContext, replication: number, watch?: LineWatch): boolean {
+export function playReplication(context: LineContext, replication: number, watch?: LineWatch): boolean {
   const { clock, counts, dueAt, dueWho } = context.state;
-  const key = morningKey(context.seed, replication);
+  const key = replicationKey(context.seed, replication);
   reset(context, key);
   const everybody = (1 << context.personCount) - 1;
   for (;;) {
@@ -91,10 +91,10 @@ function reset(context: LineContext, key: number): void {
     clock[DUE_AT] = moments[1]!;
     announce(context, NEXT_MOMENT);
   }
-  const day = context.luck[(DAY_STREAM << TABLE_BITS) + luckPlace(key, DAY_STREAM, 0)]!;
+  const day = context.draws[(DAY_STREAM << TABLE_BITS) + drawIndex(key, DAY_STREAM, 0)]!;
   for (let person = 0; person < personCount; person += 1) {
-    const place = luckPlace(key, PERSON_STREAM, context.personOf[person]!);
-    state.personFactor[person] = day * context.luck[(PERSON_STREAM << TABLE_BITS) + place]!;
+    const place = drawIndex(key, PERSON_STREAM, context.personOf[person]!);
+    state.personFactor[person] = day * context.draws[(PERSON_STREAM << TABLE_BITS) + place]!;
   }
 }
 
@@ -131,7 +131,7 @@ function finishRest(context: LineContext): void {
   announce(context, REST);
 }
 
-/** What somebody takes up: the bird in hand at the same bench, else the first station of their order that is ready. */
+/** What someone takes up: the bird in hand at the same bench, else the first station of their order that is ready. */
 function stationFor(context: LineContext, person: number, ready: number): number {
   const last = context.state.personLast[person]!;
   if (last !== -1) {

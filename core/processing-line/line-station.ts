@@ -91,5 +91,5 @@ export function nextAtBench(station: Station): Station | undefined {
   return next && isBeforeChill(next) && !isAnotherBench(station, next) ? next : undefined;
 }
 
-/** Whether somebody who goes from one station to another walks to another bench, and loses the time for it. */
+/** Whether someone who goes from one station to another walks to another bench, and loses the time for it. */
 export const isAnotherBench = (from: Station, to: Station) => stationRow(from).bench !== stationRow(to).bench;

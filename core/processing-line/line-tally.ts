@@ -15,11 +15,11 @@ import {
   WATER_IS_SHUT,
 } from "#core/processing-line/line-context.ts";
 import { type LineDay, neededStations } from "#core/processing-line/line-day.ts";
-import { playMorning } from "#core/processing-line/line-run.ts";
+import { playReplication } from "#core/processing-line/line-run.ts";
 import { CONES, isBeforeChill, SCALD, STATIONS, type Station } from "#core/processing-line/line-station.ts";
 import type { LineWatch } from "#core/processing-line/line-work.ts";
 
-/** Minutes by which so many mornings of a hundred are over. */
+/** Minutes by which so many replications of a hundred are over. */
 export interface Spread {
   readonly p05: number;
   readonly p10: number;
@@ -35,35 +35,35 @@ export interface StationShare {
   readonly blocked: number;
   /** Nothing before it. */
   readonly starved: number;
-  /** Work, place and room, and nobody free. */
+  /** Work, place and room, and no one free. */
   readonly unmanned: number;
-  /** The most birds waiting before it on an ordinary morning. */
+  /** The most birds waiting before it on an ordinary replication. */
   readonly peakQueue: number;
 }
 
-/** What thousands of mornings came to. Minutes are after the day's start. */
+/** What thousands of replications came to. Minutes are after the day's start. */
 export interface LineAnswer {
   readonly replications: number;
-  /** All work done and cleaned up; undefined where most mornings get stuck. */
+  /** All work done and cleaned up; undefined where most replications get stuck. */
   readonly finish: Spread | undefined;
   /** Last bird in the chill. */
   readonly lastInChill: Spread | undefined;
-  /** Mornings that got stuck with birds left: nobody there who may do what is next. */
-  readonly stuckMornings: number;
-  /** Birds that reached the chill on an ordinary morning. */
+  /** replications that got stuck with birds left: no one there who may do what is next. */
+  readonly stuckReplications: number;
+  /** Birds that reached the chill on an ordinary replication. */
   readonly chilledBirds: number;
   readonly stations: Readonly<Partial<Record<Station, StationShare>>>;
   /** Share of the time that the line ran, in the order of the day's people. */
   readonly people: readonly number[];
-  /** Of the bird that waited longest on an ordinary morning, minutes. */
+  /** Of the bird that waited longest on an ordinary replication, minutes. */
   readonly longestWait: { readonly bleedToScald: number; readonly pluckToChill: number };
   /** By bird in the order of the kill. */
   readonly kills: readonly Moment[];
   /** By bird in the order of reaching the chill. */
   readonly chills: readonly Moment[];
-  /** When each morning's last bird reached the chill, sorted: for its curve. */
+  /** When each replication's last bird reached the chill, sorted: for its curve. */
   readonly lastChills: readonly number[];
-  readonly eventsPerMorning: number;
+  readonly eventsPerReplication: number;
 }
 
 /** A moment of the day, minutes after its start: as likely earlier as later, and one in ten before and after. */
@@ -73,11 +73,11 @@ export interface Moment {
   readonly p90: number;
 }
 
-/** Mornings of which every bird's times are kept, and of which each station's shares are watched: more change little. */
+/** replications of which every bird's times are kept, and of which each station's shares are watched: more change little. */
 const KEPT_MORNINGS = 400;
 const WATCHED_MORNINGS = 60;
 
-/** Plays mornings of a day and keeps count; the caller decides how many, and when to look. */
+/** Plays replications of a day and keeps count; the caller decides how many, and when to look. */
 export class LineTally {
   readonly #day: LineDay;
   readonly #context: LineContext;
@@ -96,7 +96,7 @@ export class LineTally {
   #events = 0;
   #minutes = 0;
 
-  /** @throws {RangeError} if the day holds no bird, nobody or no cone */
+  /** @throws {RangeError} if the day holds no bird, no one or no cone */
   constructor(day: LineDay, seed: number) {
     this.#day = day;
     this.#context = lineContext(day, seed);
@@ -108,13 +108,13 @@ export class LineTally {
     return this.#played;
   }
 
-  play(mornings: number): void {
+  play(replications: number): void {
     const { state, personOf, setUpMinutes } = this.#context;
-    for (const last = this.#played + mornings; this.#played < last; this.#played += 1) {
+    for (const last = this.#played + replications; this.#played < last; this.#played += 1) {
       const isFinished =
         this.#played < WATCHED_MORNINGS
-          ? playMorning(this.#context, this.#played, this.#watch)
-          : playMorning(this.#context, this.#played);
+          ? playReplication(this.#context, this.#played, this.#watch)
+          : playReplication(this.#context, this.#played);
       if (this.#played < WATCHED_MORNINGS) this.#watch.closeMorning();
       this.#events += state.counts[EVENTS]!;
       const chilled = state.counts[CHILLED]!;
@@ -135,14 +135,14 @@ export class LineTally {
   }
 
   answer(): LineAnswer {
-    const stuckMornings = this.#played - this.#finishes.length;
-    const isMostlyStuck = stuckMornings * 2 > this.#played;
+    const stuckReplications = this.#played - this.#finishes.length;
+    const isMostlyStuck = stuckReplications * 2 > this.#played;
     const lastChills = Float64Array.from(this.#lastInChill).sort();
     return {
       replications: this.#played,
       finish: isMostlyStuck ? undefined : spreadOf(Float64Array.from(this.#finishes).sort()),
       lastInChill: isMostlyStuck ? undefined : spreadOf(lastChills),
-      stuckMornings,
+      stuckReplications,
       chilledBirds: median(this.#chilledBirds),
       stations: this.#watch.shares(),
       people: Array.from(this.#personWork, (minutes) => (this.#minutes > 0 ? minutes / this.#minutes : 0)),
@@ -153,12 +153,12 @@ export class LineTally {
       kills: momentsOf(this.#kills),
       chills: momentsOf(this.#chills),
       lastChills: [...lastChills],
-      eventsPerMorning: this.#events / this.#played,
+      eventsPerReplication: this.#events / this.#played,
     };
   }
 }
 
-/** Adds up, morning by morning, what each station's free places were waiting for. */
+/** Adds up, replication by replication, what each station's free places were waiting for. */
 class Watch implements LineWatch {
   readonly #stations: readonly number[];
   readonly #hands: readonly number[];
@@ -230,7 +230,7 @@ const BLOCKED = 0;
 const STARVED = 1;
 const UNMANNED = 2;
 
-/** Places at a station that there is somebody for, at least one. */
+/** Places at a station that there is someone for, at least one. */
 export function placesToFill({ kit, people, pluckBy }: LineDay, station: Station): number {
   const able = people.filter(({ stations }) => stations.includes(station)).length;
   const places =
@@ -269,11 +269,11 @@ const spreadOf = (sorted: Float64Array): Spread => ({
   p95: quantile(sorted, 0.95),
 });
 
-function momentsOf(mornings: readonly Float64Array[]): Moment[] {
-  const first = mornings[0];
+function momentsOf(replications: readonly Float64Array[]): Moment[] {
+  const first = replications[0];
   if (!first) return [];
   return Array.from(first, (_, index) => {
-    const sorted = Float64Array.from(mornings, (times) => times[index]!).sort();
+    const sorted = Float64Array.from(replications, (times) => times[index]!).sort();
     return { p10: quantile(sorted, 0.1), p50: quantile(sorted, 0.5), p90: quantile(sorted, 0.9) };
   });
 }

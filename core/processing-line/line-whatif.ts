@@ -1,64 +1,64 @@
 import { LAST_WORK, type LineContext, lineContext } from "#core/processing-line/line-context.ts";
 import { type LineDay, neededStations } from "#core/processing-line/line-day.ts";
-import { playMorning } from "#core/processing-line/line-run.ts";
+import { playReplication } from "#core/processing-line/line-run.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import { quantile } from "#core/processing-line/line-tally.ts";
 
-/** When each morning of a day ends, played as it is asked for. Plans compared on one seed meet the same luck. */
-export class Mornings {
+/** When each replication of a day ends, played as it is asked for. Plans compared on one seed meet the same random draws. */
+export class Replications {
   readonly #context: LineContext;
   readonly #finishes: number[] = [];
   readonly #cleanUpMinutes: number;
 
-  /** @throws {RangeError} if the day holds no bird, nobody or no cone */
+  /** @throws {RangeError} if the day holds no bird, no one or no cone */
   constructor(day: LineDay, seed: number) {
     this.#context = lineContext(day, seed);
     this.#cleanUpMinutes = day.cleanUpMinutes;
   }
 
-  /** Minute at which a morning's work is done and cleaned up; Infinity where it gets stuck. */
-  finish(morning: number): number {
-    while (this.#finishes.length <= morning) {
-      const isFinished = playMorning(this.#context, this.#finishes.length);
+  /** Minute at which a replication's work is done and cleaned up; Infinity where it gets stuck. */
+  finish(replication: number): number {
+    while (this.#finishes.length <= replication) {
+      const isFinished = playReplication(this.#context, this.#finishes.length);
       this.#finishes.push(
         isFinished ? this.#context.state.clock[LAST_WORK]! + this.#cleanUpMinutes : Infinity,
       );
     }
-    return this.#finishes[morning]!;
+    return this.#finishes[replication]!;
   }
 
-  evenChance(mornings: number): number {
-    this.finish(mornings - 1);
-    return quantile(Float64Array.from(this.#finishes.slice(0, mornings)).sort(), 0.5);
+  likelyMinutes(replications: number): number {
+    this.finish(replications - 1);
+    return quantile(Float64Array.from(this.#finishes.slice(0, replications)).sort(), 0.5);
   }
 }
 
-/** Minute at which half the mornings of a day are over, on given luck; Infinity where most get stuck. */
-export function evenChance(day: LineDay, seed: number, mornings: number): number {
-  return new Mornings(day, seed).evenChance(mornings);
+/** Minute at which half the replications of a day are over, on given random draws; Infinity where most get stuck. */
+export function likelyMinutes(day: LineDay, seed: number, replications: number): number {
+  return new Replications(day, seed).likelyMinutes(replications);
 }
 
 /** How much faster a station is made to see what it holds up. */
 const QUICKER = 0.9;
-/** Less than so many minutes is luck, not a bottleneck. */
+/** Less than so many minutes is random draws, not a bottleneck. */
 const LEAST_MINUTES = 0.05;
 
-/** What holds the line, and by how many minutes sooner half the mornings would be over with work there a tenth quicker. */
+/** What holds the line, and by how many minutes sooner half the replications would be over with work there a tenth quicker. */
 export interface Bottleneck {
   readonly station: Station;
   readonly savedMinutes: number;
 }
 
 /**
- * The station that holds the line: the one at which work a tenth quicker would end the day soonest, on common luck.
+ * The station that holds the line: the one at which work a tenth quicker would end the day soonest, on common random draws.
  * Undefined where none would.
  */
-export function bottleneck(day: LineDay, seed: number, mornings: number): Bottleneck | undefined {
-  const now = evenChance(day, seed, mornings);
+export function bottleneck(day: LineDay, seed: number, replications: number): Bottleneck | undefined {
+  const now = likelyMinutes(day, seed, replications);
   if (now === Infinity) return undefined;
   const saved = neededStations(day).map((station) => ({
     station,
-    savedMinutes: now - evenChance(quicker(day, station), seed, mornings),
+    savedMinutes: now - likelyMinutes(quicker(day, station), seed, replications),
   }));
   const most = saved.reduce((best, one) => (one.savedMinutes > best.savedMinutes ? one : best));
   return most.savedMinutes > LEAST_MINUTES ? most : undefined;

@@ -25,7 +25,7 @@ import {
   WATER,
   WATER_IS_SHUT,
 } from "#core/processing-line/line-context.ts";
-import { BLEED_STREAM, luckPlace, TABLE_BITS } from "#core/processing-line/line-luck.ts";
+import { BLEED_STREAM, drawIndex, TABLE_BITS } from "#core/processing-line/line-draws.ts";
 import {
   announce,
   leaveTank,
@@ -50,14 +50,14 @@ import {
   STATION_COUNT,
 } from "#core/processing-line/line-station.ts";
 
-/* What people do in a morning: begin with a bird or a load, and end it. See line-run.ts. */
+/* What people do in a replication: begin with a bird or a load, and end it. See line-run.ts. */
 
 const SLOW_START_FACTOR = Float64Array.from(
   { length: SLOW_START_BIRDS },
   (_, birds) => 1 + SLOW_START.extra * Math.exp(-birds / SLOW_START.birds),
 );
 
-/** Told of all that happens, where somebody wants to watch. Kept off the context so that a hidden class stays one. */
+/** Told of all that happens, where someone wants to watch. Kept off the context so that a hidden class stays one. */
 export interface LineWatch {
   /** Before each event: the state holds since the last. */
   passes(context: LineContext, fromMinute: number, toMinute: number): void;
@@ -65,7 +65,7 @@ export interface LineWatch {
   ends(minute: number, station: number, person: number, bird: number): void;
 }
 
-/** Somebody begins: takes the bird or the load, promises it a place after, and knows when it will be done. */
+/** Someone begins: takes the bird or the load, promises it a place after, and knows when it will be done. */
 export function begin(
   context: LineContext,
   key: number,
@@ -86,12 +86,12 @@ export function begin(
     setHandMinutes(context, key, person, station, bird);
   } else if (station === SCALD) {
     bird = loadScald(context);
-    clock[MINUTES] = context.medians[SCALD]! * luckOf(context, key, SCALD, bird);
+    clock[MINUTES] = context.medians[SCALD]! * drawsOf(context, key, SCALD, bird);
     if (context.hasBath)
       clock[MINUTES] = clock[MINUTES]! * Math.exp(context.stretchPerKelvin * clock[BATH_BELOW]!);
   } else if (station === PLUCK && !context.isPluckedByHand) {
     bird = loadPlucker(context);
-    clock[MINUTES] = context.medians[PLUCK]! * luckOf(context, key, PLUCK, bird);
+    clock[MINUTES] = context.medians[PLUCK]! * drawsOf(context, key, PLUCK, bird);
   } else {
     bird = pop(context, station);
     // Up to the rinse the next station is the next number; giblets, whole birds and sealed packs go nowhere.
@@ -162,9 +162,9 @@ function loadPlucker(context: LineContext): number {
   return state.inPlucker[0]!;
 }
 
-function luckOf(context: LineContext, key: number, station: number, bird: number): number {
+function drawsOf(context: LineContext, key: number, station: number, bird: number): number {
   const stream = context.streams[station]!;
-  return context.luck[(stream << TABLE_BITS) + luckPlace(key, stream, bird)]!;
+  return context.draws[(stream << TABLE_BITS) + drawIndex(key, stream, bird)]!;
 }
 
 /** Hands have good and bad days, slow starts, tired afternoons and rain; machines have none of them. */
@@ -184,13 +184,13 @@ function setHandMinutes(
     context.pace[at]! *
     state.personFactor[person]! *
     SLOW_START_FACTOR[done < SLOW_START_BIRDS ? done : SLOW_START_BIRDS - 1]! *
-    luckOf(context, key, station, bird);
+    drawsOf(context, key, station, bird);
   if (now > TIREDNESS.afterMinutes) minutes *= 1 + TIREDNESS.perMinute * (now - TIREDNESS.afterMinutes);
   if (now >= context.spellFrom && now < context.spellTo) minutes *= context.spellFactor;
   state.clock[MINUTES] = minutes;
 }
 
-/** Somebody is done: the bird goes on. */
+/** Someone is done: the bird goes on. */
 export function finish(
   context: LineContext,
   key: number,
@@ -221,8 +221,8 @@ export function finish(
 
 function startBleeding(context: LineContext, key: number, bird: number): void {
   const { clock } = context.state;
-  const place = (BLEED_STREAM << TABLE_BITS) + luckPlace(key, BLEED_STREAM, bird);
-  const minutes = context.bleedMinutes * context.luck[place]!;
+  const place = (BLEED_STREAM << TABLE_BITS) + drawIndex(key, BLEED_STREAM, bird);
+  const minutes = context.bleedMinutes * context.draws[place]!;
   clock[DUE_AT] = clock[NOW]! + Math.max(minutes, context.bleedFloor);
   announce(context, FIRST_BIRD + bird);
 }

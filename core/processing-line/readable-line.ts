@@ -9,12 +9,12 @@ import { isCutUp, type LineDay, type LinePerson } from "#core/processing-line/li
 import {
   BLEED_STREAM,
   DAY_STREAM,
-  luckPlace,
-  luckTables,
-  morningKey,
+  drawIndex,
+  drawTables,
   PERSON_STREAM,
+  replicationKey,
   TABLE_BITS,
-} from "#core/processing-line/line-luck.ts";
+} from "#core/processing-line/line-draws.ts";
 import {
   type BufferStation,
   isAnotherBench,
@@ -26,7 +26,7 @@ import {
   workOrder,
 } from "#core/processing-line/line-station.ts";
 
-/** Something that somebody begins or ends at a station, with the first bird of the load. */
+/** Something that someone begins or ends at a station, with the first bird of the load. */
 export interface Happening {
   readonly minute: number;
   readonly what: "begins" | "ends";
@@ -68,21 +68,21 @@ interface Due {
 }
 
 /**
- * The same morning as line-run.ts plays, told plainly: lists, names and functions, no thought of speed. It is there to
+ * The same replication as line-run.ts plays, told plainly: lists, names and functions, no thought of speed. It is there to
  * be read, and to hold the other to.
  */
-export function readableMorning(day: LineDay, seed: number, replication: number): ReadableMorning {
-  const key = morningKey(seed, replication);
-  const tables = luckTables(day.daySdLn);
-  const luck = (stream: number, index: number) =>
-    tables[(stream << TABLE_BITS) + luckPlace(key, stream, index)]!;
-  const dayFactor = luck(DAY_STREAM, 0);
+export function readableReplication(day: LineDay, seed: number, replication: number): ReadableMorning {
+  const key = replicationKey(seed, replication);
+  const tables = drawTables(day.daySdLn);
+  const draws = (stream: number, index: number) =>
+    tables[(stream << TABLE_BITS) + drawIndex(key, stream, index)]!;
+  const dayFactor = draws(DAY_STREAM, 0);
   const workers: Worker[] = day.people
     .map((person, number) => ({
       person,
       number,
       order: workOrder(person.stations),
-      factor: dayFactor * luck(PERSON_STREAM, number),
+      factor: dayFactor * draws(PERSON_STREAM, number),
       done: {},
       task: undefined,
       lastStation: undefined,
@@ -132,7 +132,7 @@ export function readableMorning(day: LineDay, seed: number, replication: number)
     );
   }
 
-  /** The birds that would be taken if somebody began at a station now; none where nobody can. */
+  /** The birds that would be taken if someone began at a station now; none where no one can. */
   function load(station: Station): number[] {
     const first = waiting[station].slice(0, 1);
     switch (station) {
@@ -172,7 +172,7 @@ export function readableMorning(day: LineDay, seed: number, replication: number)
     const done = worker.done[station] ?? 0;
     const pace = worker.person.pace[station] ?? 1;
     const slowStart = 1 + SLOW_START.extra * Math.exp(-Math.min(done, 63) / SLOW_START.birds);
-    let minutes = median * pace * worker.factor * slowStart * luck(stationRow(station).luckStream, bird);
+    let minutes = median * pace * worker.factor * slowStart * draws(stationRow(station).drawStream, bird);
     if (now > TIREDNESS.afterMinutes) minutes *= 1 + TIREDNESS.perMinute * (now - TIREDNESS.afterMinutes);
     if (spell && now >= spell.fromMinute && now < spell.fromMinute + spell.minutes) minutes *= spell.factor;
     return minutes;
@@ -181,7 +181,7 @@ export function readableMorning(day: LineDay, seed: number, replication: number)
   function minutesFor(worker: Worker, { station, birds }: Task): number {
     const { minutes } = day;
     const bird = birds[0]!;
-    const machine = (median: number) => median * luck(stationRow(station).luckStream, bird);
+    const machine = (median: number) => median * draws(stationRow(station).drawStream, bird);
     const hands = (median: number) => handMinutes(median, worker, station, bird);
     switch (station) {
       case "scald": {
@@ -233,7 +233,7 @@ export function readableMorning(day: LineDay, seed: number, replication: number)
   }
 
   function bleed(bird: number): void {
-    const minutes = Math.max(day.minutes.bleed * luck(BLEED_STREAM, bird), day.bleedFloorMinutes);
+    const minutes = Math.max(day.minutes.bleed * draws(BLEED_STREAM, bird), day.bleedFloorMinutes);
     expected(now + minutes, 64 + bird, () => {
       bleeding -= 1;
       waiting.scald.push(bird);

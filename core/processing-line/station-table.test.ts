@@ -7,7 +7,7 @@ test("a station without its rules, its cell or its time does not compile", () =>
     bench: "smoker",
     medianMinutes: 2,
     spread: 0.3,
-    luckStream: 14,
+    drawStream: 14,
     places: 1,
     buffer: 4,
     needed: "always",

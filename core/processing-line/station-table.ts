@@ -1,6 +1,6 @@
 import { NO_HAZARD, type StationRules } from "#core/safety/station-rules.ts";
 
-/** When a day needs somebody at a station. */
+/** When a day needs someone at a station. */
 export type WhenNeeded = "always" | "giblets" | "whole-same-day" | "cut-up-same-day";
 
 export interface StationRow {
@@ -14,12 +14,12 @@ export interface StationRow {
   readonly spread: number;
   /**
    * Stream of chance that its times are drawn from, its own and never changed: a new station takes the next free number
-   * (10 to 12 are bleeding, people and the day, see line-luck.ts), and plans made before keep their luck.
+   * (10 to 12 are bleeding, people and the day, see line-random draws.ts), and plans made before keep their random draws.
    */
-  readonly luckStream: number;
-  /** How many can work side by side where the farm has not said; undefined where the kit decides. */
+  readonly drawStream: number;
+  /** How many can work side by side where the farm has not said; undefined where the equipment decides. */
   readonly places: number | undefined;
-  /** Birds that can wait before it; undefined where nothing limits them or the kit decides. */
+  /** Birds that can wait before it; undefined where nothing limits them or the equipment decides. */
   readonly buffer: number | undefined;
   readonly needed: WhenNeeded;
   readonly rules: StationRules;
@@ -31,7 +31,7 @@ const BLADE: StationRules = { ...NO_HAZARD, usesBlade: true };
  * Every station of the line, in the order in which a bird meets them up to the rinse; then giblets, worked beside the
  * line, and packing after the chill. All lists of stations derive from this table. See docs/adding.md.
  *
- * Medians and spreads: our choice until the farm's own days speak; places and buffers: our guess of a small farm's
+ * Medians and spreads: our choice until the farm's own days speak; places and buffers: our estimate of a small farm's
  * tables. See docs/sources.md#line. Rules: our caution; local law on young workers decides. See docs/sources.md#people.
  */
 export const STATION_TABLE = {
@@ -40,7 +40,7 @@ export const STATION_TABLE = {
     bench: "cones",
     medianMinutes: 0.6,
     spread: 0.3,
-    luckStream: 0,
+    drawStream: 0,
     places: undefined,
     buffer: undefined,
     needed: "always",
@@ -51,7 +51,7 @@ export const STATION_TABLE = {
     bench: "scald",
     medianMinutes: 1.2,
     spread: 0.3,
-    luckStream: 1,
+    drawStream: 1,
     places: undefined,
     buffer: undefined,
     needed: "always",
@@ -62,7 +62,7 @@ export const STATION_TABLE = {
     bench: "plucker",
     medianMinutes: 0.7,
     spread: 0.3,
-    luckStream: 2,
+    drawStream: 2,
     places: undefined,
     buffer: undefined,
     needed: "always",
@@ -73,7 +73,7 @@ export const STATION_TABLE = {
     bench: "pinning table",
     medianMinutes: 0.8,
     spread: 0.3,
-    luckStream: 13,
+    drawStream: 13,
     places: 2,
     buffer: 8,
     needed: "always",
@@ -84,7 +84,7 @@ export const STATION_TABLE = {
     bench: "pinning table",
     medianMinutes: 1.2,
     spread: 0.3,
-    luckStream: 3,
+    drawStream: 3,
     places: 2,
     buffer: 8,
     needed: "always",
@@ -95,7 +95,7 @@ export const STATION_TABLE = {
     bench: "evisceration table",
     medianMinutes: 4.0,
     spread: 0.35,
-    luckStream: 4,
+    drawStream: 4,
     places: 2,
     buffer: 8,
     needed: "always",
@@ -106,7 +106,7 @@ export const STATION_TABLE = {
     bench: "rinse",
     medianMinutes: 1.0,
     spread: 0.3,
-    luckStream: 5,
+    drawStream: 5,
     places: 1,
     buffer: 6,
     needed: "always",
@@ -117,7 +117,7 @@ export const STATION_TABLE = {
     bench: "giblets",
     medianMinutes: 1.2,
     spread: 0.3,
-    luckStream: 6,
+    drawStream: 6,
     places: 1,
     buffer: undefined,
     needed: "giblets",
@@ -128,7 +128,7 @@ export const STATION_TABLE = {
     bench: "packing table",
     medianMinutes: 3.5,
     spread: 0.3,
-    luckStream: 7,
+    drawStream: 7,
     places: 2,
     buffer: undefined,
     needed: "whole-same-day",
@@ -139,7 +139,7 @@ export const STATION_TABLE = {
     bench: "cutting table",
     medianMinutes: 5.5,
     spread: 0.35,
-    luckStream: 8,
+    drawStream: 8,
     places: 2,
     buffer: undefined,
     needed: "cut-up-same-day",
@@ -150,7 +150,7 @@ export const STATION_TABLE = {
     bench: "sealer",
     medianMinutes: 3.0,
     spread: 0.3,
-    luckStream: 9,
+    drawStream: 9,
     places: 1,
     buffer: 20,
     needed: "cut-up-same-day",

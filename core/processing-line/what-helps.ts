@@ -1,7 +1,7 @@
 import type { LineDay, LinePerson } from "#core/processing-line/line-day.ts";
 import { neededStations } from "#core/processing-line/line-day.ts";
 import { type PlaceStation, STATIONS } from "#core/processing-line/line-station.ts";
-import { Mornings } from "#core/processing-line/line-whatif.ts";
+import { Replications } from "#core/processing-line/line-whatif.ts";
 
 /** Something that could be changed about a day. */
 export type Lever =
@@ -17,7 +17,7 @@ export type Lever =
 
 export interface LeverEffect {
   readonly lever: Lever;
-  /** Minutes by which half the mornings are over sooner; less than 0 where later. */
+  /** Minutes by which half the replications are over sooner; less than 0 where later. */
   readonly savedMinutes: number;
 }
 
@@ -121,19 +121,19 @@ function breakLevers(day: LineDay): { lever: Lever; changed: LineDay }[] {
 }
 
 /**
- * What each change would save on common luck, most first. Yields after each change, so that its caller decides about time.
+ * What each change would save on common random draws, most first. Yields after each change, so that its caller decides about time.
  *
- * @param mornings 200 tell a minute or two apart
+ * @param replications 200 tell a minute or two apart
  */
 export function* whatHelps(
   day: LineDay,
   seed: number,
-  mornings: number,
+  replications: number,
 ): Generator<LeverEffect, LeverEffect[]> {
-  const now = new Mornings(day, seed).evenChance(mornings);
+  const now = new Replications(day, seed).likelyMinutes(replications);
   const effects: LeverEffect[] = [];
   for (const { lever, changed } of leversOf(day)) {
-    const then = new Mornings(changed, seed).evenChance(mornings);
+    const then = new Replications(changed, seed).likelyMinutes(replications);
     const effect = { lever, savedMinutes: now === then ? 0 : now - then };
     effects.push(effect);
     yield effect;

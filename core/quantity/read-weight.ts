@@ -8,7 +8,7 @@ export type WeightReading =
   | { readable: true; weight: Milligrams }
   | { readable: false; reason: "empty" | "negative" | "not-a-weight" | "ounces-past-fifteen" };
 
-/** A bare number from here on is grams in either system: nobody dresses a 300 lb bird. Our choice. */
+/** A bare number from here on is grams in either system: no one dresses a 300 lb bird. Our choice. */
 const BARE_GRAMS_FROM = 300;
 
 const UNITS = {

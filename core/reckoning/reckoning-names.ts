@@ -1,4 +1,4 @@
-/** The rule by which a value is worked out. Its sentence is in app/words. */
+/** The rule by which a value is calculated. Its sentence is in app/words. */
 export type RuleName =
   | "mean-dressed-weight"
   | "cost-per-bird"

@@ -61,7 +61,7 @@ export interface Input {
 export interface Reckoning {
   readonly value: number;
   readonly unit: Unit;
-  /** Of the value itself; a sum is worked out even where all its inputs were measured. */
+  /** Of the value itself; a sum is calculated even where all its inputs were measured. */
   readonly provenance: Provenance;
   readonly inputs: readonly Input[];
   readonly rule: RuleName;

@@ -1,12 +1,12 @@
 import { stationRow } from "#core/processing-line/line-station.ts";
 import type { Station } from "#core/processing-line/station-table.ts";
 
-/** What somebody may not do on the line. */
+/** What someone may not do on the line. */
 export interface PersonRules {
   readonly usesKnives: boolean;
   readonly scalds: boolean;
   readonly lifts: boolean;
-  /** Years, counted low: the age they surely have; undefined where nobody said, which the farm's form calls an adult. */
+  /** Years, counted low: the age they surely have; undefined where no one said, which the farm's form calls an adult. */
   readonly age: number | undefined;
   /** Stations with a blade that the farm lets a young person work at with an adult beside them. Empty for most. */
   readonly besideAdult: readonly Station[];
@@ -20,9 +20,9 @@ export const NO_RULES: PersonRules = {
   besideAdult: [],
 };
 
-/** Younger than this nobody is put at blades, hot water or machines. Our caution; local law may ask for more. See docs/sources.md#people. */
+/** Younger than this no one is put at blades, hot water or machines. Our caution; local law may ask for more. See docs/sources.md#people. */
 export const MIN_AGE = 16;
-/** From this age somebody can stand beside a young person. See docs/sources.md#people. */
+/** From this age someone can stand beside a young person. See docs/sources.md#people. */
 export const ADULT_AGE = 18;
 
 export type RuleBroken = "no-knives" | "no-scald" | "no-lifting" | "too-young";
@@ -33,7 +33,7 @@ export const isGrantable = (station: Station): boolean => {
   return mayBeGranted && !isHot && !hasMachine;
 };
 
-/** Whether somebody works at a station only by the farm's grant, so that an adult must be beside them. */
+/** Whether someone works at a station only by the farm's grant, so that an adult must be beside them. */
 export const needsAdultBeside = (rules: PersonRules, station: Station): boolean =>
   rules.age !== undefined &&
   rules.age < MIN_AGE &&
@@ -42,7 +42,7 @@ export const needsAdultBeside = (rules: PersonRules, station: Station): boolean 
   rules.besideAdult.includes(station);
 
 /**
- * The rule that keeps somebody from a station; undefined where none does. A station with a blade, hot water or a machine
+ * The rule that keeps someone from a station; undefined where none does. A station with a blade, hot water or a machine
  * is closed to the young; a grant opens it only where the station's own row allows grants.
  */
 export function ruleAgainst(rules: PersonRules, station: Station): RuleBroken | undefined {

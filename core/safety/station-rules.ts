@@ -1,4 +1,4 @@
-/** What can hurt somebody at a station. Every station says all of it: a new one without rules does not compile. */
+/** What can hurt someone at a station. Every station says all of it: a new one without rules does not compile. */
 export interface StationRules {
   /** Knives or shears are used there. */
   readonly usesBlade: boolean;

@@ -1,4 +1,4 @@
-/** A mixed-integer linear programme to be made as large as it can: rows are sparse, one after the other. */
+/** A mixed-integer linear program to be made as large as it can: rows are sparse, one after the other. */
 export interface LinearProgram {
   readonly cost: Float64Array;
   readonly lower: Float64Array;
@@ -23,7 +23,7 @@ export interface Column {
 /** One coefficient of a row: column and factor. */
 export type Term = readonly [column: number, factor: number];
 
-/** Puts a programme together column by column and row by row. */
+/** Puts a program together column by column and row by row. */
 export function programBuilder() {
   const columns: Required<Column>[] = [];
   const rowLower: number[] = [];

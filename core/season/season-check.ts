@@ -1,5 +1,5 @@
 import type {
-  LotOption,
+  GroupOption,
   Placement,
   SeasonAnswer,
   SeasonProblem,
@@ -14,9 +14,9 @@ export interface Broken {
   readonly by: number;
   /** What giving it up costs, cents; 0 for a firm rule. */
   readonly cents: number;
-  /** Where: days since 1970-01-01, or a lot. */
+  /** Where: days since 1970-01-01, or a group. */
   readonly day?: number;
-  readonly lot?: number;
+  readonly group?: number;
 }
 
 export interface SeasonCheck {
@@ -35,12 +35,12 @@ const EPSILON = 1e-6;
 /**
  * Walks through a season day by day: what it earns and which rules it does not keep.
  *
- * It shares nothing with the building of the programme that is solved, so that the one can be held against the other.
+ * It shares nothing with the building of the program that is solved, so that the one can be held against the other.
  */
 export function checkSeason(problem: SeasonProblem, answer: SeasonAnswer): SeasonCheck {
   const placements = answer.placements.filter(({ birds }) => birds !== 0);
   const broken: Broken[] = [];
-  const breaks = (rule: SeasonRule, by: number, where: { day?: number; lot?: number }) => {
+  const breaks = (rule: SeasonRule, by: number, where: { day?: number; group?: number }) => {
     if (by <= EPSILON) return;
     const strength = problem.strength[rule];
     const cents = strength.isFirm ? 0 : strength.cents * by;
@@ -55,7 +55,7 @@ export function checkSeason(problem: SeasonProblem, answer: SeasonAnswer): Seaso
         isFirm: true,
         by: placement.birds,
         cents: 0,
-        lot: placement.lot,
+        group: placement.group,
       });
       continue;
     }
@@ -78,7 +78,7 @@ export function checkSeason(problem: SeasonProblem, answer: SeasonAnswer): Seaso
   return { cents: cents - sum(broken, (one) => one.cents), broken, ...rooms };
 }
 
-type Breaks = (rule: SeasonRule, by: number, where: { day?: number; lot?: number }) => void;
+type Breaks = (rule: SeasonRule, by: number, where: { day?: number; group?: number }) => void;
 
 function checkLots(
   problem: SeasonProblem,
@@ -87,19 +87,19 @@ function checkLots(
   broken: Broken[],
 ): number {
   let cents = 0;
-  problem.lots.forEach((lot, index) => {
+  problem.groups.forEach((group, index) => {
     const placed = sum(
-      placements.filter((placement) => placement.lot === index),
+      placements.filter((placement) => placement.group === index),
       ({ birds }) => birds,
     );
-    if (placed > lot.birds)
-      broken.push({ rule: "too-many-birds", isFirm: true, by: placed - lot.birds, cents: 0, lot: index });
-    cents -= Math.max(0, lot.birds - placed) * lot.unplacedCents;
-    if (lot.mustBePlaced) breaks("everyone-placed", lot.birds - placed, { lot: index });
+    if (placed > group.birds)
+      broken.push({ rule: "too-many-birds", isFirm: true, by: placed - group.birds, cents: 0, group: index });
+    cents -= Math.max(0, group.birds - placed) * group.unplacedCents;
+    if (group.mustBePlaced) breaks("everyone-placed", group.birds - placed, { group: index });
   });
   for (const pin of problem.pins) {
     const there = sum(
-      placements.filter(({ lot, day }) => lot === pin.lot && day === pin.day),
+      placements.filter(({ group, day }) => group === pin.group && day === pin.day),
       ({ birds }) => birds,
     );
     if (there !== pin.birds)
@@ -108,7 +108,7 @@ function checkLots(
         isFirm: true,
         by: Math.abs(there - pin.birds),
         cents: 0,
-        lot: pin.lot,
+        group: pin.group,
         ...(problem.days[pin.day] && { day: problem.days[pin.day]!.number }),
       });
   }
@@ -138,13 +138,14 @@ function checkRooms(problem: SeasonProblem, placements: readonly Placement[], br
   const entering = Array.from({ length }, (_, at) => room.entering[at] ?? 0);
   for (const placement of placements) {
     const option = optionOf(problem, placement);
-    const lot = problem.lots[placement.lot];
+    const group = problem.groups[placement.group];
     const day = problem.days[placement.day];
-    if (!option || !lot || !day) continue;
+    if (!option || !group || !day) continue;
     const at = day.number - room.from;
-    for (let night = at; night < Math.min(length, at + lot.restDays); night += 1)
+    for (let night = at; night < Math.min(length, at + group.restDays); night += 1)
       resting[night]! += placement.birds;
-    if (at + lot.restDays < length) entering[at + lot.restDays]! += placement.birds * option.freezerRoomEach;
+    if (at + group.restDays < length)
+      entering[at + group.restDays]! += placement.birds * option.freezerRoomEach;
   }
   const price = (rule: SeasonRule) => {
     const one = strength[rule];
@@ -157,10 +158,10 @@ function checkRooms(problem: SeasonProblem, placements: readonly Placement[], br
     inFreezer = Math.max(0, inFreezer + entering[at]! - room.leaving[at]!);
     const past = (isFrozen: boolean) => ({
       isFrozen,
-      rest: Math.max(0, resting[at]! - room.rest - room.restForgiven[at]! - (isFrozen ? 0 : room.eitherRest)),
+      rest: Math.max(0, resting[at]! - room.rest - room.restSlack[at]! - (isFrozen ? 0 : room.eitherRest)),
       freezer: Math.max(
         0,
-        inFreezer - room.freezer - room.freezerForgiven[at]! - (isFrozen ? room.eitherFreezer : 0),
+        inFreezer - room.freezer - room.freezerSlack[at]! - (isFrozen ? room.eitherFreezer : 0),
       ),
     });
     const cost = (of: { rest: number; freezer: number }) =>
@@ -177,10 +178,10 @@ function checkRooms(problem: SeasonProblem, placements: readonly Placement[], br
 }
 
 /** Options by day and way, kept for as long as their problem is. */
-const indexes = new WeakMap<readonly LotOption[], Map<string, LotOption>>();
+const indexes = new WeakMap<readonly GroupOption[], Map<string, GroupOption>>();
 
-function optionOf(problem: SeasonProblem, { lot, day, way }: Placement): LotOption | undefined {
-  const options = problem.lots[lot]?.options;
+function optionOf(problem: SeasonProblem, { group, day, way }: Placement): GroupOption | undefined {
+  const options = problem.groups[group]?.options;
   if (!options) return undefined;
   let index = indexes.get(options);
   if (!index) {
@@ -190,8 +191,8 @@ function optionOf(problem: SeasonProblem, { lot, day, way }: Placement): LotOpti
   return index.get(`${way}${day}`);
 }
 
-const whereOf = (problem: SeasonProblem, { lot, day }: Placement) => ({
-  lot,
+const whereOf = (problem: SeasonProblem, { group, day }: Placement) => ({
+  group,
   day: problem.days[day]!.number,
 });
 

@@ -1,6 +1,6 @@
 import { checkSeason } from "#core/season/season-check.ts";
 import type {
-  LotOption,
+  GroupOption,
   Placement,
   SeasonAnswer,
   SeasonProblem,
@@ -8,26 +8,26 @@ import type {
 } from "#core/season/season-problem.ts";
 
 /**
- * A season made by the plain way of thinking: pins first, then the lots that must go soonest, each on the day that pays best,
+ * A season made by the plain way of thinking: pins first, then the groups that must go soonest, each on the day that pays best,
  * as many birds as the rules allow. Never the best, always an answer.
  */
 export function greedySeason(problem: SeasonProblem): SeasonAnswer {
   let placements: Placement[] = [];
-  for (const { lot, day, birds } of problem.pins) {
-    const option = problem.lots[lot]?.options
+  for (const { group, day, birds } of problem.pins) {
+    const option = problem.groups[group]?.options
       .filter((one) => one.day === day)
       .toSorted((one, other) => other.centsEach - one.centsEach)[0];
-    if (option) placements.push({ lot, day, way: option.way, birds });
+    if (option) placements.push({ group, day, way: option.way, birds });
   }
-  const standing = {
+  const current = {
     all: hardBreaks(problem, placements),
     butLeast: hardBreaks(problem, placements, "least-birds"),
   };
-  for (const { lot, index } of soonestFirst(problem)) {
-    const pinnedDays = new Set(problem.pins.filter((pin) => pin.lot === index).map(({ day }) => day));
-    let left = lot.birds - birdsOf(placements, index);
+  for (const { group, index } of soonestFirst(problem)) {
+    const pinnedDays = new Set(problem.pins.filter((pin) => pin.group === index).map(({ day }) => day));
+    let left = group.birds - birdsOf(placements, index);
     while (left > 0) {
-      const choices = lot.options
+      const choices = group.options
         .filter(({ day }) => !pinnedDays.has(day))
         .toSorted((one, other) => promise(problem, other, left) - promise(problem, one, left))
         .slice(0, MOST_CHOICES)
@@ -36,7 +36,7 @@ export function greedySeason(problem: SeasonProblem): SeasonAnswer {
       let best: Placement[] | undefined;
       let bestCents = checkSeason(problem, { placements }).cents;
       for (const { option, birds } of choices) {
-        const tried = put(placements, { lot: index, day: option.day, way: option.way, birds });
+        const tried = put(placements, { group: index, day: option.day, way: option.way, birds });
         const { cents } = checkSeason(problem, { placements: tried });
         if (cents > bestCents) {
           bestCents = cents;
@@ -45,19 +45,19 @@ export function greedySeason(problem: SeasonProblem): SeasonAnswer {
       }
       if (!best) break;
       placements = best;
-      left = lot.birds - birdsOf(placements, index);
+      left = group.birds - birdsOf(placements, index);
     }
   }
   return { placements };
 
   /** As many of the birds left as the rules allow on a day, by halving. */
   function mostBirds(
-    lot: number,
+    group: number,
     { day, way }: { day: number; way: Placement["way"] },
     left: number,
   ): number {
-    const tried = (birds: number) => put(placements, { lot, day, way, birds });
-    const fits = (birds: number) => hardBreaks(problem, tried(birds), "least-birds") <= standing.butLeast;
+    const tried = (birds: number) => put(placements, { group, day, way, birds });
+    const fits = (birds: number) => hardBreaks(problem, tried(birds), "least-birds") <= current.butLeast;
     let fit = 0;
     let unfit = left + 1;
     while (unfit - fit > 1) {
@@ -65,18 +65,18 @@ export function greedySeason(problem: SeasonProblem): SeasonAnswer {
       if (fits(middle)) fit = middle;
       else unfit = middle;
     }
-    return hardBreaks(problem, tried(fit)) <= standing.all ? fit : 0;
+    return hardBreaks(problem, tried(fit)) <= current.all ? fit : 0;
   }
 }
 
 /** What an option would earn if its day's crew were all that bound it. */
-function promise({ days }: SeasonProblem, { day, centsEach, workEach }: LotOption, left: number): number {
+function promise({ days }: SeasonProblem, { day, centsEach, workEach }: GroupOption, left: number): number {
   const { mostWork, heldWork, heldBirds, openCents } = days[day]!;
   const birds = Math.min(left, Math.max(0, mostWork - heldWork) / workEach);
   return birds * centsEach - (heldBirds > 0 ? 0 : openCents);
 }
 
-/** Only so many of a lot's best days are tried: this is a start, not the answer. */
+/** Only so many of a group's best days are tried: this is a start, not the answer. */
 const MOST_CHOICES = 8;
 
 /** Firm rules broken, birds still without a day left out: they may get one yet. */
@@ -86,12 +86,12 @@ function hardBreaks(problem: SeasonProblem, placements: readonly Placement[], ig
   ).length;
 }
 
-const birdsOf = (placements: readonly Placement[], lot: number) =>
-  placements.reduce((sum, placement) => sum + (placement.lot === lot ? placement.birds : 0), 0);
+const birdsOf = (placements: readonly Placement[], group: number) =>
+  placements.reduce((sum, placement) => sum + (placement.group === group ? placement.birds : 0), 0);
 
 function put(placements: readonly Placement[], added: Placement): Placement[] {
-  const isSame = ({ lot, day, way }: Placement) =>
-    lot === added.lot && day === added.day && way === added.way;
+  const isSame = ({ group, day, way }: Placement) =>
+    group === added.group && day === added.day && way === added.way;
   const same = placements.find(isSame);
   return [...placements.filter((one) => !isSame(one)), { ...added, birds: added.birds + (same?.birds ?? 0) }];
 }
@@ -99,7 +99,7 @@ function put(placements: readonly Placement[], added: Placement): Placement[] {
 function soonestFirst(problem: SeasonProblem) {
   const last = (options: readonly { day: number; isLate: boolean }[]) =>
     Math.max(-1, ...options.filter(({ isLate }) => !isLate).map(({ day }) => day));
-  return problem.lots
-    .map((lot, index) => ({ lot, index }))
-    .toSorted((one, other) => last(one.lot.options) - last(other.lot.options));
+  return problem.groups
+    .map((group, index) => ({ group, index }))
+    .toSorted((one, other) => last(one.group.options) - last(other.group.options));
 }

@@ -21,19 +21,19 @@ export interface ModelChoices {
 const MEND_CENTS = 1e7;
 
 /**
- * The season as a mixed-integer programme: whole numbers of birds of a lot on a day in a way, and days that are held or not.
+ * The season as a mixed-integer program: whole numbers of birds of a group on a day in a way, and days that are held or not.
  * The freezer is an inventory from day to day, which keeps the rows short.
  */
 export function seasonModel(problem: SeasonProblem, { aim }: ModelChoices): SeasonModel {
   const build = programBuilder();
-  const isMending = aim === "mend";
+  const isRepairing = aim === "mend";
   const broken = (): number => build.column({ cost: -MEND_CENTS, upper: 1, isWhole: true });
 
   /** A column for what goes past a rule, if it may be passed at all. */
   const slack = (rule: SeasonRule, most: number): Term[] => {
     const strength = problem.strength[rule];
     if (!strength.isFirm) return [[build.column({ cost: -strength.cents }), 1]];
-    if (!isMending) return [];
+    if (!isRepairing) return [];
     const column = build.column({ cost: -1, upper: most });
     build.row(-Infinity, 0, [
       [column, 1],
@@ -43,41 +43,41 @@ export function seasonModel(problem: SeasonProblem, { aim }: ModelChoices): Seas
   };
   const minus = (terms: readonly Term[]): Term[] => terms.map(([column, factor]) => [column, -factor]);
 
-  const allBirds = problem.lots.reduce((sum, lot) => sum + lot.birds, 0);
+  const allBirds = problem.groups.reduce((sum, group) => sum + group.birds, 0);
   const late = problem.strength["latest-age"];
   const held = problem.days.map((day) =>
     day.heldBirds > 0 ? undefined : build.column({ cost: -day.openCents, upper: 1, isWhole: true }),
   );
-  const options = problem.lots.flatMap((lot, lotIndex) =>
-    lot.options
-      .filter((option) => !option.isLate || !late.isFirm || isMending)
+  const options = problem.groups.flatMap((group, lotIndex) =>
+    group.options
+      .filter((option) => !option.isLate || !late.isFirm || isRepairing)
       .map((option) => {
         const price = option.isLate && !late.isFirm ? late.cents : 0;
-        const upper = mostOf(lot.birds, option);
+        const upper = mostOf(group.birds, option);
         const column = build.column({ cost: option.centsEach - price, upper, isWhole: true });
         if (option.isLate && late.isFirm)
           build.row(-Infinity, 0, [
             [column, 1],
-            [broken(), -lot.birds],
+            [broken(), -group.birds],
           ]);
-        return { ...option, lot: lotIndex, column };
+        return { ...option, group: lotIndex, column };
       }),
   );
-  /** No more birds of an option than its lot has, and than its day's crew can do where that rule holds: a tight bound is half the solve. */
+  /** No more birds of an option than its group has, and than its day's crew can do where that rule holds: a tight bound is half the solve. */
   function mostOf(birds: number, { day, workEach }: { day: number; workEach: number }): number {
     const { mostWork, heldWork } = problem.days[day]!;
-    if (!problem.strength.crew.isFirm || isMending) return birds;
+    if (!problem.strength.crew.isFirm || isRepairing) return birds;
     return Math.min(birds, Math.floor(Math.max(0, mostWork - heldWork) / workEach + 1e-9));
   }
   const byDay = problem.days.map((_, index) => options.filter(({ day }) => day === index));
 
-  problem.lots.forEach((lot, index) => {
-    const own = options.filter((option) => option.lot === index);
-    const unplaced = build.column({ cost: -lot.unplacedCents, upper: lot.birds });
+  problem.groups.forEach((group, index) => {
+    const own = options.filter((option) => option.group === index);
+    const unplaced = build.column({ cost: -group.unplacedCents, upper: group.birds });
     const everyone: Term[] = [...own.map(({ column }): Term => [column, 1]), [unplaced, 1]];
-    build.row(lot.birds, lot.birds, everyone);
-    if (lot.mustBePlaced)
-      build.row(-Infinity, 0, [[unplaced, 1], ...minus(slack("everyone-placed", lot.birds))]);
+    build.row(group.birds, group.birds, everyone);
+    if (group.mustBePlaced)
+      build.row(-Infinity, 0, [[unplaced, 1], ...minus(slack("everyone-placed", group.birds))]);
   });
 
   problem.days.forEach((day, index) => {
@@ -97,9 +97,9 @@ export function seasonModel(problem: SeasonProblem, { aim }: ModelChoices): Seas
           [column, 1],
           [holds, -most],
         ]);
-      for (const lot of new Set(here.map((option) => option.lot))) {
-        const own = here.filter((option) => option.lot === lot);
-        const birds = Math.max(...own.map((option) => mostOf(problem.lots[lot]!.birds, option)));
+      for (const group of new Set(here.map((option) => option.group))) {
+        const own = here.filter((option) => option.group === group);
+        const birds = Math.max(...own.map((option) => mostOf(problem.groups[group]!.birds, option)));
         build.row(-Infinity, 0, [...own.map(({ column }): Term => [column, 1]), [holds, -birds]]);
       }
     }
@@ -109,10 +109,10 @@ export function seasonModel(problem: SeasonProblem, { aim }: ModelChoices): Seas
       // A day that is held anyhow may get none of these birds.
       const gate = holds ?? build.column({ upper: 1, isWhole: true });
       if (holds === undefined)
-        for (const { column, lot } of here)
+        for (const { column, group } of here)
           build.row(-Infinity, 0, [
             [column, 1],
-            [gate, -problem.lots[lot]!.birds],
+            [gate, -problem.groups[group]!.birds],
           ]);
       build.row(0, Infinity, [...birds, [gate, -need]]);
     }
@@ -133,9 +133,9 @@ export function seasonModel(problem: SeasonProblem, { aim }: ModelChoices): Seas
   }
 
   for (const pin of problem.pins) {
-    const own = options.filter(({ lot, day }) => lot === pin.lot && day === pin.day);
+    const own = options.filter(({ group, day }) => group === pin.group && day === pin.day);
     const terms = own.map(({ column }): Term => [column, 1]);
-    if (!isMending) build.row(pin.birds, pin.birds, terms);
+    if (!isRepairing) build.row(pin.birds, pin.birds, terms);
     else {
       const [less, more] = [build.column({ cost: -1 }), build.column({ cost: -1 })];
       build.row(pin.birds, pin.birds, [...terms, [less, 1], [more, -1]]);
@@ -154,17 +154,17 @@ export function seasonModel(problem: SeasonProblem, { aim }: ModelChoices): Seas
     let before: number | undefined;
     for (let at = 0; at < length; at += 1) {
       const day = room.from + at;
-      const restingHere = options.filter(({ day: index, lot }) => {
+      const restingHere = options.filter(({ day: index, group }) => {
         const { number } = problem.days[index]!;
-        return number <= day && day < number + problem.lots[lot]!.restDays;
+        return number <= day && day < number + problem.groups[group]!.restDays;
       });
       const enteringHere = options.filter(
-        ({ day: index, lot }) => problem.days[index]!.number + problem.lots[lot]!.restDays === day,
+        ({ day: index, group }) => problem.days[index]!.number + problem.groups[group]!.restDays === day,
       );
       const freezes = eitherExists ? build.column({ upper: 1, isWhole: true }) : undefined;
       const gate = (factor: number): Term[] => (freezes === undefined ? [] : [[freezes, factor]]);
       if (restingHere.length > 0)
-        build.row(-Infinity, room.rest + room.restForgiven[at]! + room.eitherRest - (room.resting[at] ?? 0), [
+        build.row(-Infinity, room.rest + room.restSlack[at]! + room.eitherRest - (room.resting[at] ?? 0), [
           ...restingHere.map(({ column }): Term => [column, 1]),
           ...gate(room.eitherRest),
           ...minus(slack("rest-room", allBirds)),
@@ -177,7 +177,7 @@ export function seasonModel(problem: SeasonProblem, { aim }: ModelChoices): Seas
         ...carried,
         ...enteringHere.map(({ column, freezerRoomEach }): Term => [column, -freezerRoomEach]),
       ]);
-      build.row(-Infinity, room.freezer + room.freezerForgiven[at]!, [
+      build.row(-Infinity, room.freezer + room.freezerSlack[at]!, [
         [inFreezer, 1],
         ...gate(-room.eitherFreezer),
         ...minus(slack("freezer-room", allBirds + room.frozenNow)),
@@ -191,14 +191,20 @@ export function seasonModel(problem: SeasonProblem, { aim }: ModelChoices): Seas
     answerOf: (columns) => ({
       placements: options
         .map(
-          ({ lot, day, way, column }): Placement => ({ lot, day, way, birds: Math.round(columns[column]!) }),
+          ({ group, day, way, column }): Placement => ({
+            group,
+            day,
+            way,
+            birds: Math.round(columns[column]!),
+          }),
         )
         .filter(({ birds }) => birds > 0),
     }),
     startFrom: ({ placements }) => {
       const birdsOf = (option: (typeof options)[number]) =>
-        placements.find(({ lot, day, way }) => lot === option.lot && day === option.day && way === option.way)
-          ?.birds ?? 0;
+        placements.find(
+          ({ group, day, way }) => group === option.group && day === option.day && way === option.way,
+        )?.birds ?? 0;
       const opens = held.flatMap((column, day) =>
         column === undefined ? [] : [{ column, value: placements.some((one) => one.day === day) ? 1 : 0 }],
       );

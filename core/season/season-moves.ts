@@ -1,9 +1,9 @@
 import { type Broken, checkSeason } from "#core/season/season-check.ts";
 import type { Placement, SeasonAnswer, SeasonProblem } from "#core/season/season-problem.ts";
 
-/** What it comes to if the birds of a lot on a day go to another day and nothing else changes. */
+/** What it comes to if the birds of a group on a day go to another day and nothing else changes. */
 export interface Move {
-  readonly lot: number;
+  readonly group: number;
   readonly fromDay: number;
   readonly toDay: number;
   readonly birds: number;
@@ -12,20 +12,20 @@ export interface Move {
   /** Rules that it breaks further than before. */
   readonly breaks: readonly RuleSum[];
   /** Rules that were broken further before. */
-  readonly mends: readonly RuleSum[];
+  readonly repairs: readonly RuleSum[];
   readonly answer: SeasonAnswer;
 }
 
-/** One move; undefined if the birds are too young or too old on that day, or nobody can hold it. */
+/** One move; undefined if the birds are too young or too old on that day, or no one can hold it. */
 export function moveOf(
   problem: SeasonProblem,
   answer: SeasonAnswer,
-  lot: number,
+  group: number,
   fromDay: number,
   toDay: number,
 ): Move | undefined {
-  const moving = answer.placements.filter((one) => one.lot === lot && one.day === fromDay);
-  const options = problem.lots[lot]?.options ?? [];
+  const moving = answer.placements.filter((one) => one.group === group && one.day === fromDay);
+  const options = problem.groups[group]?.options ?? [];
   if (
     moving.length === 0 ||
     !moving.every(({ way }) => options.some((one) => one.day === toDay && one.way === way))
@@ -36,33 +36,38 @@ export function moveOf(
   // A pin goes with the birds that it holds: moving them is saying something else.
   const repinned = {
     ...problem,
-    pins: problem.pins.filter((pin) => pin.lot !== lot || (pin.day !== fromDay && pin.day !== toDay)),
+    pins: problem.pins.filter((pin) => pin.group !== group || (pin.day !== fromDay && pin.day !== toDay)),
   };
   const before = checkSeason(repinned, answer);
   const after = checkSeason(repinned, moved);
   return {
-    lot,
+    group,
     fromDay,
     toDay,
     birds: moving.reduce((sum, { birds }) => sum + birds, 0),
     cents: after.cents - before.cents,
     breaks: further(after.broken, before.broken),
-    mends: further(before.broken, after.broken),
+    repairs: further(before.broken, after.broken),
     answer: moved,
   };
 }
 
-/** Only the nearest so many other days are tried: past that nobody looks, and each is a walk through the season. */
+/** Only the nearest so many other days are tried: past that no one looks, and each is a walk through the season. */
 const MOST_MOVES = 60;
 
-/** The nearest days to which the birds of a lot on a day could go, in the order of the days. */
-export function movesOf(problem: SeasonProblem, answer: SeasonAnswer, lot: number, fromDay: number): Move[] {
-  const days = [...new Set((problem.lots[lot]?.options ?? []).map(({ day }) => day))];
+/** The nearest days to which the birds of a group on a day could go, in the order of the days. */
+export function movesOf(
+  problem: SeasonProblem,
+  answer: SeasonAnswer,
+  group: number,
+  fromDay: number,
+): Move[] {
+  const days = [...new Set((problem.groups[group]?.options ?? []).map(({ day }) => day))];
   return days
     .filter((day) => day !== fromDay)
     .toSorted((one, other) => Math.abs(one - fromDay) - Math.abs(other - fromDay))
     .slice(0, MOST_MOVES)
-    .map((day) => moveOf(problem, answer, lot, fromDay, day))
+    .map((day) => moveOf(problem, answer, group, fromDay, day))
     .filter((move) => move !== undefined)
     .toSorted((one, other) => one.toDay - other.toDay);
 }
@@ -76,23 +81,23 @@ export function nextBest(moves: readonly Move[]): Move | undefined {
 function merged(placements: readonly Placement[]): Placement[] {
   const sums = new Map<string, Placement>();
   for (const one of placements) {
-    const key = `${one.lot} ${one.day} ${one.way}`;
+    const key = `${one.group} ${one.day} ${one.way}`;
     sums.set(key, { ...one, birds: one.birds + (sums.get(key)?.birds ?? 0) });
   }
   return [...sums.values()];
 }
 
-/** All that is broken of one rule: birds, or birds times nights, and over how many days or lots. */
+/** All that is broken of one rule: birds, or birds times nights, and over how many days or groups. */
 export interface RuleSum {
   readonly rule: Broken["rule"];
   readonly isFirm: boolean;
   readonly by: number;
-  /** The most on one day or of one lot. */
+  /** The most on one day or of one group. */
   readonly most: number;
   readonly times: number;
   readonly cents: number;
   readonly firstDay: number | undefined;
-  readonly lot: number | undefined;
+  readonly group: number | undefined;
 }
 
 /** What is broken, a row a rule. */
@@ -108,15 +113,17 @@ export function ruleSums(broken: readonly Broken[]): RuleSum[] {
       times: these.length,
       cents: these.reduce((sum, { cents }) => sum + cents, 0),
       firstDay: days.length > 0 ? Math.min(...days) : undefined,
-      lot: these[0]!.lot,
+      group: these[0]!.group,
     };
   });
 }
 
-/** By how much further rules are broken in one list than in another, day by day and lot by lot. */
+/** By how much further rules are broken in one list than in another, day by day and group by group. */
 function further(these: readonly Broken[], those: readonly Broken[]): RuleSum[] {
   const differences = these.map((one) => {
-    const other = those.find(({ rule, day, lot }) => rule === one.rule && day === one.day && lot === one.lot);
+    const other = those.find(
+      ({ rule, day, group }) => rule === one.rule && day === one.day && group === one.group,
+    );
     return { ...one, by: one.by - (other?.by ?? 0), cents: one.cents - (other?.cents ?? 0) };
   });
   return ruleSums(differences.filter(({ by }) => by > LEAST_DIFFERENCE));

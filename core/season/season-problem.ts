@@ -30,8 +30,8 @@ export interface CandidateDay {
   readonly heldBirds: number;
 }
 
-/** A way to take birds of a lot on a day. */
-export interface LotOption {
+/** A way to take birds of a group on a day. */
+export interface GroupOption {
   /** Index of the candidate day. */
   readonly day: number;
   readonly way: Way;
@@ -46,7 +46,7 @@ export interface LotOption {
 }
 
 /** Birds of a batch that have no day yet. */
-export interface SeasonLot {
+export interface SeasonGroup {
   readonly name: string;
   readonly birds: number;
   /** Every bird must have a day within the season; if not, those left over wait for a later one. */
@@ -55,19 +55,19 @@ export interface SeasonLot {
   readonly unplacedCents: number;
   /** Days, from that of the kill, for which its birds lie in the rest room before they are frozen. */
   readonly restDays: number;
-  readonly options: readonly LotOption[];
+  readonly options: readonly GroupOption[];
 }
 
-/** Birds that a person has fixed on a day; the season is worked out around them. */
+/** Birds that a person has fixed on a day; the season is calculated around them. */
 export interface Pin {
-  readonly lot: number;
+  readonly group: number;
   readonly day: number;
   readonly birds: number;
 }
 
 export interface SeasonProblem {
   readonly days: readonly CandidateDay[];
-  readonly lots: readonly SeasonLot[];
+  readonly groups: readonly SeasonGroup[];
   readonly pins: readonly Pin[];
   readonly leastBirds: number;
   readonly strength: Readonly<Record<SeasonRule, Strength>>;
@@ -87,8 +87,8 @@ export interface SeasonProblem {
     /** Room that goes into the freezer on each day from set days, in whole birds. */
     readonly entering: readonly number[];
     /** What set days alone already take past the rooms on each day; it is forgiven, since no choice here mends it. */
-    readonly restForgiven: readonly number[];
-    readonly freezerForgiven: readonly number[];
+    readonly restSlack: readonly number[];
+    readonly freezerSlack: readonly number[];
     /** Room that is eaten and sold free on each day, in whole birds. */
     readonly leaving: readonly number[];
   };
@@ -96,9 +96,9 @@ export interface SeasonProblem {
   readonly yearly: readonly { readonly fromDay: number; readonly toDay: number; readonly birds: number }[];
 }
 
-/** Birds of one lot on one day in one way. */
+/** Birds of one group on one day in one way. */
 export interface Placement {
-  readonly lot: number;
+  readonly group: number;
   readonly day: number;
   readonly way: Way;
   readonly birds: number;

@@ -5,12 +5,12 @@ import { checkSeason } from "#core/season/season-check.ts";
 import { greedySeason } from "#core/season/season-greedy.ts";
 import { seasonModel } from "#core/season/season-model.ts";
 import { moveOf, movesOf, nextBest, ruleSums } from "#core/season/season-moves.ts";
-import type { LotOption, Placement, SeasonProblem, Strength } from "#core/season/season-problem.ts";
+import type { GroupOption, Placement, SeasonProblem, Strength } from "#core/season/season-problem.ts";
 
 const FIRST = 20_000;
 const firm: Strength = { isFirm: true };
 const wish = (cents: number): Strength => ({ isFirm: false, cents });
-const option = (day: number, centsEach: number, change: Partial<LotOption> = {}): LotOption => ({
+const option = (day: number, centsEach: number, change: Partial<GroupOption> = {}): GroupOption => ({
   day,
   way: "whole",
   centsEach,
@@ -35,7 +35,7 @@ function season(
       heldWork: 0,
       heldBirds: 0,
     })),
-    lots: [
+    groups: [
       {
         name: "white",
         birds: 20,
@@ -67,15 +67,15 @@ function season(
       from: FIRST,
       resting: none,
       entering: none,
-      restForgiven: none,
-      freezerForgiven: none,
+      restSlack: none,
+      freezerSlack: none,
       leaving: none,
       ...room,
     },
   };
 }
 const put = (day: number, birds: number, change: Partial<Placement> = {}): Placement => ({
-  lot: 0,
+  group: 0,
   day,
   way: "whole",
   birds,
@@ -97,7 +97,7 @@ describe("a season is walked through day by day", () => {
   test("by hand: five without a day cost their wish", () => {
     const { cents, broken: given } = check(season(), put(2, 15));
     expect(cents).toBe(15 * 1050 - 3000 - 5 * 2000);
-    expect(given).toMatchObject([{ rule: "everyone-placed", by: 5, cents: 10_000, lot: 0 }]);
+    expect(given).toMatchObject([{ rule: "everyone-placed", by: 5, cents: 10_000, group: 0 }]);
   });
 
   test("a day that is held anyhow is paid for already, and its crew is busy", () => {
@@ -110,8 +110,8 @@ describe("a season is walked through day by day", () => {
 
   test("cut-up birds are more work, and take less room in the freezer", () => {
     const cut = { way: "cut" as const, workEach: 2, freezerRoomEach: 0.5 };
-    const lots = [{ ...season().lots[0]!, options: [option(1, 1000), option(1, 1200, cut)] }];
-    const tight = season({ lots }, { freezer: 10 });
+    const groups = [{ ...season().groups[0]!, options: [option(1, 1000), option(1, 1200, cut)] }];
+    const tight = season({ groups }, { freezer: 10 });
     expect(broken(tight, put(1, 20, { way: "cut" }))).toEqual([["crew", 10]]);
     expect(broken(tight, put(1, 15, { way: "cut" }), put(1, 0)).map(([rule]) => rule)).toEqual([
       "everyone-placed",
@@ -146,14 +146,14 @@ describe("a season is walked through day by day", () => {
   });
 
   test("a pin that is not kept is broken, and one that is, is not", () => {
-    const pins = [{ lot: 0, day: 1, birds: 8 }];
+    const pins = [{ group: 0, day: 1, birds: 8 }];
     expect(broken(season({ pins }), put(2, 20))).toEqual([["pin", 8]]);
     expect(broken(season({ pins }), put(1, 8), put(2, 12))).toEqual([]);
   });
 
   test("what set days alone take past a room is forgiven, and no bird more", () => {
     const over = (birds: number) => Array<number>(26).fill(birds);
-    const full = season({}, { resting: over(60), restForgiven: over(10) });
+    const full = season({}, { resting: over(60), restSlack: over(10) });
     expect(broken(full)).toEqual([["everyone-placed", 20]]);
     expect(broken(full, put(1, 20)).filter(([rule]) => rule === "rest-room")).toEqual([
       ["rest-room", 20],
@@ -179,18 +179,18 @@ describe("moving birds", () => {
 
   test("says what gets better and worse, and by how much", () => {
     const late = moveOf(season(), answer, 0, 1, 3)!;
-    expect(late).toMatchObject({ birds: 20, cents: -20 * 100, mends: [] });
+    expect(late).toMatchObject({ birds: 20, cents: -20 * 100, repairs: [] });
     expect(late.breaks).toMatchObject([{ rule: "latest-age", by: 20, cents: 2000 }]);
     const back = moveOf(season(), late.answer, 0, 3, 1)!;
-    expect(back.mends).toMatchObject([{ rule: "latest-age", by: 20 }]);
+    expect(back.repairs).toMatchObject([{ rule: "latest-age", by: 20 }]);
     expect(back.cents).toBe(2000);
   });
 
   test("goes only where a batch has an option, and takes its pin along", () => {
     expect(moveOf(season(), answer, 0, 1, 9)).toBeUndefined();
     expect(moveOf(season(), answer, 0, 0, 2)).toBeUndefined();
-    const pinned = season({ pins: [{ lot: 0, day: 1, birds: 20 }] });
-    expect(moveOf(pinned, answer, 0, 1, 2)).toMatchObject({ cents: 20 * 50, breaks: [], mends: [] });
+    const pinned = season({ pins: [{ group: 0, day: 1, birds: 20 }] });
+    expect(moveOf(pinned, answer, 0, 1, 2)).toMatchObject({ cents: 20 * 50, breaks: [], repairs: [] });
   });
 
   test("the next best breaks no firm rule", () => {
@@ -210,7 +210,7 @@ describe("moving birds", () => {
 
 test("the plain way of thinking puts everyone on the day that pays best, and around a pin", () => {
   expect(greedySeason(season()).placements).toEqual([put(2, 20)]);
-  const pinned = greedySeason(season({ pins: [{ lot: 0, day: 0, birds: 12 }] }));
+  const pinned = greedySeason(season({ pins: [{ group: 0, day: 0, birds: 12 }] }));
   expect(pinned.placements).toContainEqual(put(0, 12));
   expect(pinned.placements.reduce((sum, { birds }) => sum + birds, 0)).toBe(20);
 });
@@ -254,7 +254,7 @@ describe("the programme", () => {
   });
 
   /**
-   * Whether birds and days can be completed to a point of the programme: columns without a whole number are the birds
+   * Whether birds and days can be completed to a point of the program: columns without a whole number are the birds
    * left over (which take up the slack of their row), and the freezer's contents, which the walk gives.
    */
   function fits(

@@ -7,7 +7,7 @@ export interface PenVisitsInput {
   readonly shortWeight: number;
   /** Hours at which the birds of each pen are killed, rising, pens in the order in which they are taken. */
   readonly killHoursByPen: readonly (readonly number[])[];
-  /** Most times that somebody walks out to pull feed. */
+  /** Most times that someone walks out to pull feed. */
   readonly mostVisits: number;
 }
 
@@ -61,8 +61,8 @@ export function penVisits({
         if (!before) continue;
         const visit = oneVisit(from, to);
         const score = sum(before.score, visit);
-        const standing = best[visits]![to];
-        if (!standing || isBetter(score, standing.score))
+        const current = best[visits]![to];
+        if (!current || isBetter(score, current.score))
           best[visits]![to] = { score, before, from, feedOffHours: visit.feedOffHours };
       }
     }

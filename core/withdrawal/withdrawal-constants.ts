@@ -1,5 +1,5 @@
-export const WITHDRAWAL_SCHOOLS = ["short", "overnight", "grass_day", "grain_day"] as const;
-export type WithdrawalSchool = (typeof WITHDRAWAL_SCHOOLS)[number];
+export const WITHDRAWAL_METHODS = ["short", "overnight", "grass_day", "grain_day"] as const;
+export type WithdrawalMethod = (typeof WITHDRAWAL_METHODS)[number];
 
 export interface WithdrawalRule {
   /** Hours off feed that a bird should have been when killed; both edges count as inside. */
@@ -9,11 +9,11 @@ export interface WithdrawalRule {
 }
 
 /**
- * The windows of four schools. "short" is the usual advice of extension services; for "grass_day" and
+ * The windows of four methods. "short" is the usual advice of extension services; for "grass_day" and
  * "grain_day" the hours are practice, not science (counted from the last feed of any sort for grain_day).
  * See docs/sources.md#withdrawal.
  */
-export const WITHDRAWAL: Readonly<Record<WithdrawalSchool, WithdrawalRule>> = {
+export const WITHDRAWAL: Readonly<Record<WithdrawalMethod, WithdrawalRule>> = {
   short: { windowHours: [8, 12], shrinkPercentPerHour: [0.4, 0.25] },
   overnight: { windowHours: [12, 16], shrinkPercentPerHour: [0.4, 0.25] },
   grass_day: { windowHours: [20, 28], shrinkPercentPerHour: [0.2, 0.2] },

@@ -19,7 +19,7 @@ export interface Batch {
   readonly orderedCount: number | null;
   /** How many came; of a batch that is still awaited, how many are expected. */
   readonly arrivedCount: number;
-  /** The day on which chicks on order are due, until somebody writes down that they came; then null. */
+  /** The day on which chicks on order are due, until someone records that they came; then null. */
   readonly awaitedOn: string | null;
   readonly chickCostCents: number;
   /** Arrived, less losses, less those already dressed. */
@@ -37,12 +37,12 @@ export interface Loss extends Fact {
   readonly birdCount: number;
   readonly cause: string;
 }
-export interface FeedLot extends Fact {
+export interface FeedPurchase extends Fact {
   readonly boughtOn: string;
   readonly bagCount: number;
   readonly bagMilligrams: number;
   readonly bagPriceCents: number;
-  /** Starter, grower; empty where nobody said. */
+  /** Starter, grower; empty where no one said. */
   readonly feedKind: string;
 }
 export interface FeedLeft extends Fact {
@@ -60,10 +60,10 @@ export interface BatchWeighing extends Fact {
   readonly asTyped: string;
 }
 
-/** Everything written down of a batch, each list in order of time. */
+/** Everything recorded of a batch, each list in order of time. */
 export interface BatchStory extends GrowingStory {
   readonly losses: readonly Loss[];
-  readonly feed: readonly FeedLot[];
+  readonly feed: readonly FeedPurchase[];
   readonly feedLeft: readonly FeedLeft[];
   readonly costs: readonly BatchCost[];
   readonly weighings: readonly BatchWeighing[];
@@ -87,7 +87,7 @@ const TAKEN_BY_DAYS = `
 export function batchQueries(database: Database) {
   const entries = entryQueries(database);
   const growing = growingQueries(database);
-  const standing = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
+  const current = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
   const batchSql = (where: string) => `
     SELECT id, name, kind, male_share_permille AS maleSharePermille, hatched_on AS hatchedOn,
            ordered_count AS orderedCount, arrived_count AS arrivedCount, chick_cost_cents AS chickCostCents,
@@ -97,19 +97,19 @@ export function batchQueries(database: Database) {
                    coalesce(arrival.arrived_count, batch.arrived_count) AS arrived_count,
                    CASE WHEN arrival.id IS NULL THEN awaited_on END AS awaited_on,
                    (SELECT coalesce(sum(bird_count), 0) FROM batch_loss
-                     WHERE batch_id = batch.id AND ${standing}) AS lost_count,
+                     WHERE batch_id = batch.id AND ${current}) AS lost_count,
                    (SELECT coalesce(sum(dressed_count), 0) FROM (${TAKEN_BY_DAYS})
                      WHERE batch_id = batch.id) AS dressed_count
               FROM batch
               LEFT JOIN batch_arrival AS arrival
                      ON arrival.batch_id = batch.id
                     AND arrival.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)
-             WHERE batch.${standing} AND ${where})
+             WHERE batch.${current} AND ${where})
      ORDER BY hatched_on, id`;
   const selectBatches = database.prepare<[], Batch>(batchSql("true"));
   const selectBatch = database.prepare<[number], Batch>(batchSql("batch.id = ?"));
-  const selectIsNameTaken = database.prepare<[string], { taken: 0 | 1 }>(
-    `SELECT EXISTS (SELECT 1 FROM batch WHERE name = ? AND ${standing}) AS taken`,
+  const selectIsNameUsed = database.prepare<[string], { taken: 0 | 1 }>(
+    `SELECT EXISTS (SELECT 1 FROM batch WHERE name = ? AND ${current}) AS taken`,
   );
   const selectSetAside = database.prepare<[number, number], { setAside: number }>(`
     WITH taken AS (${TAKEN_BY_DAYS})
@@ -117,21 +117,21 @@ export function batchQueries(database: Database) {
       FROM taken WHERE batch_id = ? AND day_id <> ?`);
   const selectLosses = database.prepare<[number], Loss>(`
     SELECT entry_id AS entryId, lost_on AS lostOn, bird_count AS birdCount, cause
-      FROM batch_loss WHERE batch_id = ? AND ${standing} ORDER BY lost_on, id`);
-  const selectFeed = database.prepare<[number], FeedLot>(`
+      FROM batch_loss WHERE batch_id = ? AND ${current} ORDER BY lost_on, id`);
+  const selectFeed = database.prepare<[number], FeedPurchase>(`
     SELECT entry_id AS entryId, bought_on AS boughtOn, bag_count AS bagCount, bag_milligrams AS bagMilligrams,
            bag_price_cents AS bagPriceCents, feed_kind AS feedKind
-      FROM batch_feed WHERE batch_id = ? AND ${standing} ORDER BY bought_on, id`);
+      FROM batch_feed WHERE batch_id = ? AND ${current} ORDER BY bought_on, id`);
   const selectFeedLeft = database.prepare<[number], FeedLeft>(`
     SELECT entry_id AS entryId, counted_on AS countedOn, left_milligrams AS leftMilligrams
-      FROM batch_feed_left WHERE batch_id = ? AND ${standing} ORDER BY counted_on, id`);
+      FROM batch_feed_left WHERE batch_id = ? AND ${current} ORDER BY counted_on, id`);
   const selectCosts = database.prepare<[number], BatchCost>(`
     SELECT entry_id AS entryId, spent_on AS spentOn, what, amount_cents AS amountCents
-      FROM batch_cost WHERE batch_id = ? AND ${standing} ORDER BY spent_on, id`);
+      FROM batch_cost WHERE batch_id = ? AND ${current} ORDER BY spent_on, id`);
   const selectWeighings = database.prepare<[number], BatchWeighing>(`
     SELECT entry_id AS entryId, weighed_on AS weighedOn, live_weight_milligrams AS liveWeightMilligrams,
            as_typed AS asTyped
-      FROM batch_weighing WHERE batch_id = ? AND ${standing} ORDER BY weighed_on, id`);
+      FROM batch_weighing WHERE batch_id = ? AND ${current} ORDER BY weighed_on, id`);
   const insertBatch = database.prepare<NewBatch & Fact>(`
     INSERT INTO batch (entry_id, name, kind, male_share_permille, hatched_on, ordered_count, arrived_count, awaited_on,
                        chick_cost_cents)
@@ -140,7 +140,7 @@ export function batchQueries(database: Database) {
   const insertLoss = database.prepare<Loss & { batchId: number }>(`
     INSERT INTO batch_loss (entry_id, batch_id, lost_on, bird_count, cause)
     VALUES (@entryId, @batchId, @lostOn, @birdCount, @cause)`);
-  const insertFeed = database.prepare<FeedLot & { batchId: number }>(`
+  const insertFeed = database.prepare<FeedPurchase & { batchId: number }>(`
     INSERT INTO batch_feed (entry_id, batch_id, bought_on, bag_count, bag_milligrams, bag_price_cents, feed_kind)
     VALUES (@entryId, @batchId, @boughtOn, @bagCount, @bagMilligrams, @bagPriceCents, @feedKind)`);
   const insertFeedLeft = database.prepare<FeedLeft & { batchId: number }>(`
@@ -160,7 +160,7 @@ export function batchQueries(database: Database) {
   };
   /** Feed that came to a batch less what went on from it, milligrams. */
   const feedStock = (batchId: number): number =>
-    selectFeed.all(batchId).reduce((sum, lot) => sum + lot.bagCount * lot.bagMilligrams, 0) +
+    selectFeed.all(batchId).reduce((sum, purchase) => sum + purchase.bagCount * purchase.bagMilligrams, 0) +
     growing
       .feedMoved(batchId)
       .reduce((sum, move) => sum + (move.toBatchId === batchId ? 1 : -1) * move.movedMilligrams, 0);
@@ -180,7 +180,7 @@ export function batchQueries(database: Database) {
       ...growing.story(batchId),
     }),
 
-    /** Chicks that were awaited came; taken back, they are awaited again. */
+    /** Chicks that were awaited came; removed, they are awaited again. */
     recordArrival: (
       entry: Entry,
       batchId: number,
@@ -208,7 +208,7 @@ export function batchQueries(database: Database) {
     ): Recorded<"more-than-in-pen"> =>
       entries.once(entry, ["pen-move", batchId, move], () => {
         const pens = growing.birdsByPen(batchId);
-        // A pen that is short counts as such: else a move that was taken back could not be written down again.
+        // A pen that is short counts as such: else a move that was removed could not be recorded again.
         const penned = [...pens.values()].reduce((sum, birds) => sum + birds, 0);
         const there =
           move.fromPen === "" ? (batch(batchId)?.aliveCount ?? 0) - penned : (pens.get(move.fromPen) ?? 0);
@@ -230,7 +230,7 @@ export function batchQueries(database: Database) {
 
     addBatch: (entry: Entry, batch: NewBatch): Recorded<"name-taken"> =>
       entries.once(entry, ["batch", batch], () => {
-        if (selectIsNameTaken.get(batch.name)!.taken) return "name-taken";
+        if (selectIsNameUsed.get(batch.name)!.taken) return "name-taken";
         insertBatch.run({ entryId: entry.entryId, ...batch });
         return undefined;
       }),
@@ -242,9 +242,9 @@ export function batchQueries(database: Database) {
         return undefined;
       }),
 
-    recordFeed: (entry: Entry, batchId: number, lot: Omit<FeedLot, "entryId">): Recorded =>
-      entries.once(entry, ["feed", batchId, lot], () => {
-        insertFeed.run({ entryId: entry.entryId, batchId, ...lot });
+    recordFeed: (entry: Entry, batchId: number, purchase: Omit<FeedPurchase, "entryId">): Recorded =>
+      entries.once(entry, ["feed", batchId, purchase], () => {
+        insertFeed.run({ entryId: entry.entryId, batchId, ...purchase });
         return undefined;
       }),
 

@@ -33,7 +33,7 @@ export interface Arrival extends Fact {
   readonly arrivedCount: number;
 }
 
-/** What is written down of a batch between its arrival and its day, each list in order of time. */
+/** What is recorded of a batch between its arrival and its day, each list in order of time. */
 export interface GrowingStory {
   readonly arrivals: readonly Arrival[];
   readonly notes: readonly BatchNote[];
@@ -44,30 +44,30 @@ export interface GrowingStory {
 
 /** Prepares the statements of a growing batch; the rules about them are in the batch's own queries. */
 export function growingQueries(database: Database) {
-  const standing = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
+  const current = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
   const selectArrivals = database.prepare<[number], Arrival>(`
     SELECT entry_id AS entryId, arrived_on AS arrivedOn, arrived_count AS arrivedCount
-      FROM batch_arrival WHERE batch_id = ? AND ${standing} ORDER BY arrived_on, id`);
+      FROM batch_arrival WHERE batch_id = ? AND ${current} ORDER BY arrived_on, id`);
   const selectNotes = database.prepare<[number], BatchNote>(`
     SELECT entry_id AS entryId, noted_on AS notedOn, kind, note
-      FROM batch_note WHERE batch_id = ? AND ${standing} ORDER BY noted_on, id`);
+      FROM batch_note WHERE batch_id = ? AND ${current} ORDER BY noted_on, id`);
   const selectPenMoves = database.prepare<[number], PenMove>(`
     SELECT entry_id AS entryId, moved_on AS movedOn, bird_count AS birdCount, from_pen AS fromPen, to_pen AS toPen
-      FROM batch_pen_move WHERE batch_id = ? AND ${standing} ORDER BY moved_on, id`);
+      FROM batch_pen_move WHERE batch_id = ? AND ${current} ORDER BY moved_on, id`);
   const selectOpened = database.prepare<[number], FeedOpened>(`
     SELECT entry_id AS entryId, opened_on AS openedOn, bag_count AS bagCount
-      FROM batch_feed_opened WHERE batch_id = ? AND ${standing} ORDER BY opened_on, id`);
+      FROM batch_feed_opened WHERE batch_id = ? AND ${current} ORDER BY opened_on, id`);
   const moved = (where: string) => `
     SELECT entry_id AS entryId, moved_on AS movedOn, from_batch_id AS fromBatchId, to_batch_id AS toBatchId,
            moved_milligrams AS movedMilligrams, amount_cents AS amountCents
-      FROM feed_moved WHERE ${where} AND ${standing} ORDER BY moved_on, id`;
+      FROM feed_moved WHERE ${where} AND ${current} ORDER BY moved_on, id`;
   const selectFeedMoved = database.prepare<{ id: number }, FeedMove>(
     moved("(from_batch_id = @id OR to_batch_id = @id)"),
   );
   const selectStock = database.prepare<[], { milligrams: number; cents: number }>(`
     SELECT coalesce(sum(CASE WHEN to_batch_id IS NULL THEN moved_milligrams ELSE -moved_milligrams END), 0) AS milligrams,
            coalesce(sum(CASE WHEN to_batch_id IS NULL THEN amount_cents ELSE -amount_cents END), 0) AS cents
-      FROM feed_moved WHERE (from_batch_id IS NULL OR to_batch_id IS NULL) AND ${standing}`);
+      FROM feed_moved WHERE (from_batch_id IS NULL OR to_batch_id IS NULL) AND ${current}`);
   const insertArrival = database.prepare(`
     INSERT INTO batch_arrival (entry_id, batch_id, arrived_on, arrived_count)
     VALUES (@entryId, @batchId, @arrivedOn, @arrivedCount)`);

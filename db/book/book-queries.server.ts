@@ -2,7 +2,7 @@ import type { Database } from "better-sqlite3";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
-/** A batch of before this file, in summary. A null is something that nobody wrote down. */
+/** A batch of before this file, in summary. A null is something that no one wrote down. */
 export interface PastBatch {
   readonly entryId: string;
   readonly name: string;

@@ -1,8 +1,8 @@
 import type { Database } from "better-sqlite3";
 import type { WhichBirds } from "#core/growth/flock.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
-import type { ScaldSchool } from "#core/scald/scald-constants.ts";
-import type { WithdrawalSchool } from "#core/withdrawal/withdrawal-constants.ts";
+import type { ScaldMethod } from "#core/scald/scald-constants.ts";
+import type { WithdrawalMethod } from "#core/withdrawal/withdrawal-constants.ts";
 import { batchQueries } from "#db/batch/batch-queries.server.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
@@ -15,8 +15,8 @@ export interface DayChoiceRow {
   readonly coneCount: number;
   readonly tablePlaceCount: number;
   readonly breakMinutes: number;
-  readonly scaldSchool: ScaldSchool;
-  readonly withdrawalSchool: WithdrawalSchool;
+  readonly scaldMethod: ScaldMethod;
+  readonly withdrawalMethod: WithdrawalMethod;
   readonly whichBirds: WhichBirds;
   /** Minutes from midnight by the farm's clock. */
   readonly breakAtMinute: number;
@@ -68,7 +68,7 @@ export interface KeptPlan {
   readonly keptAt: number;
   readonly birdCount: number;
   readonly startAt: number;
-  readonly evenChanceAt: number;
+  readonly likelyAt: number;
   readonly wholeDayMinutes: number;
   readonly feedOffAt: number;
   readonly liveMeanMilligrams: number;
@@ -86,7 +86,7 @@ export function dayQueries(database: Database) {
     SELECT day.id, day.entry_id AS entryId, day.revision, day.batch_id AS batchId, processed_on AS processedOn, time_zone AS timeZone,
            start_at AS startAt, bird_count AS birdCount, cut_up_count AS cutUpCount, people_count AS peopleCount,
            cone_count AS coneCount, table_place_count AS tablePlaceCount, break_minutes AS breakMinutes,
-           scald_school AS scaldSchool, withdrawal_school AS withdrawalSchool,
+           scald_school AS scaldMethod, withdrawal_school AS withdrawalMethod,
            which_birds AS whichBirds, break_at_minute AS breakAtMinute, pin_place_count AS pinPlaceCount,
            keeps_giblets AS keepsGiblets, pluck_by AS pluckBy, change_water_birds AS changeWaterBirds, brine_permille AS brinePermille,
            keeps_feet AS keepsFeet, packs_same_day AS packsSameDay, is_rain_expected AS isRainExpected,
@@ -113,15 +113,15 @@ export function dayQueries(database: Database) {
                                 which_birds, break_at_minute, pin_place_count, keeps_giblets, pluck_by, change_water_birds,
                                 brine_permille, keeps_feet, packs_same_day, is_rain_expected)
     VALUES (@entryId, 1, @batchId, @processedOn, @timeZone, @startAt, @birdCount, @cutUpCount,
-            @peopleCount, @coneCount, @tablePlaceCount, @breakMinutes, @scaldSchool, @withdrawalSchool,
+            @peopleCount, @coneCount, @tablePlaceCount, @breakMinutes, @scaldMethod, @withdrawalMethod,
             @whichBirds, @breakAtMinute, @pinPlaceCount, @keepsGiblets, @pluckBy, @changeWaterBirds, @brinePermille,
             @keepsFeet, @packsSameDay, @isRainExpected)`);
   const updateDay = database.prepare<Omit<DayChoiceRow, "crew"> & { id: number; timeZone: string }>(`
     UPDATE processing_day
        SET revision = revision + 1, processed_on = @processedOn, time_zone = @timeZone, start_at = @startAt,
            bird_count = @birdCount, cut_up_count = @cutUpCount, people_count = @peopleCount, cone_count = @coneCount,
-           table_place_count = @tablePlaceCount, break_minutes = @breakMinutes, scald_school = @scaldSchool,
-           withdrawal_school = @withdrawalSchool, which_birds = @whichBirds, break_at_minute = @breakAtMinute,
+           table_place_count = @tablePlaceCount, break_minutes = @breakMinutes, scald_school = @scaldMethod,
+           withdrawal_school = @withdrawalMethod, which_birds = @whichBirds, break_at_minute = @breakAtMinute,
            pin_place_count = @pinPlaceCount, keeps_giblets = @keepsGiblets, pluck_by = @pluckBy,
            change_water_birds = @changeWaterBirds, brine_permille = @brinePermille, keeps_feet = @keepsFeet,
            packs_same_day = @packsSameDay, is_rain_expected = @isRainExpected
@@ -130,7 +130,7 @@ export function dayQueries(database: Database) {
     "SELECT id FROM processing_day WHERE entry_id = ?",
   );
   const selectKeptPlan = database.prepare<[number], KeptPlan>(`
-    SELECT kept_at AS keptAt, bird_count AS birdCount, start_at AS startAt, even_chance_at AS evenChanceAt,
+    SELECT kept_at AS keptAt, bird_count AS birdCount, start_at AS startAt, even_chance_at AS likelyAt,
            whole_day_minutes AS wholeDayMinutes, feed_off_at AS feedOffAt,
            live_mean_milligrams AS liveMeanMilligrams, dressed_mean_milligrams AS dressedMeanMilligrams,
            ice_bag_count AS iceBagCount
@@ -187,13 +187,13 @@ export function dayQueries(database: Database) {
         return undefined;
       }),
 
-    /** Changes a day if nobody else has since the revision that the person saw. */
+    /** Changes a day if no one else has since the revision that the person saw. */
     changeDay: database.transaction(
       (id: number, seenRevision: number, timeZone: string, choices: DayChoiceRow): "saved" | SaveRefusal => {
-        const standing = day(id);
-        if (!standing || standing.revision !== seenRevision) return "changed-meanwhile";
-        if (standing.settledEntryId) return "day-settled";
-        if (choices.birdCount > batches.freeForDay(standing.batchId, id)) return "more-than-alive";
+        const current = day(id);
+        if (!current || current.revision !== seenRevision) return "changed-meanwhile";
+        if (current.settledEntryId) return "day-settled";
+        if (choices.birdCount > batches.freeForDay(current.batchId, id)) return "more-than-alive";
         const { crew, ...row } = choices;
         updateDay.run({ id, timeZone, ...row });
         writeCrew(id, crew);

@@ -16,15 +16,15 @@ export interface CarcassMark {
 /** Prepares every statement of breeders' marks once; call it once per connection. */
 export function markQueries(database: Database) {
   const entries = entryQueries(database);
-  const takenBack = "(SELECT entry_id FROM entry_taken_back)";
+  const removed = "(SELECT entry_id FROM entry_taken_back)";
   const selectMarks = database.prepare<[number], CarcassMark>(`
     SELECT mark.entry_id AS entryId, carcass.bird_number AS birdNumber,
            frame_width_millimeters AS frameWidthMillimeters, keel_millimeters AS keelMillimeters, fleshing, legs, note
       FROM carcass_mark AS mark JOIN carcass ON carcass.id = mark.carcass_id
-     WHERE carcass.day_id = ? AND mark.entry_id NOT IN ${takenBack} AND carcass.entry_id NOT IN ${takenBack}
+     WHERE carcass.day_id = ? AND mark.entry_id NOT IN ${removed} AND carcass.entry_id NOT IN ${removed}
      ORDER BY carcass.bird_number, mark.id`);
   const selectCarcass = database.prepare<[number, number], { id: number }>(`
-    SELECT id FROM carcass WHERE day_id = ? AND bird_number = ? AND entry_id NOT IN ${takenBack}`);
+    SELECT id FROM carcass WHERE day_id = ? AND bird_number = ? AND entry_id NOT IN ${removed}`);
   const insertMark = database.prepare(`
     INSERT INTO carcass_mark (entry_id, carcass_id, frame_width_millimeters, keel_millimeters, fleshing, legs, note)
     VALUES (@entryId, @carcassId, @frameWidthMillimeters, @keelMillimeters, @fleshing, @legs, @note)`);

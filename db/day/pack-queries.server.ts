@@ -29,7 +29,7 @@ export function packQueries(database: Database) {
   const isSettled = settledCheck(database);
   const selectPlace = database.prepare<[number], { id: number }>(`
     SELECT id FROM storage_place WHERE id = ? AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)`);
-  const selectIsNumberTaken = database.prepare<[number, number], { taken: 0 | 1 }>(`
+  const selectIsNumberUsed = database.prepare<[number, number], { taken: 0 | 1 }>(`
     SELECT EXISTS (SELECT 1 FROM carcass WHERE day_id = ? AND bird_number = ?
                       AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS taken`);
   const selectIsOfDay = database.prepare<[number, string], { found: 0 | 1 }>(
@@ -40,23 +40,23 @@ export function packQueries(database: Database) {
     VALUES (@entryId, @dayId, @birdNumber, @purpose, @weightMilligrams, @asTyped, @reason, @placeId, @packedAt)`);
 
   return {
-    /** Birds packed and not taken back, in the order they were weighed. */
+    /** Birds packed and not removed, in the order they were weighed. */
     carcasses: (dayId: number): Carcass[] => selectCarcasses.all(dayId),
 
     recordCarcass: (entry: Entry, dayId: number, carcass: NewCarcass): Recorded<PackRefusal> =>
       entries.once(entry, ["carcass", dayId, carcass], () => {
         if (isSettled(dayId)) return "day-settled";
         if (carcass.placeId !== null && !selectPlace.get(carcass.placeId)) return "place-unknown";
-        if (selectIsNumberTaken.get(dayId, carcass.birdNumber)!.taken) return "bird-already-packed";
+        if (selectIsNumberUsed.get(dayId, carcass.birdNumber)!.taken) return "bird-already-packed";
         insertCarcass.run({ entryId: entry.entryId, packedAt: entry.at, dayId, ...carcass });
         return undefined;
       }),
 
     /** Takes one of the day's own birds back, if the day is open. */
-    takeBack: database.transaction(
+    remove: database.transaction(
       (dayId: number, entryId: string, at: number): "taken-back" | "day-settled" => {
         if (isSettled(dayId)) return "day-settled";
-        if (selectIsOfDay.get(dayId, entryId)!.found) entries.takeBack(entryId, at);
+        if (selectIsOfDay.get(dayId, entryId)!.found) entries.remove(entryId, at);
         return "taken-back";
       },
     ).immediate,

@@ -26,7 +26,7 @@ export function runQueries(database: Database) {
   const insertKeptPlan = database.prepare<KeptPlan & { dayId: number }>(`
     INSERT INTO kept_plan (day_id, kept_at, bird_count, start_at, even_chance_at, whole_day_minutes, feed_off_at,
                            live_mean_milligrams, dressed_mean_milligrams, ice_bag_count)
-    VALUES (@dayId, @keptAt, @birdCount, @startAt, @evenChanceAt, @wholeDayMinutes, @feedOffAt,
+    VALUES (@dayId, @keptAt, @birdCount, @startAt, @likelyAt, @wholeDayMinutes, @feedOffAt,
             @liveMeanMilligrams, @dressedMeanMilligrams, @iceBagCount)
     ON CONFLICT (day_id) DO NOTHING`);
 
@@ -45,17 +45,17 @@ export function runQueries(database: Database) {
     });
 
   return {
-    /** What happened and was not taken back, in order of time. */
+    /** What happened and was not removed, in order of time. */
     events: (dayId: number): DayEvent[] => selectEvents.all(dayId),
     record,
     /** Starts the day and keeps the plan as it stands at that moment. */
     start: (entry: Entry, dayId: number, at: number, plan: KeptPlan): Recorded<"day-settled"> =>
       record(entry, dayId, { kind: "start", at, note: "" }, () => insertKeptPlan.run({ dayId, ...plan })),
     /** Takes back one of the day's own events, if the day is open. */
-    takeBack: database.transaction(
+    remove: database.transaction(
       (dayId: number, entryId: string, at: number): "taken-back" | "day-settled" => {
         if (isSettled(dayId)) return "day-settled";
-        if (selectIsOfDay.get(dayId, entryId)!.found) entries.takeBack(entryId, at);
+        if (selectIsOfDay.get(dayId, entryId)!.found) entries.remove(entryId, at);
         return "taken-back";
       },
     ).immediate,

@@ -27,27 +27,27 @@ export interface SupplyUse {
 export function settleQueries(database: Database) {
   const entries = entryQueries(database);
   const supplying = supplyQueries(database);
-  const standing = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
+  const current = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
   const selectCosts = database.prepare<[number], DayCost>(`
     SELECT entry_id AS entryId, what, amount_cents AS amountCents FROM day_cost
-     WHERE day_id = ? AND ${standing} ORDER BY id`);
+     WHERE day_id = ? AND ${current} ORDER BY id`);
   const insertCost = database.prepare<DayCost & { dayId: number }>(
     "INSERT INTO day_cost (entry_id, day_id, what, amount_cents) VALUES (@entryId, @dayId, @what, @amountCents)",
   );
   const selectSettlement = database.prepare<[number], SettlementRow>(`
     SELECT entry_id AS entryId, settled_at AS settledAt, bird_count AS birdCount, work_minutes AS workMinutes,
            live_mean_milligrams AS liveMeanMilligrams
-      FROM day_settlement WHERE day_id = ? AND ${standing}`);
+      FROM day_settlement WHERE day_id = ? AND ${current}`);
   const insertSettlement = database.prepare<SettlementRow & { dayId: number }>(`
     INSERT INTO day_settlement (entry_id, day_id, settled_at, bird_count, work_minutes, live_mean_milligrams)
     VALUES (@entryId, @dayId, @settledAt, @birdCount, @workMinutes, @liveMeanMilligrams)`);
   const selectPacked = database.prepare<{ dayId: number }, { dressedCount: number; birdCount: number }>(`
-    SELECT (SELECT count(*) FROM carcass WHERE day_id = @dayId AND purpose <> 'condemned' AND ${standing}) AS dressedCount,
-           max((SELECT count(*) FROM carcass WHERE day_id = @dayId AND ${standing}),
-               (SELECT count(*) FROM day_event WHERE day_id = @dayId AND kind = 'bird' AND ${standing})) AS birdCount`);
+    SELECT (SELECT count(*) FROM carcass WHERE day_id = @dayId AND purpose <> 'condemned' AND ${current}) AS dressedCount,
+           max((SELECT count(*) FROM carcass WHERE day_id = @dayId AND ${current}),
+               (SELECT count(*) FROM day_event WHERE day_id = @dayId AND kind = 'bird' AND ${current})) AS birdCount`);
 
   const selectSettledCount = database.prepare<[], { days: number }>(
-    `SELECT count(*) AS days FROM day_settlement WHERE ${standing}`,
+    `SELECT count(*) AS days FROM day_settlement WHERE ${current}`,
   );
 
   return {
@@ -81,7 +81,7 @@ export function settleQueries(database: Database) {
     /** Opens a settled day again; harmless if it is open. */
     reopen: database.transaction((dayId: number, at: number): void => {
       const settled = selectSettlement.get(dayId);
-      if (settled) entries.takeBack(settled.entryId, at);
+      if (settled) entries.remove(settled.entryId, at);
     }).immediate,
   };
 }

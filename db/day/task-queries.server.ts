@@ -20,7 +20,7 @@ export function taskQueries(database: Database) {
   );
   return {
     done: (dayId: number): TaskDone[] => selectDone.all(dayId),
-    /** Ticks a task; where somebody else has ticked it meanwhile, theirs stands. */
+    /** Ticks a task; where someone else has ticked it meanwhile, theirs stands. */
     tick: (entry: Entry, dayId: number, task: string): Recorded =>
       entries.once(entry, ["task", dayId, task], () => {
         if (selectDone.all(dayId).some((done) => done.task === task)) return undefined;

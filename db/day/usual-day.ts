@@ -1,6 +1,6 @@
 import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
 
-/** What stands for a day where nobody said otherwise: a break at noon, two at the pins, giblets kept, a drum, one water, no brine. */
+/** What stands for a day where no one said otherwise: a break at noon, two at the pins, giblets kept, a drum, one water, no brine. */
 export const USUAL_DAY = {
   breakAtMinute: 12 * 60,
   pinPlaceCount: 2,

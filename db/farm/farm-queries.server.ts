@@ -132,12 +132,12 @@ export function farmQueries(database: Database) {
     /** The farm, or undefined in a new file. */
     farm: (): Farm | undefined => selectFarm.get(),
 
-    /** Makes the farm, or changes it if nobody else has since the revision that the person saw (0 for a new farm). */
+    /** Makes the farm, or changes it if no one else has since the revision that the person saw (0 for a new farm). */
     saveFarm: database.transaction(
       (settings: FarmSettings, seenRevision: number): "saved" | "changed-meanwhile" => {
-        const standing = selectFarm.get();
-        if ((standing?.revision ?? 0) !== seenRevision) return "changed-meanwhile";
-        if (standing) updateFarm.run({ ...settings, revision: seenRevision });
+        const current = selectFarm.get();
+        if ((current?.revision ?? 0) !== seenRevision) return "changed-meanwhile";
+        if (current) updateFarm.run({ ...settings, revision: seenRevision });
         else insertFarm.run(settings);
         return "saved";
       },
@@ -153,14 +153,14 @@ export function farmQueries(database: Database) {
     places: (): StoragePlace[] => selectPlaces.all(),
     addPlace: (entry: Entry, place: Omit<StoragePlace, "id" | "entryId">): Recorded<"name-taken"> =>
       entries.once(entry, ["place", place], () => {
-        if (selectPlaces.all().some((standing) => standing.name === place.name)) return "name-taken";
+        if (selectPlaces.all().some((current) => current.name === place.name)) return "name-taken";
         insertPlace.run({ entryId: entry.entryId, ...place });
         return undefined;
       }),
   };
 }
 
-/** A row of kit as core reckons with it. */
+/** A row of kit as core calculates with it. */
 export function kitItemOf({ priceCents, lifeYears, lifeBirds }: KitRow): KitItem {
   return { priceCents, life: lifeYears === null ? { birds: lifeBirds! } : { years: lifeYears } };
 }

@@ -3,7 +3,7 @@ import type { CarcassUse } from "#core/packing/pack-tally.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
 export const WAYS_OUT = ["sold", "eaten", "given", "spoiled"] as const;
-export type WayOut = (typeof WAYS_OUT)[number];
+export type Remedy = (typeof WAYS_OUT)[number];
 
 /** A bird that was packed and has not left. */
 export interface StoredBird {
@@ -23,13 +23,13 @@ export interface BirdOut {
   readonly birdNumber: number;
   readonly weightMilligrams: number;
   readonly outOn: string;
-  readonly how: WayOut;
+  readonly how: Remedy;
 }
 
 /** Prepares every statement of the stores once; call it once per connection. */
 export function freezerQueries(database: Database) {
   const entries = entryQueries(database);
-  const takenBack = "(SELECT entry_id FROM entry_taken_back)";
+  const removed = "(SELECT entry_id FROM entry_taken_back)";
   const selectStored = database.prepare<[], StoredBird>(`
     SELECT carcass.id AS carcassId, day.id AS dayId, day.processed_on AS processedOn, batch.name AS batchName,
            carcass.bird_number AS birdNumber, carcass.purpose, carcass.weight_milligrams AS weightMilligrams,
@@ -46,18 +46,18 @@ export function freezerQueries(database: Database) {
       JOIN carcass ON carcass.id = gone.carcass_id
       JOIN processing_day AS day ON day.id = carcass.day_id
       JOIN batch ON batch.id = day.batch_id
-     WHERE gone.entry_id NOT IN ${takenBack}
+     WHERE gone.entry_id NOT IN ${removed}
      ORDER BY gone.out_on DESC, gone.id DESC LIMIT ?`);
   const selectOutBetween = database.prepare<[string, string], { birds: number }>(`
     SELECT count(*) AS birds FROM carcass_out
-     WHERE out_on > ? AND out_on <= ? AND entry_id NOT IN ${takenBack}`);
+     WHERE out_on > ? AND out_on <= ? AND entry_id NOT IN ${removed}`);
   const selectStoredCount = database.prepare<[], { birds: number }>(
     "SELECT count(*) AS birds FROM stored_carcass",
   );
   const selectIsStored = database.prepare<[number], { stored: 0 | 1 }>(
     "SELECT EXISTS (SELECT 1 FROM stored_carcass WHERE carcass_id = ?) AS stored",
   );
-  const insertOut = database.prepare<{ entryId: string; carcassId: number; outOn: string; how: WayOut }>(
+  const insertOut = database.prepare<{ entryId: string; carcassId: number; outOn: string; how: Remedy }>(
     "INSERT INTO carcass_out (entry_id, carcass_id, out_on, how) VALUES (@entryId, @carcassId, @outOn, @how)",
   );
 
@@ -71,7 +71,7 @@ export function freezerQueries(database: Database) {
     takeOut: (
       entry: Entry,
       carcassId: number,
-      out: { outOn: string; how: WayOut },
+      out: { outOn: string; how: Remedy },
     ): Recorded<"not-in-store"> =>
       entries.once(entry, ["out", carcassId, out], () => {
         if (!selectIsStored.get(carcassId)!.stored) return "not-in-store";

@@ -3,14 +3,14 @@ import type { Helper } from "#core/day/crew/crew.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
-/** Somebody who helps, as the farm keeps them. */
+/** Someone who helps, as the farm keeps them. */
 export interface Person extends Helper {
   readonly entryId: string;
   /** Weekdays on which they usually can: bit 0 for Monday to bit 6 for Sunday. */
   readonly weekdayMask: number;
 }
 
-/** What somebody can and may do: all of a person but their name and ids. */
+/** What someone can and may do: all of a person but their name and ids. */
 export type PersonAbility = Omit<Person, "id" | "entryId" | "name">;
 
 interface PersonRow {
@@ -29,7 +29,7 @@ interface PersonRow {
   readonly besideAdult: string;
 }
 
-/** A day on which somebody can or can't come, whatever their weekdays say. */
+/** A day on which someone can or can't come, whatever their weekdays say. */
 export interface PersonDay {
   readonly entryId: string;
   readonly personId: number;
@@ -44,12 +44,12 @@ type PersonDayRow = Omit<PersonDay, "canCome"> & { readonly canCome: 0 | 1 };
 /** Prepares every statement about people once; call it once per connection. */
 export function peopleQueries(database: Database) {
   const entries = entryQueries(database);
-  const standing = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
+  const current = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
   const selectPeople = database.prepare<[], PersonRow>(`
     SELECT id, entry_id AS entryId, name, weekday_mask AS weekdayMask, hands_percent AS handsPercent,
            uses_knives AS usesKnives, scalds, lifts, born_year AS bornYear, from_minute AS fromMinute,
            to_minute AS toMinute, beside_adult_stations AS besideAdult
-      FROM person WHERE ${standing} ORDER BY id`);
+      FROM person WHERE ${current} ORDER BY id`);
   const insertPerson = database.prepare<Omit<PersonRow, "id">>(`
     INSERT INTO person (entry_id, name, weekday_mask, hands_percent, uses_knives, scalds, lifts, born_year,
                         from_minute, to_minute, beside_adult_stations)
@@ -62,17 +62,17 @@ export function peopleQueries(database: Database) {
      WHERE id = @id`);
   const selectDays = database.prepare<[string, string], PersonDayRow>(`
     SELECT entry_id AS entryId, person_id AS personId, on_day AS onDay, can_come AS canCome, source, why
-      FROM person_day WHERE ${standing} AND on_day BETWEEN ? AND ? ORDER BY id`);
+      FROM person_day WHERE ${current} AND on_day BETWEEN ? AND ? ORDER BY id`);
   const insertDay = database.prepare<PersonDayRow>(`
     INSERT INTO person_day (entry_id, person_id, on_day, can_come, source, why)
     VALUES (@entryId, @personId, @onDay, @canCome, @source, @why)`);
   const selectCalendars = database.prepare<[number], { entryId: string }>(`
     SELECT DISTINCT entry_id AS entryId FROM person_day
-     WHERE person_id = ? AND source = 'calendar' AND ${standing}`);
+     WHERE person_id = ? AND source = 'calendar' AND ${current}`);
 
   const people = (): Person[] => selectPeople.all().map(personFromRow);
   /** A farm names one young person at most: an adult can't stand beside two. */
-  const isGrantTaken = (ability: PersonAbility, exceptId?: number): boolean =>
+  const isGrantUsed = (ability: PersonAbility, exceptId?: number): boolean =>
     ability.besideAdult.length > 0 &&
     people().some(({ id, besideAdult }) => id !== exceptId && besideAdult.length > 0);
 
@@ -85,15 +85,15 @@ export function peopleQueries(database: Database) {
       entries.once(entry, ["person", person], () => {
         if (people().some(({ name }) => name.toLowerCase() === person.name.toLowerCase()))
           return "name-taken";
-        if (isGrantTaken(person)) return "grant-taken";
+        if (isGrantUsed(person)) return "grant-taken";
         insertPerson.run({ entryId: entry.entryId, name: person.name, ...rowFromAbility(person) });
         return undefined;
       }),
 
-    /** What somebody can and may do; their name stays. */
+    /** What someone can and may do; their name stays. */
     changePerson: (entry: Entry, person: PersonAbility & { readonly id: number }): Recorded<"grant-taken"> =>
       entries.once(entry, ["person-changed", person], () => {
-        if (isGrantTaken(person, person.id)) return "grant-taken";
+        if (isGrantUsed(person, person.id)) return "grant-taken";
         updatePerson.run({ id: person.id, ...rowFromAbility(person) });
         return undefined;
       }),
@@ -107,14 +107,14 @@ export function peopleQueries(database: Database) {
         return undefined;
       }),
 
-    /** Days on which a calendar file says that somebody is busy. It takes the place of what their last file said. */
+    /** Days on which a calendar file says that someone is busy. It takes the place of what their last file said. */
     readCalendar: (
       entry: Entry,
       personId: number,
       busy: readonly { readonly onDay: string; readonly why: string }[],
     ): Recorded =>
       entries.once(entry, ["calendar", personId, busy], () => {
-        for (const { entryId } of selectCalendars.all(personId)) entries.takeBack(entryId, entry.at);
+        for (const { entryId } of selectCalendars.all(personId)) entries.remove(entryId, entry.at);
         for (const { onDay, why } of busy)
           insertDay.run({ entryId: entry.entryId, personId, onDay, canCome: 0, source: "calendar", why });
         return undefined;

@@ -2,7 +2,7 @@ import type { Database } from "better-sqlite3";
 import type { SeasonRule } from "#core/season/season-problem.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
-/** What the season is reckoned with. A null number: our default stands. A null price of a rule: it is firm. */
+/** What the season is calculated with. A null number: our default stands. A null price of a rule: it is firm. */
 export interface SeasonSetting {
   readonly wholeCentsPerKilogram: number | null;
   readonly cutCentsPerKilogram: number | null;
@@ -122,7 +122,7 @@ type New<Row extends Fact> = Omit<Row, "entryId">;
 /** Prepares every statement of the season once; call it once per connection. */
 export function seasonQueries(database: Database) {
   const entries = entryQueries(database);
-  const standing = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
+  const current = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
   const columns = Object.entries(COLUMNS);
   const selectSetting = database.prepare<[], SeasonSetting & { revision: number }>(
     `SELECT revision, ${columns.map(([name, column]) => `${column} AS ${name}`).join(", ")} FROM season_setting`,
@@ -136,31 +136,31 @@ export function seasonQueries(database: Database) {
   const selectSizes = database.prepare<[], WantedSize>(`
     SELECT entry_id AS entryId, who, least_milligrams AS leastMilligrams, most_milligrams AS mostMilligrams,
            bird_count AS birdCount
-      FROM wanted_size WHERE ${standing} ORDER BY coalesce(least_milligrams, 0), id`);
+      FROM wanted_size WHERE ${current} ORDER BY coalesce(least_milligrams, 0), id`);
   const insertSize = database.prepare<WantedSize>(`
     INSERT INTO wanted_size (entry_id, who, least_milligrams, most_milligrams, bird_count)
     VALUES (@entryId, @who, @leastMilligrams, @mostMilligrams, @birdCount)`);
   const selectMarks = database.prepare<[], DayMark>(`
     SELECT entry_id AS entryId, from_on AS fromOn, to_on AS toOn, kind, what, price_cents AS priceCents
-      FROM day_mark WHERE ${standing} ORDER BY from_on, id`);
+      FROM day_mark WHERE ${current} ORDER BY from_on, id`);
   const insertMark = database.prepare<DayMark>(`
     INSERT INTO day_mark (entry_id, from_on, to_on, kind, what, price_cents)
     VALUES (@entryId, @fromOn, @toOn, @kind, @what, @priceCents)`);
   const selectBookings = database.prepare<[], Booking>(`
     SELECT entry_id AS entryId, thing, from_on AS fromOn, to_on AS toOn
-      FROM booking WHERE ${standing} ORDER BY from_on, id`);
+      FROM booking WHERE ${current} ORDER BY from_on, id`);
   const insertBooking = database.prepare<Booking>(
     "INSERT INTO booking (entry_id, thing, from_on, to_on) VALUES (@entryId, @thing, @fromOn, @toOn)",
   );
   const selectPins = database.prepare<[], SeasonPin>(`
     SELECT entry_id AS entryId, batch_id AS batchId, pinned_on AS pinnedOn, bird_count AS birdCount
-      FROM season_pin WHERE ${standing} ORDER BY pinned_on, id`);
+      FROM season_pin WHERE ${current} ORDER BY pinned_on, id`);
   const insertPin = database.prepare<SeasonPin>(`
     INSERT INTO season_pin (entry_id, batch_id, pinned_on, bird_count)
     VALUES (@entryId, @batchId, @pinnedOn, @birdCount)`);
   const selectSpells = database.prepare<[], WeatherSpell>(`
     SELECT entry_id AS entryId, from_on AS fromOn, to_on AS toOn, mean_millicelsius AS meanMillicelsius, what
-      FROM weather_spell WHERE ${standing} ORDER BY id`);
+      FROM weather_spell WHERE ${current} ORDER BY id`);
   const insertSpell = database.prepare<WeatherSpell>(`
     INSERT INTO weather_spell (entry_id, from_on, to_on, mean_millicelsius, what)
     VALUES (@entryId, @fromOn, @toOn, @meanMillicelsius, @what)`);

@@ -21,7 +21,7 @@ export interface SupplyMoveRow extends SupplyMove {
   readonly dayId: number | null;
 }
 
-/** Something in stock, and how much of it; null where nobody has counted or bought any. */
+/** Something in stock, and how much of it; null where no one has counted or bought any. */
 export interface StockedSupply extends SupplyRow {
   readonly inStock: number | null;
 }
@@ -35,18 +35,18 @@ export interface UsedSupply extends Pick<SupplyRow, "name" | "kind" | "packAmoun
 /** Prepares every statement of supplies once; call it once per connection. */
 export function supplyQueries(database: Database) {
   const entries = entryQueries(database);
-  const standing = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
+  const current = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
   const selectSupplies = database.prepare<[], SupplyRow>(`
     SELECT id, entry_id AS entryId, name, kind, most_milligrams AS mostMilligrams, pack_amount AS packAmount,
            pack_cents AS packCents
-      FROM supply WHERE ${standing} ORDER BY most_milligrams, id`);
+      FROM supply WHERE ${current} ORDER BY most_milligrams, id`);
   const selectMoves = database.prepare<[number], SupplyMoveRow>(`
     SELECT entry_id AS entryId, supply_id AS supplyId, moved_on AS movedOn, kind, amount, day_id AS dayId
-      FROM supply_move WHERE supply_id = ? AND ${standing} ORDER BY moved_on, id`);
+      FROM supply_move WHERE supply_id = ? AND ${current} ORDER BY moved_on, id`);
   const selectUsed = database.prepare<[number], UsedSupply>(`
     SELECT supply_id AS supplyId, amount, name, supply.kind, pack_amount AS packAmount, pack_cents AS packCents
       FROM supply_move JOIN supply ON supply.id = supply_id
-     WHERE day_id = ? AND supply_move.${standing} ORDER BY supply_id`);
+     WHERE day_id = ? AND supply_move.${current} ORDER BY supply_id`);
   const insertSupply = database.prepare<Omit<SupplyRow, "id">>(`
     INSERT INTO supply (entry_id, name, kind, most_milligrams, pack_amount, pack_cents)
     VALUES (@entryId, @name, @kind, @mostMilligrams, @packAmount, @packCents)`);
@@ -64,7 +64,7 @@ export function supplyQueries(database: Database) {
     /** What a settled day used, of what is no longer kept too. */
     usedOn: (dayId: number) => selectUsed.all(dayId),
 
-    /** Adds a thing with what there is of it on a day; null where nobody has counted yet. */
+    /** Adds a thing with what there is of it on a day; null where no one has counted yet. */
     addSupply: (
       entry: Entry,
       supply: Omit<SupplyRow, "id" | "entryId">,

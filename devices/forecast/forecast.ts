@@ -1,7 +1,7 @@
 import type { LocalDay } from "#core/calendar/local-day.ts";
 import type { DayTemperatures } from "#core/sky/usual-weather.ts";
 
-/** A spell of weather that somebody typed in, because they know better. */
+/** A spell of weather that someone typed in, because they know better. */
 export interface Spell {
   readonly fromOn: LocalDay;
   readonly toOn: LocalDay;
@@ -12,7 +12,7 @@ export interface Spell {
 export interface ForecastDay extends DayTemperatures {
   /** Days since 1970-01-01. */
   readonly dayNumber: number;
-  /** What somebody said of the day; undefined where it is the usual weather of the date. */
+  /** What someone said of the day; undefined where it is the usual weather of the date. */
   readonly spell: Spell | undefined;
 }
 

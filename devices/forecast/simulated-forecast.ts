@@ -11,7 +11,7 @@ const toTenths = ({ meanCelsius, lowCelsius, highCelsius }: DayTemperatures): Da
 });
 
 /**
- * A stand-in for a weather service, which ships with the farm's machine and asks nobody: the usual weather of the
+ * A stand-in for a weather service, which ships with the farm's machine and asks no one: the usual weather of the
  * latitude and date, and over it whatever spells were typed in, of which the last one stands.
  */
 export function simulatedForecast(spells: readonly Spell[]): Forecast {

@@ -4,7 +4,7 @@ import { bottleneck } from "#core/processing-line/line-whatif.ts";
 import { leversOf, whatHelps } from "#core/processing-line/what-helps.ts";
 import type { LineAnswers, LineAsk } from "#workers/line/protocol.ts";
 
-/** Mornings between two looks at whether somebody has changed their mind. */
+/** replications between two looks at whether someone has changed their mind. */
 const SLICE = 50;
 const BOTTLENECK_MORNINGS = 150;
 
@@ -17,15 +17,15 @@ export function* answerAsk(ask: LineAsk, now: () => number): Generator<number, L
   switch (ask.what) {
     case "answer": {
       const tally = new LineTally(ask.day, ask.seed);
-      while (tally.played < ask.mornings) {
-        tally.play(Math.min(SLICE, ask.mornings - tally.played));
-        yield (0.9 * tally.played) / ask.mornings;
+      while (tally.played < ask.replications) {
+        tally.play(Math.min(SLICE, ask.replications - tally.played));
+        yield (0.9 * tally.played) / ask.replications;
       }
       return { answer: tally.answer(), bottleneck: bottleneck(ask.day, ask.seed, BOTTLENECK_MORNINGS) };
     }
     case "helps": {
       const levers = leversOf(ask.day).length;
-      const effects = whatHelps(ask.day, ask.seed, ask.mornings);
+      const effects = whatHelps(ask.day, ask.seed, ask.replications);
       for (let done = 1; ; done += 1) {
         const step = effects.next();
         if (step.done) return step.value;

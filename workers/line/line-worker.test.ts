@@ -25,8 +25,8 @@ beforeAll(async () => {
   await import("#workers/line/worker.ts");
 });
 
-const ask = (mornings: number, birds = 12) =>
-  ({ what: "answer", day: { ...ORDINARY_DAY, birds }, seed: 1, mornings }) as const satisfies LineAsk;
+const ask = (replications: number, birds = 12) =>
+  ({ what: "answer", day: { ...ORDINARY_DAY, birds }, seed: 1, replications }) as const satisfies LineAsk;
 
 describe("the line's worker", () => {
   test("answers as the sums do, and tells how far it is", async () => {

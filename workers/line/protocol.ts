@@ -7,8 +7,8 @@ import type { LeverEffect } from "#core/processing-line/what-helps.ts";
 
 /** What can be asked of the line's worker, and what it then answers. */
 export type LineAsk =
-  | { readonly what: "answer"; readonly day: LineDay; readonly seed: number; readonly mornings: number }
-  | { readonly what: "helps"; readonly day: LineDay; readonly seed: number; readonly mornings: number }
+  | { readonly what: "answer"; readonly day: LineDay; readonly seed: number; readonly replications: number }
+  | { readonly what: "helps"; readonly day: LineDay; readonly seed: number; readonly replications: number }
   | {
       readonly what: "best crew";
       readonly day: LineDay;

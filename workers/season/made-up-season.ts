@@ -1,4 +1,4 @@
-import { type LotOption, type SeasonProblem, WAYS } from "#core/season/season-problem.ts";
+import { type GroupOption, type SeasonProblem, WAYS } from "#core/season/season-problem.ts";
 
 export interface MadeUpSize {
   readonly batches: number;
@@ -12,17 +12,17 @@ export interface MadeUpSize {
  * freezer that empties slowly, and every third place that does both.
  */
 export function madeUpSeason(seed: number, { batches, days, window }: MadeUpSize): SeasonProblem {
-  const luck = luckOf(seed);
-  const between = (low: number, high: number) => low + Math.floor(luck() * (high - low + 1));
+  const draws = drawsOf(seed);
+  const between = (low: number, high: number) => low + Math.floor(draws() * (high - low + 1));
   const from = 20_600;
   const birdsOf = Array.from({ length: batches }, () => between(15, 120));
   const all = birdsOf.reduce((sum, birds) => sum + birds, 0);
   const needed = Math.ceil(all / Math.max(1, Math.min(days / 3, batches)));
-  const lots = birdsOf.map((birds, lot) => {
+  const groups = birdsOf.map((birds, group) => {
     const length = Math.min(days, between(...window));
     const start = between(0, Math.max(0, days - length));
-    const [peak, worth] = [start + length * (0.4 + 0.4 * luck()), between(1400, 3200)];
-    const options: LotOption[] = [];
+    const [peak, worth] = [start + length * (0.4 + 0.4 * draws()), between(1400, 3200)];
+    const options: GroupOption[] = [];
     for (let day = start; day < start + length; day += 1) {
       const grown = worth * (1 - 0.4 * ((day - peak) / length) ** 2);
       for (const way of WAYS)
@@ -36,9 +36,9 @@ export function madeUpSeason(seed: number, { batches, days, window }: MadeUpSize
         });
     }
     return {
-      name: `batch ${lot + 1}`,
+      name: `batch ${group + 1}`,
       birds,
-      mustBePlaced: luck() < 0.5,
+      mustBePlaced: draws() < 0.5,
       unplacedCents: 400,
       restDays: between(1, 3),
       options,
@@ -49,11 +49,11 @@ export function madeUpSeason(seed: number, { batches, days, window }: MadeUpSize
     days: Array.from({ length: days }, (_, day) => ({
       number: from + day,
       openCents: between(4000, 22_000),
-      mostWork: luck() < 0.35 ? between(50, 120) : between(0, 45),
+      mostWork: draws() < 0.35 ? between(50, 120) : between(0, 45),
       heldWork: 0,
       heldBirds: 0,
     })),
-    lots,
+    groups,
     pins: [],
     leastBirds: between(0, 12),
     strength: {
@@ -62,7 +62,7 @@ export function madeUpSeason(seed: number, { batches, days, window }: MadeUpSize
       crew: { isFirm: true },
       "least-birds": { isFirm: true },
       "rest-room": { isFirm: true },
-      "freezer-room": { isFirm: luck() < 0.5, cents: 300 },
+      "freezer-room": { isFirm: draws() < 0.5, cents: 300 },
       "yearly-cap": { isFirm: true },
     },
     room: {
@@ -73,22 +73,22 @@ export function madeUpSeason(seed: number, { batches, days, window }: MadeUpSize
       frozenNow: between(0, 60),
       from,
       resting: Array(roomDays).fill(0),
-      restForgiven: Array(roomDays).fill(0),
-      freezerForgiven: Array(roomDays).fill(0),
+      restSlack: Array(roomDays).fill(0),
+      freezerSlack: Array(roomDays).fill(0),
       entering: Array(roomDays).fill(0),
       leaving: Array(roomDays).fill(all / days / 1.3),
     },
-    yearly: [{ fromDay: from, toDay: from + days, birds: Math.ceil(all * (0.8 + 0.4 * luck())) }],
+    yearly: [{ fromDay: from, toDay: from + days, birds: Math.ceil(all * (0.8 + 0.4 * draws())) }],
   };
 }
 
-/** Even luck from 0 to 1 out of a seed (mulberry32). */
-function luckOf(seed: number): () => number {
+/** Even random draws from 0 to 1 out of a seed (mulberry32). */
+function drawsOf(seed: number): () => number {
   let state = seed >>> 0;
   return () => {
     state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
+    let scrambled = Math.imul(state ^ (state >>> 15), 1 | state);
+    scrambled = (scrambled + Math.imul(scrambled ^ (scrambled >>> 7), 61 | scrambled)) ^ scrambled;
+    return ((scrambled ^ (scrambled >>> 14)) >>> 0) / 4_294_967_296;
   };
 }

@@ -42,12 +42,14 @@ test("pins are kept", () => {
       const first = solve(problem).answer.placements[0];
       if (!first) return;
       // Somewhere else than where it was best, with half of the birds: there is often room for them.
-      const other = problem.lots[first.lot]!.options.find(({ day }) => day !== first.day);
-      const pin = { lot: first.lot, day: other?.day ?? first.day, birds: Math.ceil(first.birds / 2) };
+      const other = problem.groups[first.group]!.options.find(({ day }) => day !== first.day);
+      const pin = { group: first.group, day: other?.day ?? first.day, birds: Math.ceil(first.birds / 2) };
       const pinned = { ...problem, pins: [pin] };
       const solved = solve(pinned);
       if (solved.outcome === "mended") return;
-      const there = solved.answer.placements.filter(({ lot, day }) => lot === pin.lot && day === pin.day);
+      const there = solved.answer.placements.filter(
+        ({ group, day }) => group === pin.group && day === pin.day,
+      );
       expect(there.reduce((sum, { birds }) => sum + birds, 0)).toBe(pin.birds);
       expect(solved.cents).toBeLessThanOrEqual(solve(problem).cents + 1);
     }),
@@ -82,7 +84,7 @@ const BY_HAND: SeasonProblem = {
     heldWork: 0,
     heldBirds: 0,
   })),
-  lots: ["red", "white"].map((name) => ({
+  groups: ["red", "white"].map((name) => ({
     name,
     birds: 30,
     mustBePlaced: true,
@@ -116,8 +118,8 @@ const BY_HAND: SeasonProblem = {
     frozenNow: 0,
     from: 20_000,
     resting: Array(12).fill(0),
-    restForgiven: Array(12).fill(0),
-    freezerForgiven: Array(12).fill(0),
+    restSlack: Array(12).fill(0),
+    freezerSlack: Array(12).fill(0),
     entering: Array(12).fill(0),
     leaving: Array(12).fill(0),
   },
@@ -127,7 +129,7 @@ const BY_HAND: SeasonProblem = {
 test("by hand: thirty white first and thirty red a week later earn 600 less two days' cost", () => {
   const { answer, cents } = solve(BY_HAND);
   expect(cents).toBe(60 * 1000 - 2 * 5000);
-  expect(answer.placements.map(({ lot, day, birds }) => [lot, day, birds]).toSorted()).toEqual([
+  expect(answer.placements.map(({ group, day, birds }) => [group, day, birds]).toSorted()).toEqual([
     [0, 1, 30],
     [1, 0, 30],
   ]);
@@ -158,12 +160,12 @@ test("where nothing fits, the fewest rules are given up, and they are named", ()
     "everyone-placed",
   ]);
 
-  const pinned = { ...BY_HAND, pins: [{ lot: 0, day: 0, birds: 45 }] };
+  const pinned = { ...BY_HAND, pins: [{ group: 0, day: 0, birds: 45 }] };
   expect(firmBroken(pinned, solve(pinned).answer).map(({ rule }) => rule)).toEqual(["pin"]);
 });
 
 test("the check finds what an answer breaks", () => {
-  const put = (lot: number, day: number, birds: number) => ({ lot, day, way: "whole" as const, birds });
+  const put = (group: number, day: number, birds: number) => ({ group, day, way: "whole" as const, birds });
   const broken = (...placements: ReturnType<typeof put>[]) =>
     checkSeason(BY_HAND, { placements }).broken.map(({ rule, by }) => [rule, by]);
   expect(broken(put(0, 0, 30), put(1, 1, 30))).toEqual([]);

@@ -8,7 +8,7 @@ import type { SeasonAnswer, SeasonProblem } from "#core/season/season-problem.ts
 export interface SolvedSeason {
   readonly answer: SeasonAnswer;
   /**
-   * "best": nothing earns more than the gap above it. "stopped": the best so far when somebody or the time said stop.
+   * "best": nothing earns more than the gap above it. "stopped": the best so far when someone or the time said stop.
    * "mended": nothing keeps every firm rule and pin; this breaks the fewest.
    */
   readonly outcome: "best" | "stopped" | "mended";
@@ -46,7 +46,7 @@ interface Ran {
 }
 
 /** Part of the gap that each of the two easier programmes may leave. */
-const PARTED_SHARE = 0.6;
+const RELAXED_SHARE = 0.6;
 
 /**
  * Solves a season: greedily first, then by HiGHS: the days with birds that may be parted, then whole birds on those days,
@@ -65,14 +65,14 @@ export function solveSeason(highs: Highs, problem: SeasonProblem, settings: Solv
     const check = checkSeason(problem, answer);
     if (isBetter(check, best.check)) best = { answer, check };
   };
-  /** No season earns more: known once a programme with all its days free says so. */
+  /** No season earns more: known once a program with all its days free says so. */
   let provenCents: number | undefined;
   const tell = () =>
     settings.onProgress?.({ cents: best.check.cents, boundCents: provenCents, seconds: seconds() });
   tell();
 
   const valued = seasonModel(problem, { aim: "value" });
-  /** Solves a programme, or an easier one made of it, and considers what comes out. */
+  /** Solves a program, or an easier one made of it, and considers what comes out. */
   const run = (model: SeasonModel, { whole, gap, fixed }: Solve) => {
     const data = modelData(highs, model.program, whole, fixed);
     return highs.withModel(data, (solver): Ran => {
@@ -113,20 +113,20 @@ export function solveSeason(highs: Highs, problem: SeasonProblem, settings: Solv
   };
 
   // First which days: birds may be parted. Then whole birds on those days. What is left to gain is known from the first.
-  const parted = run(valued, { whole: "days", gap: settings.gap * PARTED_SHARE });
-  if (parted.state === "impossible") return mended();
-  if (parted.columns && parted.state === "solved")
-    run(valued, { whole: "all", gap: settings.gap * PARTED_SHARE, fixed: parted.columns });
+  const relaxed = run(valued, { whole: "days", gap: settings.gap * RELAXED_SHARE });
+  if (relaxed.state === "impossible") return repaired();
+  if (relaxed.columns && relaxed.state === "solved")
+    run(valued, { whole: "all", gap: settings.gap * RELAXED_SHARE, fixed: relaxed.columns });
   if (
     provenCents !== undefined &&
     provenCents - best.check.cents <= settings.gap * Math.abs(best.check.cents)
   )
     return finished("best", provenCents);
   const whole = run(valued, { whole: "all", gap: settings.gap });
-  if (whole.state === "impossible") return mended();
+  if (whole.state === "impossible") return repaired();
   return finished(whole.state === "solved" ? "best" : "stopped", provenCents);
 
-  function mended(): SolvedSeason {
+  function repaired(): SolvedSeason {
     run(seasonModel(problem, { aim: "mend" }), { whole: "all", gap: settings.gap });
     return finished("mended", undefined);
   }
@@ -147,7 +147,7 @@ function solutionOf(solver: Model): Float64Array | undefined {
   return colValue && colValue.length > 0 && colValue.every(Number.isFinite) ? colValue : undefined;
 }
 
-/** The programme as the solver takes it; with only its yes-or-no columns whole, or with those fixed as they came out. */
+/** The program as the solver takes it; with only its yes-or-no columns whole, or with those fixed as they came out. */
 function modelData(
   highs: Highs,
   program: LinearProgram,

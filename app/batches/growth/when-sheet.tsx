@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import type { BatchView } from "#app/batches/batch-view.server.ts";
-import { againstWords, recommendation, whatTurnsIt } from "#app/batches/growth/when-words.ts";
+import { againstWords, recommendation, whatWouldChangeIt } from "#app/batches/growth/when-words.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -18,7 +18,7 @@ interface WhenProps {
 export function Recommended({ view, when, batchId, freeCount }: WhenProps) {
   const show = useShow();
   const best = when.best === undefined ? undefined : when.rows[when.best]!;
-  const turns = whatTurnsIt(when, view, show);
+  const turns = whatWouldChangeIt(when, view, show);
   return (
     <Sheet
       heading="When to process"
@@ -38,7 +38,7 @@ export function Recommended({ view, when, batchId, freeCount }: WhenProps) {
             {view.proposed.map(({ day, birds }) => `${show.shortDay(day)} for ${birds}`).join(" and ")}.
           </p>
         )}
-        {when.comesTo && <Figure label="They are worth" reckoning={when.comesTo} size="small" />}
+        {when.netValue && <Figure label="They are worth" reckoning={when.netValue} size="small" />}
         {best && freeCount > 0 && (
           <div>
             <ButtonLink to={`/days/new?batch=${batchId}&on=${best.day}`}>Schedule this day</ButtonLink>
@@ -144,7 +144,7 @@ function Week({
           {row.way === "cut" ? "cut up" : "whole"}, {show.value(kilograms, "kg")}
         </span>
       </td>
-      <td className="pr-4 font-mono whitespace-nowrap">{show.money(row.comesToCents)}</td>
+      <td className="pr-4 font-mono whitespace-nowrap">{show.money(row.netValueCents)}</td>
       <td className="pr-1">
         {row.against.map((one) => (
           <span key={one.reason} className="block">

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { againstWords, recommendation, whatTurnsIt } from "#app/batches/growth/when-words.ts";
+import { againstWords, recommendation, whatWouldChangeIt } from "#app/batches/growth/when-words.ts";
 import { showFor } from "#app/words/show.ts";
 import type { Against, WhenRow, WhenToGo } from "#core/day/season/when-to-go.ts";
 
@@ -7,10 +7,10 @@ const show = showFor({ unitSystem: "us", currency: "USD", timeZone: "America/New
 const own = (value: number) => ({ value, provenance: "farm-setting" as const });
 
 /** Only what words are made of. */
-const row = (day: string, dressedKilograms: number, comesToCents: number, against: Against[] = []) =>
+const row = (day: string, dressedKilograms: number, netValueCents: number, against: Against[] = []) =>
   ({
     day,
-    comesToCents,
+    netValueCents,
     against,
     worth: { dressedKilograms },
     season: {
@@ -24,9 +24,9 @@ const when = (rows: WhenRow[], change: Partial<WhenToGo> = {}): WhenToGo => ({
   rows,
   best: 1,
   rival: 2,
-  comesTo: undefined,
-  feedCentsThatTurnIt: undefined,
-  priceThatTurnsIt: undefined,
+  netValue: undefined,
+  breakEvenFeedCents: undefined,
+  breakEvenPrice: undefined,
   ...change,
 });
 const ROWS = [
@@ -62,15 +62,17 @@ describe("the recommendation", () => {
 
 test("what would change its mind is a price of feed or of meat, or nothing in reach", () => {
   const view = {
-    terms: { wholeCentsPerKilogram: own(1157) } as Parameters<typeof whatTurnsIt>[1]["terms"],
+    terms: { wholeCentsPerKilogram: own(1157) } as Parameters<typeof whatWouldChangeIt>[1]["terms"],
     feedPrice: own(84),
   };
-  const turning = when(ROWS, { feedCentsThatTurnIt: 66, priceThatTurnsIt: 1557 });
-  expect(whatTurnsIt(turning, view, show)).toBe(
+  const turning = when(ROWS, { breakEvenFeedCents: 66, breakEvenPrice: 1557 });
+  expect(whatWouldChangeIt(turning, view, show)).toBe(
     "feed at $0.30 / lb instead of $0.38 / lb, or whole birds selling at $7.06 / lb instead of $5.25 / lb would change it to Sat, Oct 17.",
   );
-  expect(whatTurnsIt(when(ROWS), view, show)).toBeUndefined();
-  expect(whatTurnsIt(when(ROWS, { rival: undefined, feedCentsThatTurnIt: 66 }), view, show)).toBeUndefined();
+  expect(whatWouldChangeIt(when(ROWS), view, show)).toBeUndefined();
+  expect(
+    whatWouldChangeIt(when(ROWS, { rival: undefined, breakEvenFeedCents: 66 }), view, show),
+  ).toBeUndefined();
 });
 
 test.each([
@@ -92,7 +94,7 @@ test.each([
         times: 1,
         cents: 0,
         firstDay: undefined,
-        lot: undefined,
+        group: undefined,
       },
     },
     "12 birds over the yearly limit",

@@ -49,7 +49,7 @@ export function recommendation({ rows, best, rival }: WhenToGo, show: Show): str
 const NEARLY_EVEN_CENTS = 500;
 
 function rivalWords(row: WhenRow, rival: WhenRow, show: Show): string {
-  const less = row.comesToCents - rival.comesToCents;
+  const less = row.netValueCents - rival.netValueCents;
   const start = less < NEARLY_EVEN_CENTS ? "Nearly as good:" : "Next best:";
   const against = rival.against.map((one) => `, ${againstWords(one, rival, show)}`).join("");
   return `${start} ${show.shortDay(rival.day)}: ${weightWords(row, rival, show)}, ${show.money(less)} less${against}.`;
@@ -64,23 +64,23 @@ function whyNot(row: WhenRow, other: WhenRow, show: Show): string {
   const day = show.shortDay(other.day);
   const [reason] = other.against;
   if (reason) return `On ${day}: ${againstWords(reason, other, show)}.`;
-  const money = Math.abs(row.comesToCents - other.comesToCents);
-  const less = row.comesToCents >= other.comesToCents ? "less" : "more";
+  const money = Math.abs(row.netValueCents - other.netValueCents);
+  const less = row.netValueCents >= other.netValueCents ? "less" : "more";
   return `On ${day} they are ${weightWords(row, other, show)} and are worth ${show.money(money)} ${less}.`;
 }
 
 /** What would change the mind of the recommendation. */
-export function whatTurnsIt(
-  { rows, rival, feedCentsThatTurnIt, priceThatTurnsIt }: WhenToGo,
+export function whatWouldChangeIt(
+  { rows, rival, breakEvenFeedCents, breakEvenPrice }: WhenToGo,
   { terms, feedPrice }: Pick<BatchView, "terms" | "feedPrice">,
   show: Show,
 ): string | undefined {
   if (rival === undefined) return undefined;
   const changes = [
-    feedCentsThatTurnIt !== undefined &&
-      `feed at ${show.moneyPerWeight(feedCentsThatTurnIt)} instead of ${show.moneyPerWeight(feedPrice.value)}`,
-    priceThatTurnsIt !== undefined &&
-      `whole birds selling at ${show.moneyPerWeight(priceThatTurnsIt)} instead of ${show.moneyPerWeight(terms.wholeCentsPerKilogram.value)}`,
+    breakEvenFeedCents !== undefined &&
+      `feed at ${show.moneyPerWeight(breakEvenFeedCents)} instead of ${show.moneyPerWeight(feedPrice.value)}`,
+    breakEvenPrice !== undefined &&
+      `whole birds selling at ${show.moneyPerWeight(breakEvenPrice)} instead of ${show.moneyPerWeight(terms.wholeCentsPerKilogram.value)}`,
   ].filter((change) => change !== false);
   if (changes.length === 0) return undefined;
   return `${changes.join(", or ")} would change it to ${show.shortDay(rows[rival]!.day)}.`;

@@ -6,7 +6,7 @@ import { readNumber } from "#core/quantity/read-number.ts";
 import { readWeight, type UnitSystem } from "#core/quantity/read-weight.ts";
 
 /** What a person said of a flock in one line. */
-export type SaidLine =
+export type EnteredLine =
   | { readonly kind: "loss"; readonly birds: number; readonly cause: string }
   | {
       readonly kind: "weights";
@@ -24,7 +24,7 @@ export type SaidLine =
   | { readonly kind: "cost"; readonly cents: number; readonly what: string }
   | { readonly kind: "note"; readonly note: string };
 
-type Read = SaidLine | { readonly problem: string };
+type Read = EnteredLine | { readonly problem: string };
 
 /** Ways to say something, each by its first word; what none of them knows is a note. */
 const WAYS: readonly [pattern: RegExp, read: (found: RegExpExecArray, units: UnitSystem) => Read][] = [
@@ -112,7 +112,7 @@ const WAYS: readonly [pattern: RegExp, read: (found: RegExpExecArray, units: Uni
   ],
 ];
 
-function ofBags(text: string, areWhole: boolean, make: (bags: number) => SaidLine, example: string): Read {
+function ofBags(text: string, areWhole: boolean, make: (bags: number) => EnteredLine, example: string): Read {
   const count = text.replace(/\s*(?:bags?|sacks?)\s*$/i, "").trim();
   const bags = readNumber(count, { commaGroups: false });
   const isRight =
@@ -163,7 +163,7 @@ export const storyLineForm = (units: UnitSystem, happenedOn: z.ZodType<string, s
     line: z
       .string()
       .default("")
-      .transform((text, context): SaidLine => {
+      .transform((text, context): EnteredLine => {
         const read = readStoryLine(text, units);
         if (!("problem" in read)) return read;
         context.addIssue({ code: "custom", message: read.problem });

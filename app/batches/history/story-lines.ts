@@ -2,7 +2,7 @@ import { plural, type Show } from "#app/words/show.ts";
 import type { WhichBirds } from "#core/growth/flock.ts";
 import type { Batch, BatchStory, BatchWeighing } from "#db/batch/batch-queries.server.ts";
 
-/** One line of a batch's story. Lines with an entry can be taken back. */
+/** One line of a batch's story. Lines with an entry can be removed. */
 export interface StoryLine {
   readonly day: string;
   readonly text: string;
@@ -18,7 +18,7 @@ export interface TakenDay {
   readonly settledEntryId: string | null;
 }
 
-/** All that was written down of a batch, the newest first. */
+/** All that was recorded of a batch, the newest first. */
 export function storyLines(
   batch: Batch,
   story: BatchStory,
@@ -65,11 +65,11 @@ export function storyLines(
       ...(loss.cause && { more: loss.cause }),
       entryId: loss.entryId,
     })),
-    ...story.feed.map((lot) => ({
-      day: lot.boughtOn,
-      text: `${plural(lot.bagCount, "bag")} of feed bought`,
-      more: `${lot.feedKind ? `${lot.feedKind}, ` : ""}${show.bulk(lot.bagMilligrams)} a bag at ${show.money(lot.bagPriceCents)}`,
-      entryId: lot.entryId,
+    ...story.feed.map((purchase) => ({
+      day: purchase.boughtOn,
+      text: `${plural(purchase.bagCount, "bag")} of feed bought`,
+      more: `${purchase.feedKind ? `${purchase.feedKind}, ` : ""}${show.bulk(purchase.bagMilligrams)} a bag at ${show.money(purchase.bagPriceCents)}`,
+      entryId: purchase.entryId,
     })),
     ...story.feedLeft.map((left) => ({
       day: left.countedOn,

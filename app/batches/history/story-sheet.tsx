@@ -3,8 +3,8 @@ import { storyLineForm } from "#app/batches/history/story-line.ts";
 import { type StoryLine, storyLines, type TakenDay } from "#app/batches/history/story-lines.ts";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
+import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, Sheet } from "#app/ui/sheet.tsx";
-import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
@@ -79,7 +79,9 @@ function StoryRow({ line, batchId }: { line: StoryLine; batchId: number }) {
           {line.text}
           {line.more && <span className="block text-sm text-soft">{line.more}</span>}
         </span>
-        {line.entryId && <TakeBack entryId={line.entryId} back={`/batches/${batchId}`} what={line.text} />}
+        {line.entryId && (
+          <RemoveButton entryId={line.entryId} back={`/batches/${batchId}`} what={line.text} />
+        )}
       </span>
     </li>
   );

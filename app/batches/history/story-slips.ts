@@ -2,7 +2,7 @@ import { plural, type Show } from "#app/words/show.ts";
 import { birdsByPen } from "#core/growth/birds-by-pen.ts";
 import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
 
-/** Something in a batch's story that can't be: what it rests on was taken back, or was never written down. */
+/** Something in a batch's story that can't be: what it rests on was removed, or was never recorded. */
 export type StorySlip =
   | { readonly what: "birds"; readonly count: number }
   | { readonly what: "pen"; readonly pen: string; readonly count: number }
@@ -13,7 +13,7 @@ export function storySlips(
   { id, aliveCount }: Pick<Batch, "id" | "aliveCount">,
   { penMoves, feed, feedMoved, feedLeft }: Pick<BatchStory, "penMoves" | "feed" | "feedMoved" | "feedLeft">,
 ): StorySlip[] {
-  const came = feed.reduce((sum, lot) => sum + lot.bagCount * lot.bagMilligrams, 0);
+  const came = feed.reduce((sum, purchase) => sum + purchase.bagCount * purchase.bagMilligrams, 0);
   const moved = feedMoved.reduce(
     (sum, { toBatchId, movedMilligrams }) => sum + (toBatchId === id ? 1 : -1) * movedMilligrams,
     0,

@@ -1,5 +1,5 @@
 import { farWeights } from "#app/batches/growth/far-weights.server.ts";
-import { type SaidLine, usualBag } from "#app/batches/history/story-line.ts";
+import { type EnteredLine, usualBag } from "#app/batches/history/story-line.ts";
 import { batchCostOf } from "#app/server/day-reading.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { type Faults, faultsOf } from "#app/server/submitted.server.ts";
@@ -12,7 +12,7 @@ export function writeLine(
   entry: Entry,
   batch: Batch,
   day: string,
-  said: SaidLine,
+  said: EnteredLine,
   units: "us" | "metric",
 ): Faults | undefined {
   const file = farmFile();

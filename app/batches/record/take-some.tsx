@@ -2,11 +2,11 @@ import { Form } from "react-router";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
-import type { DividedFlock } from "#core/growth/take-biggest.ts";
+import type { DividedFlock } from "#core/growth/take-largest.ts";
 
 /** What is expected of the biggest so many, and of those left. */
 export interface TakeSomeView {
-  readonly standing: number;
+  readonly current: number;
   readonly asked: string;
   readonly on: string;
   readonly divided: DividedFlock | undefined;
@@ -15,7 +15,7 @@ export interface TakeSomeView {
 
 /** Taking the biggest changes what is expected of those taken and of those left. */
 export function TakeSome({
-  view: { standing, asked, on, divided, dressedFraction },
+  view: { current, asked, on, divided, dressedFraction },
   batchId,
 }: {
   view: TakeSomeView;
@@ -33,7 +33,7 @@ export function TakeSome({
       >
         <input type="hidden" name="on" value={on} />
         <label className="grid gap-1">
-          <span className="text-sm text-soft">Largest birds, out of {standing}</span>
+          <span className="text-sm text-soft">Largest birds, out of {current}</span>
           <input
             name="biggest"
             inputMode="numeric"
@@ -45,7 +45,7 @@ export function TakeSome({
       </Form>
       {asked !== "" && !divided && (
         <p role="alert" className="text-sm font-semibold text-barn">
-          Enter a number from 1 to {standing}
+          Enter a number from 1 to {current}
         </p>
       )}
       {rows && (

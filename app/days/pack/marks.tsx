@@ -6,8 +6,8 @@ import { farmFile } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
+import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { Page, Sheet } from "#app/ui/sheet.tsx";
-import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { CarcassMark } from "#db/day/mark-queries.server.ts";
 import type { Route } from "./+types/marks.ts";
@@ -108,7 +108,7 @@ function Marked({ mark, back }: { mark: CarcassMark; back: string }) {
       <span>
         Bird {mark.birdNumber}: {words.join(", ") || "no notes"}
       </span>
-      <TakeBack entryId={mark.entryId} back={back} what={`notes on bird ${mark.birdNumber}`} />
+      <RemoveButton entryId={mark.entryId} back={back} what={`notes on bird ${mark.birdNumber}`} />
     </li>
   );
 }

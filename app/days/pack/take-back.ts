@@ -9,7 +9,7 @@ import type { Route } from "./+types/take-back.ts";
 export async function action({ request, params }: Route.ActionArgs) {
   const { day } = requireDay(params.dayId);
   const fields = await formFields(request);
-  if (farmFile().pack.takeBack(day.id, String(fields.get("entryId") ?? ""), now()) === "day-settled") {
+  if (farmFile().pack.remove(day.id, String(fields.get("entryId") ?? ""), now()) === "day-settled") {
     throw data("This day is settled and locked. Reopen it under Settle first.", { status: 409 });
   }
   return redirect(`/days/${day.id}/pack`, 303);

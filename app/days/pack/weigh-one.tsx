@@ -35,7 +35,7 @@ export function WeighOne({
 }: Loaded & { refusal: Route.ComponentProps["actionData"]; last: Carcass | undefined }) {
   const show = useShow();
   const [understood, setUnderstood] = useState<number | null>(null);
-  const takeBackId = useId();
+  const removalId = useId();
   usePurposeKeys();
   const firstWithRoom = places.find((place) => place.room > 0);
   return (
@@ -60,7 +60,7 @@ export function WeighOne({
         isRepeated
         beside={
           last && (
-            <Button kind="plain" form={takeBackId} className="min-h-16">
+            <Button kind="plain" form={removalId} className="min-h-16">
               Undo last bird
             </Button>
           )
@@ -121,7 +121,7 @@ export function WeighOne({
         )}
       </FarmForm>
       {last && (
-        <Form id={takeBackId} method="post" action={`/days/${day.id}/pack/take-back`}>
+        <Form id={removalId} method="post" action={`/days/${day.id}/pack/take-back`}>
           <input type="hidden" name="entryId" value={last.entryId} />
         </Form>
       )}

@@ -10,7 +10,7 @@ export const dressedWeights = (carcasses: readonly Carcass[]): number[] =>
 
 /** How many, about what, from what to what. */
 export function tallySentence(tally: PackTally, show: Show): string {
-  const { meanMilligrams, smallestMilligrams, biggestMilligrams, dressedCount } = tally;
+  const { meanMilligrams, smallestMilligrams, largestMilligrams, dressedCount } = tally;
   if (meanMilligrams === undefined) return "No birds weighed yet.";
-  return `${plural(dressedCount, "bird")} about ${show.bird(meanMilligrams)}, from ${show.bird(smallestMilligrams!)} to ${show.bird(biggestMilligrams!)}.`;
+  return `${plural(dressedCount, "bird")} about ${show.bird(meanMilligrams)}, from ${show.bird(smallestMilligrams!)} to ${show.bird(largestMilligrams!)}.`;
 }

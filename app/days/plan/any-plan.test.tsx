@@ -15,11 +15,11 @@ import { BASIS, CHOICES, helper, MEANS, own } from "#core/day/plan/days-of-tests
 import { type PlanBasis, planForDate } from "#core/day/plan/plan-for-date.ts";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
-import { SCALD_SCHOOLS } from "#core/scald/scald-constants.ts";
-import { WITHDRAWAL_SCHOOLS } from "#core/withdrawal/withdrawal-constants.ts";
+import { SCALD_METHODS } from "#core/scald/scald-constants.ts";
+import { WITHDRAWAL_METHODS } from "#core/withdrawal/withdrawal-constants.ts";
 
 /*
- * Whatever a farm has and somebody chooses, the plan answers, and no page says a number that is none. Days lie on both
+ * Whatever a farm has and someone chooses, the plan answers, and no page says a number that is none. Days lie on both
  * sides of the clock's changes, 8 March and 1 November.
  */
 
@@ -53,7 +53,7 @@ const anyBasis: fc.Arbitrary<PlanBasis> = fc
   })
   .map(({ kind, ageDays, day, latitude, iceBagsInStock, pens, ...means }) => ({
     ...BASIS,
-    standingBirds: 90,
+    aliveBirds: 90,
     flock: { kind, maleShare: 0.5, hatchedOn: addDays(day, -ageDays), weighings: [] },
     helpers: [
       helper(1, { bornYear: 2014 }),
@@ -76,8 +76,8 @@ const anyChoices = fc.record({
   pinPlaces: whole(1, 3),
   breakMinutes: fc.constantFrom(0, 30, 500),
   breakAtMinute: whole(0, 1439),
-  scaldSchool: fc.constantFrom(...SCALD_SCHOOLS),
-  withdrawalSchool: fc.constantFrom(...WITHDRAWAL_SCHOOLS),
+  scaldMethod: fc.constantFrom(...SCALD_METHODS),
+  withdrawalMethod: fc.constantFrom(...WITHDRAWAL_METHODS),
   whichBirds: fc.constantFrom("as-they-come" as const, "biggest" as const),
   keepsGiblets: fc.boolean(),
   keepsFeet: fc.boolean(),
@@ -112,10 +112,10 @@ test("every plan answers, counts each of its birds once, and says no number that
       expect(tooShort + tooLong + inside).toBe(choices.birds);
       expect(plan.catching.reduce((sum, { birds }) => sum + birds, 0)).toBe(choices.birds);
       expect(plan.pens.reduce((sum, { birds }) => sum + birds, 0)).toBe(choices.birds);
-      expect(plan.line.evenChanceAt.value).toBeGreaterThan(startAt);
-      expect(plan.line.nineInTenAt.value).toBeGreaterThanOrEqual(plan.line.evenChanceAt.value);
-      expect(plan.line.cleanAt.value).toBeGreaterThanOrEqual(plan.line.evenChanceAt.value);
-      expect(plan.line.answer.stuckMornings).toBe(0);
+      expect(plan.line.likelyAt.value).toBeGreaterThan(startAt);
+      expect(plan.line.nineInTenAt.value).toBeGreaterThanOrEqual(plan.line.likelyAt.value);
+      expect(plan.line.cleanAt.value).toBeGreaterThanOrEqual(plan.line.likelyAt.value);
+      expect(plan.line.answer.stuckReplications).toBe(0);
       expect(plan.tanks.hours.at(-1)).toMatchObject({ birdsIn: choices.birds, coldBirds: choices.birds });
 
       const around = {

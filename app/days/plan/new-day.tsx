@@ -31,14 +31,14 @@ export function loader({ request }: Route.LoaderArgs) {
   }
   const { batch, setting } = asked(request, farm);
   if (setting.freeCount <= 0) return { chooseFrom: [], noneFree: batch.name };
-  const standing = proposedChoices(farm, batch, setting.freeCount, searchParams);
+  const current = proposedChoices(farm, batch, setting.freeCount, searchParams);
   return {
     chooseFrom: undefined,
     batch,
     setting,
-    standing,
-    basis: planBasis(farm, batch, 0, iceBagsLeft(farm, { id: 0, startAt: standing.startAt })),
-    around: aroundDay(farm, batch, standing.processedOn),
+    current,
+    basis: planBasis(farm, batch, 0, iceBagsLeft(farm, { id: 0, startAt: current.startAt })),
+    around: aroundDay(farm, batch, current.processedOn),
     entryId: newEntryId(),
   };
 }
@@ -81,7 +81,7 @@ export default function NewDay({ loaderData, actionData }: Route.ComponentProps)
       </Page>
     );
   }
-  const { batch, setting, standing, basis, around, entryId } = loaderData;
+  const { batch, setting, current, basis, around, entryId } = loaderData;
   return (
     <PlanPage
       head={
@@ -97,7 +97,7 @@ export default function NewDay({ loaderData, actionData }: Route.ComponentProps)
       basis={basis}
       around={around}
       setting={setting}
-      standing={standing}
+      current={current}
       refusal={actionData}
       entryId={entryId}
       submit="Schedule this day"

@@ -18,7 +18,7 @@ export function PlanAnswer({ planned }: { planned: PlanForDate }) {
     <Sheet heading="Results" beside="tap one to see the math">
       <Figure
         label="Last bird in the chill tank"
-        reckoning={line.evenChanceAt}
+        reckoning={line.likelyAt}
         beside={`9 in 10 by ${show.time(line.nineInTenAt.value)}`}
         workings={[line.nineInTenAt, line.wholeDayMinutes]}
       />

@@ -29,7 +29,7 @@ interface PlanPageProps {
   around: AroundDay;
   setting: DayFormSetting;
   /** What stands, or what we propose for a new day. */
-  standing: DayChoiceRow;
+  current: DayChoiceRow;
   refusal: Refusal | undefined;
   entryId: string;
   /** Where the form goes, if not to its own page. */
@@ -46,7 +46,7 @@ export function PlanPage({
   basis,
   around,
   setting,
-  standing,
+  current,
   refusal,
   entryId,
   action,
@@ -54,13 +54,13 @@ export function PlanPage({
   beside,
   children,
 }: PlanPageProps) {
-  const [read, setRead] = useState<DayChoiceRow | undefined>(standing);
-  const [lastRead, setLastRead] = useState(standing);
+  const [read, setRead] = useState<DayChoiceRow | undefined>(current);
+  const [lastRead, setLastRead] = useState(current);
   const shown = read ?? lastRead;
   const crewFor = (seats: readonly CrewSeat[], people: number) =>
     crewOf(seats, people, { helpers: basis.helpers, year: Number(shown.processedOn.slice(0, 4)) });
   const [seats, setSeats] = useState<readonly CrewSeat[]>(() =>
-    crewFor(choicesOf(standing).crew, standing.peopleCount),
+    crewFor(choicesOf(current).crew, current.peopleCount),
   );
   const crew = crewFor(seats, seats.length);
   const choices = useMemo(() => ({ ...choicesOf(shown), people: seats.length, crew: seats }), [shown, seats]);
@@ -120,7 +120,7 @@ export function PlanPage({
             <HelpsSheet
               helps={playing.line?.helps}
               startAt={shown.startAt}
-              doneAt={line.evenChanceAt.value}
+              doneAt={line.likelyAt.value}
               sunrise={planned.sun.sunrise}
               cutUp={choices.packsSameDay ? 0 : choices.cutUp}
             />
@@ -130,7 +130,7 @@ export function PlanPage({
           <BestCrewSheet
             crew={crew}
             search={playing.crew}
-            standingKey={playing.key}
+            currentKey={playing.key}
             onSearch={() => void playing.findCrew(crew.map(({ rules }) => mayWorkAlone(rules)))}
             onCrew={setSeats}
           />
@@ -147,7 +147,7 @@ export function PlanPage({
               schema={dayForm(setting)}
               refusal={refusal}
               entryId={entryId}
-              defaults={dayFields(standing, setting.timeZone)}
+              defaults={dayFields(current, setting.timeZone)}
               {...(action !== undefined && { action })}
               submit={submit}
               beside={beside}

@@ -26,7 +26,7 @@ export function PlanRibbon({ planned: { plan, sun }, processedOn, startAt, place
     { at: feedOff, label: "Feed off" },
     ...(scald.burner.possible ? [{ at: scald.burner.safeAt.value, label: "Light burner" }] : []),
     { at: startAt, label: "First bird" },
-    { at: line.evenChanceAt.value, label: "Likely done" },
+    { at: line.likelyAt.value, label: "Likely done" },
     { at: line.nineInTenAt.value, label: "9 in 10" },
     ...(sun.sunrise === undefined ? [] : [{ at: sun.sunrise, label: "Sunrise" }]),
     ...(sun.sunset === undefined ? [] : [{ at: sun.sunset, label: "Sunset" }]),
@@ -36,8 +36,8 @@ export function PlanRibbon({ planned: { plan, sun }, processedOn, startAt, place
       sky={skyBetween(from, to, place)}
       marks={marks}
       spans={[
-        { from: startAt, to: line.evenChanceAt.value, strength: "full" },
-        { from: line.evenChanceAt.value, to: line.nineInTenAt.value, strength: "half" },
+        { from: startAt, to: line.likelyAt.value, strength: "full" },
+        { from: line.likelyAt.value, to: line.nineInTenAt.value, strength: "half" },
       ]}
       sentence={`${show.longDay(processedOn)}: ${marks
         .toSorted((one, other) => one.at - other.at)

@@ -86,7 +86,7 @@ describe("two set days", () => {
     expect(basisOf("1").iceBagsInStock).toBe(9);
     expect(basisOf("2").iceBagsInStock).toBe(Math.max(0, 9 - bags));
     // Of fifteen birds ten stand in the first day, two in the second.
-    expect([basisOf("1").standingBirds, basisOf("2").standingBirds]).toEqual([13, 5]);
+    expect([basisOf("1").aliveBirds, basisOf("2").aliveBirds]).toEqual([13, 5]);
   });
 });
 
@@ -100,7 +100,7 @@ describe("what is to be done", () => {
       expect(await tick("sharpen", "a-tick-of-tests")).toMatchObject({ status: 303, to: "/days/1/tasks" });
     await tick("sharpen", "a-tick-from-elsewhere");
     expect(left()).toBe(all - 1);
-    farmFile().takeBackFact("a-tick-of-tests", 1);
+    farmFile().removeFact("a-tick-of-tests", 1);
     expect(left()).toBe(all);
   });
 
@@ -178,21 +178,21 @@ describe("a plan's file", () => {
       params: {},
       context: {},
     } as never);
-    const standing = "standing" in page ? page.standing! : undefined;
+    const current = "standing" in page ? page.current! : undefined;
     const day = farmFile().day(1)!;
     // Of the batch's fifteen birds ten stand in this day and two in the next.
-    expect(standing).toMatchObject({
+    expect(current).toMatchObject({
       birdCount: 3,
       coneCount: day.coneCount,
       tablePlaceCount: day.tablePlaceCount,
       peopleCount: day.peopleCount,
     });
-    expect(standing!.crew.map(({ personId, name }) => [personId, name])).toEqual([
+    expect(current!.crew.map(({ personId, name }) => [personId, name])).toEqual([
       [null, "Helper 1"],
       [null, "Helper 2"],
       [1, "Wren"],
     ]);
-    expect(standing!.crew[0]!.stations).toEqual(day.crew[0]!.stations);
+    expect(current!.crew[0]!.stations).toEqual(day.crew[0]!.stations);
   });
 
   test.each([
@@ -211,7 +211,7 @@ describe("a plan's file", () => {
       params: {},
       context: {},
     } as never);
-    expect("standing" in page && page.standing?.birdCount).toBe(3);
+    expect("standing" in page && page.current?.birdCount).toBe(3);
   });
 });
 

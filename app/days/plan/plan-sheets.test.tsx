@@ -158,9 +158,9 @@ describe("the sheet of the feed", () => {
       { name: "East", birds: 8 },
       { name: "West", birds: 12 },
     ];
-    const day = planned({}, {}, { pens, standingBirds: 20 });
-    const { schools, visits } = day.planned.plan;
-    const overnight = schools.find(({ school }) => school === "overnight")!;
+    const day = planned({}, {}, { pens, aliveBirds: 20 });
+    const { methods, visits } = day.planned.plan;
+    const overnight = methods.find(({ method }) => method === "overnight")!;
     // A kilogram of meat brings 10.00.
     expect(sheet(day)).toContain(showFor(IN_POUNDS).money(Math.round(overnight.tissueKilograms * 1000)));
     expect(sheet(day)).toContain("1 visit: all Fri ");
@@ -184,10 +184,10 @@ describe("the sheet of the scald", () => {
   test("says from which bird on a weak bath is too cool, and what would be enough", () => {
     const scalder = { ...STRONG, powerWatts: own(1300) };
     const weak = planned({ birds: 40, people: 8, tablePlaces: 4 }, { scalder });
-    const { failsAtBird, waysOut } = weak.planned.plan.bath;
+    const { failsAtBird, remedies } = weak.planned.plan.bath;
     const words = sheet(weak);
     expect(words).toContain(`from bird ${failsAtBird} on, the water is too cool`);
-    expect(words.match(/, (not )?enough/g) ?? []).toHaveLength(waysOut.length - 1);
+    expect(words.match(/, (not )?enough/g) ?? []).toHaveLength(remedies.length - 1);
     expect(words).toMatch(/More power: [\d.]+ kW total, on a circuit rated for it/);
     expect(sheet(planned())).not.toContain("can't keep up");
   });

@@ -77,7 +77,7 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
       basis={basis}
       around={around}
       setting={setting}
-      standing={day}
+      current={day}
       refusal={actionData}
       action={`/days/${day.id}/plan?seen=${day.revision}`}
       entryId={entryId}
@@ -92,7 +92,7 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
       {kept && (
         <Notice tone="plain">
           The plan when the day started: {plural(kept.birdCount, "bird")}, likely done by{" "}
-          {show.time(kept.evenChanceAt)}, a whole day of {show.minutes(kept.wholeDayMinutes)}.
+          {show.time(kept.likelyAt)}, a whole day of {show.minutes(kept.wholeDayMinutes)}.
           {progress.lastBirdAt &&
             ` The last bird went into the chill tank at ${show.time(progress.lastBirdAt)}.`}
         </Notice>

@@ -29,8 +29,7 @@ export function loader({ params }: Route.LoaderArgs) {
     batchName: batch.name,
     events,
     now: at,
-    plannedEndAt:
-      farmFile().keptPlan(day.id)?.evenChanceAt ?? planOf(farm, batch, day).plan.line.evenChanceAt.value,
+    plannedEndAt: farmFile().keptPlan(day.id)?.likelyAt ?? planOf(farm, batch, day).plan.line.likelyAt.value,
     sky: skyBetween(from, until, place),
     ids: {
       start: newEntryId(),
@@ -50,13 +49,13 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   const show = useShow();
   const isReady = useIsReady();
   const clock = useClock(loaderData.now);
-  const { taps, tap, takeBack, refusal } = useTaps(day.id, events);
+  const { taps, tap, remove, refusal } = useTaps(day.id, events);
   const [light, setLight] = useState<"night" | "sun">("night");
   const progress = runProgress(taps, day.birdCount, clock);
   const { state, done, toGo } = progress;
   const lastTap = taps.at(-1);
   const onTap = isReady ? (kind: TapKind) => tap(kind, clock) : undefined;
-  const undo = () => lastTap && takeBack(lastTap, clock);
+  const undo = () => lastTap && remove(lastTap, clock);
   const isOpen = state === "running" || state === "paused";
   useKeys(isOpen, {
     " ": () => onTap?.("bird"),

@@ -54,7 +54,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       keptAt: at,
       birdCount: day.birdCount,
       startAt: day.startAt,
-      evenChanceAt: Math.round(plan.line.evenChanceAt.value),
+      likelyAt: Math.round(plan.line.likelyAt.value),
       wholeDayMinutes: Math.round(plan.line.wholeDayMinutes.value),
       feedOffAt: Math.round(plan.withdrawal.feedOffAt.value),
       liveMeanMilligrams: milligramsFromKilograms(forecast.live.value),

@@ -10,7 +10,7 @@ import type { Route } from "./+types/undo.ts";
 export async function action({ request, params }: Route.ActionArgs) {
   const { day } = requireDay(params.dayId);
   const fields = await formFields(request);
-  const outcome = farmFile().run.takeBack(day.id, String(fields.get("entryId") ?? ""), now());
+  const outcome = farmFile().run.remove(day.id, String(fields.get("entryId") ?? ""), now());
   const isForPhone = fields.has("answer");
   if (outcome === "day-settled") return refuseSettled(isForPhone);
   return isForPhone

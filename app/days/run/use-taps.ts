@@ -88,7 +88,7 @@ export function useTaps(dayId: number, loaded: readonly Tap[]) {
   );
 
   /** Takes a tap back. It waits its turn behind the tap itself, so that the two can't cross. */
-  const takeBack = useCallback(
+  const remove = useCallback(
     ({ entryId, kind }: Tap, at: number) => {
       keep((taps) => [...taps, { entryId: newId(), kind, at, note: "", undoes: entryId }]);
       send();
@@ -101,7 +101,7 @@ export function useTaps(dayId: number, loaded: readonly Tap[]) {
   const unsent = waiting
     .filter((one) => one.undoes === undefined && !known.has(one.entryId))
     .map((one) => ({ ...one, isWaiting: true }));
-  return { taps: [...recorded, ...unsent].filter((one) => !undone.has(one.entryId)), tap, takeBack, refusal };
+  return { taps: [...recorded, ...unsent].filter((one) => !undone.has(one.entryId)), tap, remove, refusal };
 }
 
 /** randomUUID is only there on secure pages; a phone on the farm's own network may have none. */

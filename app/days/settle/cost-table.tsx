@@ -10,13 +10,13 @@ export function CostTable({ settlement, hasKit }: { settlement: Settlement; hasK
   return (
     <Sheet heading="Cost per bird" beside="counted three ways; each includes the one before">
       <div className="grid gap-x-6 sm:grid-cols-3">
-        {settlement.schools.map(({ school, total, perBird, perKilogram }) => (
+        {settlement.methods.map(({ method, total, perBird, perKilogram }) => (
           <section
-            key={school}
-            aria-label={COST_WORDS[school]}
+            key={method}
+            aria-label={COST_WORDS[method]}
             className="border-b border-rule py-2 last:border-b-0 sm:border-b-0 sm:border-r sm:pr-6 sm:last:border-r-0"
           >
-            <h3 className="text-lg">{COST_WORDS[school]}</h3>
+            <h3 className="text-lg">{COST_WORDS[method]}</h3>
             <Figure label="Cost per bird" reckoning={perBird} />
             <Figure
               label={show.isUs ? "Cost per pound, dressed" : "Cost per kilogram, dressed"}

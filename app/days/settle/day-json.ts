@@ -10,7 +10,7 @@ function planWithoutMornings({ line, ...plan }: DayPlan) {
   return { ...plan, line: { ...rest, answer: summary } };
 }
 
-/** All of a day: what was chosen, what happened, what was weighed, and what was worked out from it with its working. */
+/** All of a day: what was chosen, what happened, what was weighed, and what was calculated from it with its working. */
 export function loader({ params }: Route.LoaderArgs) {
   const { farm, day, batch } = requireDay(params.dayId);
   const file = farmFile();

@@ -40,7 +40,7 @@ export function likelyUse(farm: Farm, batch: Batch, day: ProcessingDay): LikelyU
   );
   return supplies.map((supply) => ({
     supply,
-    // No more than was there: what was bought meanwhile has not been written down.
+    // No more than was there: what was bought meanwhile has not been recorded.
     amount: Math.min(supply.inStock!, needs.find((need) => need.supply?.id === supply.id)?.amount ?? 0),
   }));
 }

@@ -11,8 +11,8 @@ import { usedOn } from "#app/server/supplies.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
 import { Figure } from "#app/ui/figure.tsx";
+import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { Button, ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
-import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural, showFor } from "#app/words/show.ts";
 import { supplyAmount, supplyTyped } from "#app/words/supply-words.ts";
@@ -264,7 +264,7 @@ function DayCosts({ day, costs, used }: Pick<Loaded, "day" | "costs" | "used">) 
             <span className="flex items-baseline gap-3">
               <span className="font-mono">{show.money(cost.amountCents)}</span>
               {!day.settledEntryId && (
-                <TakeBack entryId={cost.entryId} back={`/days/${day.id}/settle`} what={cost.what} />
+                <RemoveButton entryId={cost.entryId} back={`/days/${day.id}/settle`} what={cost.what} />
               )}
             </span>
           </li>

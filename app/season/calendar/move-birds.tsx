@@ -1,14 +1,14 @@
 import { type ComponentProps, useState } from "react";
 import { Form } from "react-router";
-import type { LotView, MoveView } from "#app/season/calendar/season-view.server.ts";
+import type { GroupView, MoveView } from "#app/season/calendar/season-view.server.ts";
 import { brokenWords, differenceWords, priceWords, weightWords } from "#app/season/calendar/season-words.ts";
 import { Button } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { mendedSum } from "#app/words/rule-words.ts";
+import { repairedSum } from "#app/words/rule-words.ts";
 import { plural } from "#app/words/show.ts";
 
 interface MoveBirdsProps {
-  lot: LotView;
+  group: GroupView;
   entryId: string;
 }
 
@@ -16,15 +16,15 @@ interface MoveBirdsProps {
  * Birds go to an earlier or a later day, by buttons or arrow keys, and what gets better and worse stands below at once.
  * Without JavaScript every other day is in the table.
  */
-export function MoveBirds({ lot, entryId }: MoveBirdsProps) {
+export function MoveBirds({ group, entryId }: MoveBirdsProps) {
   const show = useShow();
   const [toDay, setToDay] = useState<string>();
-  const days = [lot.day, ...lot.moves.map(({ day }) => day)].toSorted();
-  const shown = toDay ?? lot.day;
+  const days = [group.day, ...group.moves.map(({ day }) => day)].toSorted();
+  const shown = toDay ?? group.day;
   const place = days.indexOf(shown);
   const step = (by: number) => setToDay(days[Math.min(days.length - 1, Math.max(0, place + by))]);
-  const move = lot.moves.find(({ day }) => day === shown);
-  if (lot.moves.length === 0) return null;
+  const move = group.moves.find(({ day }) => day === shown);
+  if (group.moves.length === 0) return null;
   return (
     <div className="grid gap-2">
       <fieldset
@@ -37,7 +37,7 @@ export function MoveBirds({ lot, entryId }: MoveBirdsProps) {
         }}
       >
         <legend className="sr-only">
-          Move {lot.name}, now on {show.shortDay(lot.day)}; use the arrow keys to change the day
+          Move {group.name}, now on {show.shortDay(group.day)}; use the arrow keys to change the day
         </legend>
         <StepButton disabled={place === 0} onClick={() => step(-1)} aria-label="Earlier day">
           Earlier
@@ -49,8 +49,8 @@ export function MoveBirds({ lot, entryId }: MoveBirdsProps) {
       </fieldset>
       {move && (
         <div aria-live="polite" className="grid gap-2 border-l-4 border-straw bg-wheat px-3 py-2 text-sm">
-          <Difference lot={lot} move={move} />
-          <MoveThere lot={lot} day={move.day} entryId={entryId} />
+          <Difference group={group} move={move} />
+          <MoveThere group={group} day={move.day} entryId={entryId} />
         </div>
       )}
       <details className="text-sm">
@@ -59,21 +59,21 @@ export function MoveBirds({ lot, entryId }: MoveBirdsProps) {
           <thead className="text-left text-soft">
             <tr>
               <th scope="col">Day</th>
-              <th scope="col">Compared with {show.shortDay(lot.day)}</th>
+              <th scope="col">Compared with {show.shortDay(group.day)}</th>
               <td />
             </tr>
           </thead>
           <tbody>
-            {lot.moves.map((one) => (
+            {group.moves.map((one) => (
               <tr key={one.day} className="border-t border-rule align-top">
                 <th scope="row" className="py-1 pr-2 text-left font-normal whitespace-nowrap">
                   {show.shortDay(one.day)}
                 </th>
                 <td className="py-1 pr-2">
-                  <Difference lot={lot} move={one} />
+                  <Difference group={group} move={one} />
                 </td>
                 <td className="py-1">
-                  <MoveThere lot={lot} day={one.day} entryId={`${entryId}-${one.day}`} />
+                  <MoveThere group={group} day={one.day} entryId={`${entryId}-${one.day}`} />
                 </td>
               </tr>
             ))}
@@ -95,30 +95,30 @@ function StepButton(props: ComponentProps<"button">) {
 }
 
 /** What gets better and what worse. */
-function Difference({ lot, move }: { lot: LotView; move: MoveView }) {
+function Difference({ group, move }: { group: GroupView; move: MoveView }) {
   const show = useShow();
   return (
     <div>
       <p className="font-semibold">
-        {differenceWords(move.cents, show)}; {weightWords(lot, move, show)}
+        {differenceWords(move.cents, show)}; {weightWords(group, move, show)}
       </p>
       {move.breaks.map((one) => (
         <p key={one.rule}>
           Worse: {brokenWords(one)} ({priceWords(one, show)})
         </p>
       ))}
-      {move.mends.map((one) => (
-        <p key={one.rule}>Better: {mendedSum(one)}</p>
+      {move.repairs.map((one) => (
+        <p key={one.rule}>Better: {repairedSum(one)}</p>
       ))}
     </div>
   );
 }
 
-function MoveThere({ lot, day, entryId }: { lot: LotView; day: string; entryId: string }) {
+function MoveThere({ group, day, entryId }: { group: GroupView; day: string; entryId: string }) {
   const show = useShow();
   return (
     <Form method="post" action="/season/pin">
-      <PinFields batchId={lot.batchId} from={lot.day} to={day} entryId={entryId} />
+      <PinFields batchId={group.batchId} from={group.day} to={day} entryId={entryId} />
       <button
         type="submit"
         className="min-h-8 font-semibold underline"
@@ -131,12 +131,12 @@ function MoveThere({ lot, day, entryId }: { lot: LotView; day: string; entryId: 
 }
 
 /** Pins the birds where they are. */
-export function PinHere({ lot, entryId }: MoveBirdsProps) {
-  const birds = lot.birds.whole + lot.birds.cut;
+export function PinHere({ group, entryId }: MoveBirdsProps) {
+  const birds = group.birds.whole + group.birds.cut;
   return (
     <Form method="post" action="/season/pin">
-      <PinFields batchId={lot.batchId} from={lot.day} to={lot.day} entryId={entryId} />
-      <Button kind="plain" aria-label={`Pin ${plural(birds, "bird")} of ${lot.name}`}>
+      <PinFields batchId={group.batchId} from={group.day} to={group.day} entryId={entryId} />
+      <Button kind="plain" aria-label={`Pin ${plural(birds, "bird")} of ${group.name}`}>
         Pin
       </Button>
     </Form>

@@ -1,5 +1,5 @@
 import { data, redirect } from "react-router";
-import { keepAnswer, standingProposal } from "#app/season/calendar/season-job.server.ts";
+import { currentProposal, keepAnswer } from "#app/season/calendar/season-job.server.ts";
 import { now } from "#app/server/clock.server.ts";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { seasonFacts } from "#app/server/season-reading.server.ts";
@@ -29,27 +29,27 @@ export async function action({ request }: Route.ActionArgs) {
     return redirect("/season", 303);
   }
   const plan = seasonPlan(seasonFacts(farm));
-  const standing = standingProposal(plan);
-  const lot = plan.lots.findIndex((one) => one.batchId === batchId);
+  const current = currentProposal(plan);
+  const group = plan.groups.findIndex((one) => one.batchId === batchId);
   const dayAt = (day: string) => plan.days.findIndex((one) => one.day === day);
-  const birds = (standing?.answer.placements ?? [])
-    .filter((one) => one.lot === lot && one.day === dayAt(from))
+  const birds = (current?.answer.placements ?? [])
+    .filter((one) => one.group === group && one.day === dayAt(from))
     .reduce((sum, one) => sum + one.birds, 0);
   const gone = () =>
     data("These birds have moved since the page was loaded. Open the season again.", { status: 409 });
-  if (!standing || birds === 0) throw gone();
-  const move = from === to ? undefined : moveOf(plan.problem, standing.answer, lot, dayAt(from), dayAt(to));
+  if (!current || birds === 0) throw gone();
+  const move = from === to ? undefined : moveOf(plan.problem, current.answer, group, dayAt(from), dayAt(to));
   if (from !== to && !move) throw gone();
-  const answer = move?.answer ?? standing.answer;
+  const answer = move?.answer ?? current.answer;
   const there = answer.placements
-    .filter((one) => one.lot === lot && one.day === dayAt(to))
+    .filter((one) => one.group === group && one.day === dayAt(to))
     .reduce((sum, one) => sum + one.birds, 0);
   file.together(() => {
     for (const pin of file.season.pins())
       if (pin.batchId === batchId && (pin.pinnedOn === from || pin.pinnedOn === to))
-        file.takeBackFact(pin.entryId, now());
+        file.removeFact(pin.entryId, now());
     file.season.addPin({ entryId, at: now() }, { batchId, pinnedOn: to, birdCount: there });
-    const { outcome, seconds, boundCents } = standing.proposal;
+    const { outcome, seconds, boundCents } = current.proposal;
     // With the pin in it the plan is another one, to which this answer belongs.
     const pinned = seasonPlan(seasonFacts(farm));
     keepAnswer(

@@ -74,10 +74,10 @@ export function seasonJob(): JobState {
   };
 }
 
-/** Keeps an answer for as long as nobody works out another. */
+/** Keeps an answer for as long as no one works out another. */
 export function keepAnswer(plan: SeasonPlan, answer: SeasonAnswer, how: Omit<Proposal, "placements">): void {
-  const placements = answer.placements.map(({ lot, day, way, birds }) => ({
-    batchId: plan.lots[lot]!.batchId,
+  const placements = answer.placements.map(({ group, day, way, birds }) => ({
+    batchId: plan.groups[group]!.batchId,
     day: plan.days[day]!.day,
     way,
     birds,
@@ -86,48 +86,48 @@ export function keepAnswer(plan: SeasonPlan, answer: SeasonAnswer, how: Omit<Pro
   farmFile().season.keepProposal({ madeAt: now(), basis: basisOf(plan), content });
 }
 
-/** What a proposal was worked out from, in short: when it differs, something has changed since. */
-function basisOf({ problem, lots }: SeasonPlan): string {
+/** What a proposal was calculated from, in short: when it differs, something has changed since. */
+function basisOf({ problem, groups }: SeasonPlan): string {
   // A day gone by changes the first candidate day and nothing that matters; whole cents of worth do.
-  const told = JSON.stringify([
-    lots.map(({ batchId, birds }) => [batchId, birds]),
+  const summary = JSON.stringify([
+    groups.map(({ batchId, birds }) => [batchId, birds]),
     { ...problem, room: undefined },
   ]);
-  return createHash("sha1").update(told).digest("hex");
+  return createHash("sha1").update(summary).digest("hex");
 }
 
 export interface StandingProposal {
   readonly answer: SeasonAnswer;
   readonly proposal: Proposal;
   readonly madeAt: number;
-  /** Something that it was worked out from has changed. */
+  /** Something that it was calculated from has changed. */
   readonly isOld: boolean;
   /** Birds of it that have no place in the plan any more: dressed, lost, or their day is out. */
   readonly droppedBirds: number;
 }
 
 /** The last proposal as an answer to the plan of today; undefined if there is none. */
-export function standingProposal(plan: SeasonPlan): StandingProposal | undefined {
-  const standing = keptProposal();
-  if (!standing) return undefined;
+export function currentProposal(plan: SeasonPlan): StandingProposal | undefined {
+  const current = keptProposal();
+  if (!current) return undefined;
   let droppedBirds = 0;
-  const left = plan.lots.map(({ birds }) => birds);
-  const placements = standing.proposal.placements.flatMap(({ batchId, day, way, birds }) => {
-    const lot = plan.lots.findIndex((one) => one.batchId === batchId);
+  const left = plan.groups.map(({ birds }) => birds);
+  const placements = current.proposal.placements.flatMap(({ batchId, day, way, birds }) => {
+    const group = plan.groups.findIndex((one) => one.batchId === batchId);
     const index = plan.days.findIndex((one) => one.day === day);
-    const fits = lot === -1 ? 0 : Math.min(birds, left[lot]!);
+    const fits = group === -1 ? 0 : Math.min(birds, left[group]!);
     const isThere =
-      plan.problem.lots[lot]?.options.some((one) => one.day === index && one.way === way) ?? false;
+      plan.problem.groups[group]?.options.some((one) => one.day === index && one.way === way) ?? false;
     const put = isThere ? fits : 0;
-    if (lot !== -1) left[lot]! -= put;
+    if (group !== -1) left[group]! -= put;
     droppedBirds += birds - put;
-    return put > 0 ? [{ lot, day: index, way, birds: put }] : [];
+    return put > 0 ? [{ group, day: index, way, birds: put }] : [];
   });
   return {
     answer: { placements },
-    proposal: standing.proposal,
-    madeAt: standing.madeAt,
-    isOld: standing.basis !== basisOf(plan),
+    proposal: current.proposal,
+    madeAt: current.madeAt,
+    isOld: current.basis !== basisOf(plan),
     droppedBirds,
   };
 }

@@ -1,6 +1,6 @@
 import { Form, Link } from "react-router";
 import { MoveBirds, PinHere } from "#app/season/calendar/move-birds.tsx";
-import type { LotView, SeasonView } from "#app/season/calendar/season-view.server.ts";
+import type { GroupView, SeasonView } from "#app/season/calendar/season-view.server.ts";
 import {
   brokenWords,
   isTorn,
@@ -10,8 +10,8 @@ import {
   whyWords,
 } from "#app/season/calendar/season-words.ts";
 import { Figure } from "#app/ui/figure.tsx";
+import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { Button, ButtonLink, Notice, Sheet } from "#app/ui/sheet.tsx";
-import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 
@@ -37,12 +37,12 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
             allow it at a cost.
           </Notice>
         )}
-        {view.lots.filter(isTorn).map((lot) => (
-          <Notice key={`${lot.batchId} ${lot.day}`}>
+        {view.groups.filter(isTorn).map((group) => (
+          <Notice key={`${group.batchId} ${group.day}`}>
             <p className="font-semibold">
-              Close call: {lot.name}, {show.shortDay(lot.day)} or {show.shortDay(lot.next!.day)}
+              Close call: {group.name}, {show.shortDay(group.day)} or {show.shortDay(group.next!.day)}
             </p>
-            <p className="text-sm">{tornWords(lot, show)}</p>
+            <p className="text-sm">{tornWords(group, show)}</p>
           </Notice>
         ))}
         {!proposal && unplaced.length > 0 && (
@@ -142,39 +142,45 @@ function howGood({ proposal, money }: SeasonView, show: ReturnType<typeof useSho
 }
 
 /** Each set day with its reasons, its pin and its moves. */
-export function SeasonLots({ lots, entryIds }: { lots: readonly LotView[]; entryIds: readonly string[] }) {
+export function SeasonGroups({
+  groups,
+  entryIds,
+}: {
+  groups: readonly GroupView[];
+  entryIds: readonly string[];
+}) {
   const show = useShow();
-  if (lots.length === 0) return null;
+  if (groups.length === 0) return null;
   return (
     <Sheet heading="Why these days">
       <ol>
-        {lots.map((lot, index) => (
+        {groups.map((group, index) => (
           <li
-            key={`${lot.batchId} ${lot.day}`}
-            id={`lot-${lot.batchId}-${lot.day}`}
+            key={`${group.batchId} ${group.day}`}
+            id={`lot-${group.batchId}-${group.day}`}
             className="grid gap-2 border-b border-rule py-3 last:border-b-0"
           >
             <h3 className="text-lg">
-              {show.shortDay(lot.day)}, {birdsWords(lot)}
+              {show.shortDay(group.day)}, {birdsWords(group)}
             </h3>
-            <p className="text-sm">{whyWords(lot, show)}</p>
+            <p className="text-sm">{whyWords(group, show)}</p>
             <div className="flex flex-wrap items-center gap-2">
               <ButtonLink
-                to={dayAddress(lot)}
-                aria-label={`Schedule ${show.shortDay(lot.day)} for ${lot.name}`}
+                to={dayAddress(group)}
+                aria-label={`Schedule ${show.shortDay(group.day)} for ${group.name}`}
               >
                 Schedule this day
               </ButtonLink>
-              {lot.pinEntryId ? (
+              {group.pinEntryId ? (
                 <span className="flex items-center gap-1 text-sm">
                   Pinned
-                  <TakeBack entryId={lot.pinEntryId} back="/season" what={`the pin on ${lot.name}`} />
+                  <RemoveButton entryId={group.pinEntryId} back="/season" what={`the pin on ${group.name}`} />
                 </span>
               ) : (
-                <PinHere lot={lot} entryId={`${entryIds[index]}-here`} />
+                <PinHere group={group} entryId={`${entryIds[index]}-here`} />
               )}
             </div>
-            <MoveBirds lot={lot} entryId={entryIds[index]!} />
+            <MoveBirds group={group} entryId={entryIds[index]!} />
           </li>
         ))}
       </ol>
@@ -182,13 +188,13 @@ export function SeasonLots({ lots, entryIds }: { lots: readonly LotView[]; entry
   );
 }
 
-function birdsWords({ birds, name }: LotView): string {
+function birdsWords({ birds, name }: GroupView): string {
   const all = birds.whole + birds.cut;
   const ways = birds.cut === 0 ? "" : birds.whole === 0 ? ", cut up" : `, ${birds.cut} cut up`;
   return `${all} ${name}${ways}`;
 }
 
-function dayAddress({ batchId, day, birds, people }: LotView): string {
+function dayAddress({ batchId, day, birds, people }: GroupView): string {
   const query = new URLSearchParams({
     batch: String(batchId),
     on: day,

@@ -1,4 +1,4 @@
-import { seasonJob, standingProposal } from "#app/season/calendar/season-job.server.ts";
+import { currentProposal, seasonJob } from "#app/season/calendar/season-job.server.ts";
 import { seasonTasks } from "#app/season/calendar/season-tasks.server.ts";
 import { now } from "#app/server/clock.server.ts";
 import { planOf } from "#app/server/day-reading.server.ts";
@@ -32,18 +32,18 @@ export interface MoveView {
   readonly day: LocalDay;
   readonly cents: number;
   readonly breaks: readonly BrokenView[];
-  readonly mends: readonly BrokenView[];
+  readonly repairs: readonly BrokenView[];
   readonly dressedKilograms: number;
   readonly ageDays: number;
 }
 
-export type BrokenView = Omit<RuleSum, "firstDay" | "lot"> & {
+export type BrokenView = Omit<RuleSum, "firstDay" | "group"> & {
   readonly day: LocalDay | undefined;
   readonly name: string | undefined;
 };
 
 /** Birds of a batch on a proposed day. */
-export interface LotView {
+export interface GroupView {
   readonly batchId: number;
   readonly name: string;
   readonly day: LocalDay;
@@ -77,10 +77,10 @@ export interface CellView {
 export function seasonView(farm: Farm) {
   const facts = seasonFacts(farm);
   const plan = seasonPlan(facts);
-  const standing = standingProposal(plan);
-  const answer = standing?.answer ?? { placements: [] };
+  const current = currentProposal(plan);
+  const answer = current?.answer ?? { placements: [] };
   const check = checkSeason(plan.problem, answer);
-  const lots = standing ? lotViews(plan, answer) : [];
+  const groups = current ? groupViews(plan, answer) : [];
   const { weekStart } = showFor(farm);
   const first = addDays(facts.today, -((weekdayOf(facts.today) - weekStart + 7) % 7));
   const { room } = plan.problem;
@@ -95,15 +95,15 @@ export function seasonView(farm: Farm) {
       held: facts.held
         .filter((one) => one.day === day)
         .map(({ dayId, batchName, birds }) => ({ dayId, name: batchName, birds })),
-      proposed: lots
-        .filter((lot) => lot.day === day)
+      proposed: groups
+        .filter((group) => group.day === day)
         .map(({ batchId, name, birds, pinEntryId }) => ({
           batchId,
           name,
           birds: birds.whole + birds.cut,
           isPinned: pinEntryId !== undefined,
         })),
-      instead: lots
+      instead: groups
         .filter(({ next }) => next?.day === day)
         .map(({ name, next }) => ({ name, cents: next!.cents })),
       resting: check.resting[at] ?? 0,
@@ -117,26 +117,28 @@ export function seasonView(farm: Farm) {
   return {
     today: facts.today,
     cells,
-    lots,
+    groups,
     rooms: facts.rooms,
-    waiting: plan.lots.map((lot, index) => ({
-      batchId: lot.batchId,
-      name: lot.name,
-      birds: lot.birds,
-      placed: answer.placements.filter((one) => one.lot === index).reduce((sum, { birds }) => sum + birds, 0),
+    waiting: plan.groups.map((group, index) => ({
+      batchId: group.batchId,
+      name: group.name,
+      birds: group.birds,
+      placed: answer.placements
+        .filter((one) => one.group === index)
+        .reduce((sum, { birds }) => sum + birds, 0),
     })),
-    yearly: yearlyView(facts, lots),
+    yearly: yearlyView(facts, groups),
     money: {
       earns: seasonEarnings(plan.problem, answer, check),
-      boundCents: standing?.proposal.boundCents ?? undefined,
+      boundCents: current?.proposal.boundCents ?? undefined,
     },
-    proposal: standing && {
-      outcome: standing.proposal.outcome,
-      madeAt: standing.madeAt,
-      isOld: standing.isOld,
-      droppedBirds: standing.droppedBirds,
+    proposal: current && {
+      outcome: current.proposal.outcome,
+      madeAt: current.madeAt,
+      isOld: current.isOld,
+      droppedBirds: current.droppedBirds,
     },
-    broken: standing ? ruleSums(check.broken).map((one) => brokenView(plan, one)) : [],
+    broken: current ? ruleSums(check.broken).map((one) => brokenView(plan, one)) : [],
     job: seasonJob(),
     short: facts.held.flatMap((held) => tooMuch(farm, facts, held)),
     toDo: tasks
@@ -167,7 +169,7 @@ function tooMuch(farm: Farm, facts: SeasonFacts, { dayId, day, birds, batchName 
     : [];
 }
 
-function yearlyView(facts: ReturnType<typeof seasonFacts>, lots: readonly LotView[]) {
+function yearlyView(facts: ReturnType<typeof seasonFacts>, groups: readonly GroupView[]) {
   const year = facts.today.slice(0, 4);
   const inYear = (day: LocalDay) => day.startsWith(year);
   const sum = (counts: readonly number[]) => counts.reduce((running, count) => running + count, 0);
@@ -176,25 +178,25 @@ function yearlyView(facts: ReturnType<typeof seasonFacts>, lots: readonly LotVie
     cap: facts.terms.yearlyCap,
     dressed: facts.dressedByYear[year] ?? 0,
     held: sum(facts.held.filter(({ day }) => inYear(day)).map(({ birds }) => birds)),
-    proposed: sum(lots.filter(({ day }) => inYear(day)).map(({ birds }) => birds.whole + birds.cut)),
+    proposed: sum(groups.filter(({ day }) => inYear(day)).map(({ birds }) => birds.whole + birds.cut)),
   };
 }
 
-function lotViews(plan: SeasonPlan, answer: SeasonAnswer): LotView[] {
+function groupViews(plan: SeasonPlan, answer: SeasonAnswer): GroupView[] {
   const pins = farmFile().season.pins();
-  const groups = new Map<string, { lot: number; day: number; birds: Record<Way, number> }>();
-  for (const { lot, day, way, birds } of answer.placements) {
-    const group = groups.get(`${lot} ${day}`) ?? { lot, day, birds: { whole: 0, cut: 0 } };
-    group.birds[way] += birds;
-    groups.set(`${lot} ${day}`, group);
+  const placed = new Map<string, { group: number; day: number; birds: Record<Way, number> }>();
+  for (const { group, day, way, birds } of answer.placements) {
+    const sum = placed.get(`${group} ${day}`) ?? { group, day, birds: { whole: 0, cut: 0 } };
+    sum.birds[way] += birds;
+    placed.set(`${group} ${day}`, sum);
   }
-  return [...groups.values()]
-    .toSorted((one, other) => one.day - other.day || one.lot - other.lot)
-    .map(({ lot, day, birds }) => {
-      const facts = plan.lots[lot]!;
+  return [...placed.values()]
+    .toSorted((one, other) => one.day - other.day || one.group - other.group)
+    .map(({ group, day, birds }) => {
+      const facts = plan.groups[group]!;
       const season = plan.days[day]!;
-      const worth = plan.worths[lot]!.get(day)!;
-      const moves = movesOf(plan.problem, answer, lot, day);
+      const worth = plan.worths[group]!.get(day)!;
+      const moves = movesOf(plan.problem, answer, group, day);
       const next = nextBest(moves);
       return {
         batchId: facts.batchId,
@@ -213,22 +215,22 @@ function lotViews(plan: SeasonPlan, answer: SeasonAnswer): LotView[] {
 }
 
 function moveView(plan: SeasonPlan, move: Move): MoveView {
-  const worth = plan.worths[move.lot]!.get(move.toDay)!;
+  const worth = plan.worths[move.group]!.get(move.toDay)!;
   return {
     day: plan.days[move.toDay]!.day,
     cents: Math.round(move.cents),
     breaks: move.breaks.map((one) => brokenView(plan, one)),
-    mends: move.mends.map((one) => brokenView(plan, one)),
+    repairs: move.repairs.map((one) => brokenView(plan, one)),
     dressedKilograms: worth.dressedKilograms,
     ageDays: worth.ageDays,
   };
 }
 
-function brokenView(plan: SeasonPlan, { firstDay, lot, ...sum }: RuleSum): BrokenView {
+function brokenView(plan: SeasonPlan, { firstDay, group, ...sum }: RuleSum): BrokenView {
   return {
     ...sum,
     day: firstDay === undefined ? undefined : dayOfNumber(firstDay),
-    name: lot === undefined ? undefined : plan.lots[lot]?.name,
+    name: group === undefined ? undefined : plan.groups[group]?.name,
   };
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import type { BrokenView, LotView, MoveView } from "#app/season/calendar/season-view.server.ts";
+import type { BrokenView, GroupView, MoveView } from "#app/season/calendar/season-view.server.ts";
 import {
   brokenWords,
   differenceWords,
@@ -10,7 +10,7 @@ import {
   whyWords,
 } from "#app/season/calendar/season-words.ts";
 import { weekdaysOf } from "#app/season/people/people-form.ts";
-import { brokenSum, mendedSum } from "#app/words/rule-words.ts";
+import { brokenSum, repairedSum } from "#app/words/rule-words.ts";
 import { showFor } from "#app/words/show.ts";
 import { SEASON_RULES } from "#core/season/season-problem.ts";
 
@@ -30,12 +30,12 @@ const move = (change: Partial<MoveView> = {}): MoveView => ({
   day: "2026-10-03",
   cents: -404,
   breaks: [broken({})],
-  mends: [],
+  repairs: [],
   dressedKilograms: 2.0,
   ageDays: 126,
   ...change,
 });
-const lot = (next: MoveView | undefined): LotView => ({
+const group = (next: MoveView | undefined): GroupView => ({
   batchId: 2,
   name: "Cockerels",
   day: "2026-10-17",
@@ -51,21 +51,21 @@ const lot = (next: MoveView | undefined): LotView => ({
 
 describe("why birds are on their day", () => {
   test("says how heavy they are, who is there, and what the next best would cost", () => {
-    expect(whyWords(lot(move({ cents: -4000, breaks: [] })), show)).toBe(
+    expect(whyWords(group(move({ cents: -4000, breaks: [] })), show)).toBe(
       "20 weeks old, 4 lb 12.2 oz dressed, with Maren and Ines. Next best: Sat, Oct 3, $40.00 less: 14 days earlier, 5.6 oz lighter.",
     );
-    expect(whyWords(lot(undefined), show)).toContain("No other day has room for all of them");
+    expect(whyWords(group(undefined), show)).toContain("No other day has room for all of them");
   });
 
   test("says when it is torn, and what the trade is", () => {
-    const torn = lot(move());
+    const torn = group(move());
     expect(isTorn(torn)).toBe(true);
     expect(whyWords(torn, show)).toContain("Nearly as good: Sat, Oct 3: $4.04 less");
     expect(tornWords(torn, show)).toBe(
       "Sat, Oct 3 is 14 days earlier, 5.6 oz lighter; worse: no freezer space for 9 birds, 3 nights, $5.40. Overall it is $4.04 less.",
     );
-    expect(isTorn(lot(move({ cents: -600 })))).toBe(false);
-    expect(isTorn(lot(undefined))).toBe(false);
+    expect(isTorn(group(move({ cents: -600 })))).toBe(false);
+    expect(isTorn(group(undefined))).toBe(false);
   });
 });
 
@@ -73,8 +73,8 @@ test("every rule has words for being broken and for being kept again", () => {
   for (const rule of [...SEASON_RULES, "pin"] as const) {
     const sum = broken({ rule, by: 4.2, most: 4.2, times: 1 });
     expect(brokenSum(sum)).not.toContain("possible");
-    expect(brokenSum(sum)).not.toBe(mendedSum(sum));
-    expect(`${brokenSum(sum)}${mendedSum(sum)}`).not.toContain("4.2");
+    expect(brokenSum(sum)).not.toBe(repairedSum(sum));
+    expect(`${brokenSum(sum)}${repairedSum(sum)}`).not.toContain("4.2");
   }
   expect(brokenWords(broken({ rule: "everyone-placed", by: 1, times: 1, name: "Red" }))).toBe(
     "1 bird of Red without a day",

@@ -1,5 +1,5 @@
-import type { BrokenView, LotView, MoveView } from "#app/season/calendar/season-view.server.ts";
-import { brokenSum, mendedSum } from "#app/words/rule-words.ts";
+import type { BrokenView, GroupView, MoveView } from "#app/season/calendar/season-view.server.ts";
+import { brokenSum, repairedSum } from "#app/words/rule-words.ts";
 import { plural, type Show } from "#app/words/show.ts";
 import { daysBetween } from "#core/calendar/local-day.ts";
 
@@ -18,21 +18,21 @@ export function differenceWords(cents: number, show: Show): string {
 }
 
 /** Why birds are on a day, and what the next best would cost. */
-export function whyWords(lot: LotView, show: Show): string {
-  const weight = show.value(lot.dressedKilograms, "carcass-kg");
-  const age = `${Math.floor(lot.ageDays / 7)} weeks old, ${weight} dressed`;
-  const who = lot.people.length > 0 ? `, with ${listWords(lot.people)}` : "";
+export function whyWords(group: GroupView, show: Show): string {
+  const weight = show.value(group.dressedKilograms, "carcass-kg");
+  const age = `${Math.floor(group.ageDays / 7)} weeks old, ${weight} dressed`;
+  const who = group.people.length > 0 ? `, with ${listWords(group.people)}` : "";
   const chosen = `${age}${who}.`;
-  if (!lot.next) return `${chosen} No other day has room for all of them.`;
-  return `${chosen} ${nextBestWords(lot, lot.next, show)}`;
+  if (!group.next) return `${chosen} No other day has room for all of them.`;
+  return `${chosen} ${nextBestWords(group, group.next, show)}`;
 }
 
-function nextBestWords(lot: LotView, next: MoveView, show: Show): string {
+function nextBestWords(group: GroupView, next: MoveView, show: Show): string {
   const day = show.shortDay(next.day);
-  const weights = weightWords(lot, next, show);
+  const weights = weightWords(group, next, show);
   const trouble = next.breaks[0];
   const against = trouble ? `${weights}, and ${brokenWords(trouble)}` : weights;
-  if (isTorn(lot)) return `Nearly as good: ${day}: ${differenceWords(next.cents, show)}; ${against}.`;
+  if (isTorn(group)) return `Nearly as good: ${day}: ${differenceWords(next.cents, show)}; ${against}.`;
   return `Next best: ${day}, ${differenceWords(next.cents, show)}: ${against}.`;
 }
 
@@ -40,21 +40,21 @@ function nextBestWords(lot: LotView, next: MoveView, show: Show): string {
 const NEARLY_EVEN_CENTS = 500;
 
 /** Whether the next best day is nearly as good as the one that is proposed. */
-export const isTorn = ({ next }: LotView): boolean =>
+export const isTorn = ({ next }: GroupView): boolean =>
   next !== undefined && Math.abs(next.cents) < NEARLY_EVEN_CENTS;
 
 /** What the second day would bring and cost against the first. */
-export function tornWords(lot: LotView, show: Show): string {
-  const next = lot.next!;
+export function tornWords(group: GroupView, show: Show): string {
+  const next = group.next!;
   const worse = next.breaks.map((one) => `; worse: ${brokenWords(one)}, ${priceWords(one, show)}`).join("");
-  const better = next.mends.map((one) => `; better: ${mendedSum(one)}`).join("");
-  return `${show.shortDay(next.day)} is ${weightWords(lot, next, show)}${worse}${better}. Overall it is ${differenceWords(next.cents, show)}.`;
+  const better = next.repairs.map((one) => `; better: ${repairedSum(one)}`).join("");
+  return `${show.shortDay(next.day)} is ${weightWords(group, next, show)}${worse}${better}. Overall it is ${differenceWords(next.cents, show)}.`;
 }
 
 /** How much heavier and older they would be. */
-export function weightWords(lot: LotView, { day, dressedKilograms }: MoveView, show: Show): string {
-  const difference = dressedKilograms - lot.dressedKilograms;
-  const days = daysBetween(lot.day, day);
+export function weightWords(group: GroupView, { day, dressedKilograms }: MoveView, show: Show): string {
+  const difference = dressedKilograms - group.dressedKilograms;
+  const days = daysBetween(group.day, day);
   const when = `${plural(Math.abs(days), "day")} ${days > 0 ? "later" : "earlier"}`;
   return `${when}, ${show.value(Math.abs(difference), "carcass-kg")} ${difference > 0 ? "heavier" : "lighter"}`;
 }

@@ -1,6 +1,6 @@
 import { useEffect } from "react";
 import { useFetcher, useRevalidator } from "react-router";
-import { SeasonLots, SeasonMoney } from "#app/season/calendar/season-margin.tsx";
+import { SeasonGroups, SeasonMoney } from "#app/season/calendar/season-margin.tsx";
 import type { loader as seasonProgress } from "#app/season/calendar/season-progress.ts";
 import { type SeasonView, seasonView } from "#app/season/calendar/season-view.server.ts";
 import { SkyCalendar } from "#app/season/calendar/sky-calendar.tsx";
@@ -15,7 +15,7 @@ export const meta = () => [{ title: "Season · Pale Morning" }];
 
 export function loader() {
   const view = seasonView(requireFarm());
-  return { view, entryIds: view.lots.map(newEntryId) };
+  return { view, entryIds: view.groups.map(newEntryId) };
 }
 
 function ToDo({ toDo }: { toDo: SeasonView["toDo"] }) {
@@ -40,7 +40,7 @@ function ToDo({ toDo }: { toDo: SeasonView["toDo"] }) {
   );
 }
 
-/** How often a page asks how far the season is, while it is being worked out. */
+/** How often a page asks how far the season is, while it is being calculated. */
 const ASK_MILLISECONDS = 400;
 
 export default function Season({ loaderData: { view, entryIds } }: Route.ComponentProps) {
@@ -86,7 +86,7 @@ export default function Season({ loaderData: { view, entryIds } }: Route.Compone
         {/* The answer first: on a phone it stands above the list of days, at a desk beside them. */}
         <div className="grid gap-4 lg:order-last">
           <SeasonMoney view={{ ...view, job }} />
-          <SeasonLots lots={view.lots} entryIds={entryIds} />
+          <SeasonGroups groups={view.groups} entryIds={entryIds} />
         </div>
         <div className="min-w-0 lg:col-span-3">
           <SkyCalendar {...view} />

@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { Route } from "./+types/dates.ts";
 
@@ -85,7 +85,7 @@ function Rows({
             {line}
             {more && <span className="block text-sm text-soft">{more}</span>}
           </span>
-          <TakeBack entryId={entryId} back="/season/dates" what={line} />
+          <RemoveButton entryId={entryId} back="/season/dates" what={line} />
         </li>
       ))}
     </ul>

@@ -3,7 +3,7 @@ import type { Fields } from "#app/ui/farm-form.tsx";
 import { TextField, TickField } from "#app/ui/field.tsx";
 import { STATION_WORDS } from "#app/words/words.ts";
 
-/** What somebody can and may do, and when. A plan never puts them where a rule keeps them from. */
+/** What someone can and may do, and when. A plan never puts them where a rule keeps them from. */
 export function AbleFields({ fields }: { fields: Fields<typeof ableForm> }) {
   return (
     <>

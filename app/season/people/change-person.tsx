@@ -30,7 +30,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   return faults ? sent.refuse(faults) : redirect(`/season/people/${id}`, 303);
 }
 
-/** Days, hours, pace and rules of somebody. */
+/** Days, hours, pace and rules of someone. */
 export default function ChangePerson({ loaderData: { person, entryId }, actionData }: Route.ComponentProps) {
   return (
     <Page>

@@ -19,7 +19,7 @@ export const WEEKDAYS = [
 
 const minuteOfDay = clockTime.transform(minuteOfClock);
 
-/** What somebody can and may do, and when. */
+/** What someone can and may do, and when. */
 const ABLE = {
   handsPercent: wholeNumber({ least: 10, most: 150, ask: "Enter their speed; 100 for a practiced adult" }),
   monday: tick,
@@ -68,7 +68,7 @@ export const personForm = z
   .refine(isGrantOfYoung, YOUNG);
 export const ableForm = z.object(ABLE).refine(isLater, LATER).refine(isGrantOfYoung, YOUNG);
 
-/** What was said of somebody, as it is kept. */
+/** What was said of someone, as it is kept. */
 export function ableOf(said: z.output<typeof ableForm>): PersonAbility {
   return {
     weekdayMask: WEEKDAYS.reduce((mask, { field }, index) => mask | (said[field] << index), 0),
@@ -103,7 +103,7 @@ export function ableFields(person: Person): Record<string, string | undefined> {
   };
 }
 
-/** Rules and hours of somebody in words, such as "no knives, from 13:00"; empty where there are none. */
+/** Rules and hours of someone in words, such as "no knives, from 13:00"; empty where there are none. */
 export function ableInWords({
   usesKnives,
   scalds,

@@ -5,8 +5,8 @@ import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
+import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { TakeBack } from "#app/ui/take-back.tsx";
 import type { Route } from "./+types/people.ts";
 
 export const meta = () => [{ title: "People · Pale Morning" }];
@@ -61,7 +61,7 @@ export default function People({ loaderData: { people, entryId }, actionData }: 
                     {ableInWords(person) && `; ${ableInWords(person)}`}
                   </span>
                 </span>
-                <TakeBack entryId={person.entryId} back="/season/people" what={person.name} />
+                <RemoveButton entryId={person.entryId} back="/season/people" what={person.name} />
               </li>
             ))}
           </ul>

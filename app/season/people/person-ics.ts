@@ -7,7 +7,7 @@ import { seasonFacts } from "#app/server/season-reading.server.ts";
 import { seasonDay } from "#core/day/season/season-day.ts";
 import type { Route } from "./+types/person-ics.ts";
 
-/** The set days on which somebody can come, as a calendar file for them. */
+/** The set days on which someone can come, as a calendar file for them. */
 export function loader({ params }: Route.LoaderArgs) {
   const farm = requireFarm();
   const person = requirePerson(params.personId);

@@ -7,8 +7,8 @@ import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
+import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays } from "#core/calendar/local-day.ts";
@@ -104,7 +104,7 @@ export default function PersonPage({ loaderData, actionData }: Route.ComponentPr
                     {show.shortDay(onDay)}: {canCome ? "can" : "unavailable"}
                     {why && `, ${why}`}
                   </span>
-                  <TakeBack entryId={id} back={here} what={`${person.name} on ${show.shortDay(onDay)}`} />
+                  <RemoveButton entryId={id} back={here} what={`${person.name} on ${show.shortDay(onDay)}`} />
                 </li>
               ))}
             </ul>
@@ -125,7 +125,7 @@ export default function PersonPage({ loaderData, actionData }: Route.ComponentPr
                   </li>
                 ))}
               </ul>
-              <TakeBack entryId={fromFile[0]!.entryId} back={here} what="from the calendar file" />
+              <RemoveButton entryId={fromFile[0]!.entryId} back={here} what="from the calendar file" />
             </>
           )}
         </Sheet>

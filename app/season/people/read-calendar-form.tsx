@@ -8,7 +8,7 @@ interface ReadCalendarFormProps {
   fault?: string;
 }
 
-/** Takes a calendar file; it says on which days somebody is busy. */
+/** Takes a calendar file; it says on which days someone is busy. */
 export function ReadCalendarForm({ personId, name, entryId, fault }: ReadCalendarFormProps) {
   return (
     <Form

@@ -21,7 +21,7 @@ const WORK_TO = "15:00";
 const MOST_TIMES = 20_000;
 
 /**
- * Days between two on which somebody's calendar has something in the hours of work, on the farm's clock: whole days,
+ * Days between two on which someone's calendar has something in the hours of work, on the farm's clock: whole days,
  * times in any zone, and events that repeat. What is marked as free or called off does not count.
  */
 export function readCalendar(

@@ -27,7 +27,7 @@ export function loader({ params }: Route.LoaderArgs) {
   return { person: requirePerson(params.personId), entryId: newEntryId() };
 }
 
-/** Reads on which days somebody is busy out of a calendar file: all of it or nothing. */
+/** Reads on which days someone is busy out of a calendar file: all of it or nothing. */
 export async function action({ request, params }: Route.ActionArgs) {
   const farm = requireFarm();
   const person = requirePerson(params.personId);

@@ -4,8 +4,8 @@ import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm, type Fields } from "#app/ui/farm-form.tsx";
 import { TextField, TickField } from "#app/ui/field.tsx";
+import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { TakeBack } from "#app/ui/take-back.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { SEASON_DEFAULTS as OURS } from "#core/season/season-constants.ts";
@@ -215,7 +215,7 @@ function Sizes({ sizes }: { sizes: readonly WantedSize[] }) {
               {leastMilligrams !== null && `, from ${show.bird(leastMilligrams)}`}
               {mostMilligrams !== null && `, up to ${show.bird(mostMilligrams)}`}
             </span>
-            <TakeBack entryId={entryId} back="/season/rules" what={`the size for ${who}`} />
+            <RemoveButton entryId={entryId} back="/season/rules" what={`the size for ${who}`} />
           </li>
         ))}
       </ul>

@@ -1,13 +1,13 @@
 import type { CrewSeat } from "#core/day/crew/crew.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 
-/** Changes of one seat of a crew; the others stay as they are, and nobody is ever left without a station. */
+/** Changes of one seat of a crew; the others stay as they are, and no one is ever left without a station. */
 type Seats = readonly CrewSeat[];
 
 const changed = (seats: Seats, seat: number, stations: readonly Station[]): CrewSeat[] =>
   seats.map((one, index) => (index === seat && stations.length > 0 ? { ...one, stations } : one));
 
-/** Somebody goes from one station to another: it takes the other's place in their order of preference. */
+/** Someone goes from one station to another: it takes the other's place in their order of preference. */
 export function moveSeat(seats: Seats, seat: number, from: Station, to: Station): CrewSeat[] {
   const stations = seats[seat]!.stations;
   if (from === to || !stations.includes(from)) return [...seats];
@@ -18,17 +18,17 @@ export function moveSeat(seats: Seats, seat: number, from: Station, to: Station)
   );
 }
 
-/** Somebody stands there first, and helps at what they had before. */
+/** Someone stands there first, and helps at what they had before. */
 export const standFirst = (seats: Seats, seat: number, station: Station): CrewSeat[] =>
   changed(seats, seat, [station, ...seats[seat]!.stations.filter((other) => other !== station)]);
 
-/** Somebody helps out there too, after all else. */
+/** Someone helps out there too, after all else. */
 export const helpAt = (seats: Seats, seat: number, station: Station): CrewSeat[] =>
   seats[seat]!.stations.includes(station)
     ? [...seats]
     : changed(seats, seat, [...seats[seat]!.stations, station]);
 
-/** Somebody no longer goes there. */
+/** Someone no longer goes there. */
 export const leaveStation = (seats: Seats, seat: number, station: Station): CrewSeat[] =>
   changed(
     seats,

@@ -11,10 +11,10 @@ import { BLEED_FLOOR_MINUTES, LINE_SEED } from "#core/processing-line/line-const
 import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import { type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
 import { DEFAULT_BUFFERS, DEFAULT_PLACES, STATIONS } from "#core/processing-line/line-station.ts";
-import { evenChance } from "#core/processing-line/line-whatif.ts";
+import { likelyMinutes } from "#core/processing-line/line-whatif.ts";
 
-/** Mornings by which a crew's reach is known to a bird or two. */
-const MORNINGS = 24;
+/** replications by which a crew's reach is known to a bird or two. */
+const REPLICATIONS = 24;
 /** The most birds a small farm does in a day. */
 const MOST_BIRDS = 250;
 /** A dip for the pace of a crew, minutes: a slow bird at 60 °C; the plan takes the kind's own. */
@@ -32,11 +32,11 @@ export interface Reach {
 }
 
 /**
- * Whole birds that a crew brings into the chill in so many minutes at an even chance, by the same line as the plan
- * plays, each where people usually go. 0 where nobody may kill, or not one bird is done in time.
+ * Whole birds that a crew brings into the chill in so many minutes as likely as not, by the same line as the plan
+ * plays, each where people usually go. 0 where no one may kill, or not one bird is done in time.
  */
 export function crewReach(reach: Reach): number {
-  const takes = (birds: number) => evenChance(lineOf(reach, birds), LINE_SEED, MORNINGS);
+  const takes = (birds: number) => likelyMinutes(lineOf(reach, birds), LINE_SEED, REPLICATIONS);
   if (reach.helpers.length === 0 || !(takes(1) <= reach.minutes)) return 0;
   let most = 1;
   let tooMany = 2;
@@ -90,7 +90,7 @@ function lineOf({ helpers, means, cones, tablePlaces, year }: Reach, birds: numb
   };
   const manned = new Set(people.flatMap(({ stations }) => stations));
   if (neededStations(day).every((station) => manned.has(station))) return day;
-  // Somebody has to help where nobody usually stands, as far as their rules let them.
+  // Someone has to help where no one usually stands, as far as their rules let them.
   const helping = people.map((person, seat) => {
     const may = mayWorkAlone(crew[seat]!.rules);
     const others = STATIONS.filter((station) => may.includes(station) && !person.stations.includes(station));

@@ -98,13 +98,13 @@ test("who works at a blade by the farm's grant has an adult there for as long, o
     ["feet", "pins"],
   ]);
   expect(adultsBeside(kept)).toEqual([{ young: "Oskar", station: "feet", adult: "Maren" }]);
-  // Gone at noon, without knives, or seventeen: nobody is beside him, so he picks pins only.
+  // Gone at noon, without knives, or seventeen: no one is beside him, so he picks pins only.
   for (const change of [{ toMinute: 720 }, { usesKnives: false }, { bornYear: 2009 }]) {
     const alone = crew({ ...maren, ...change });
     expect(alone[1]!.stations).toEqual(["pins"]);
     expect(adultsBeside(alone)).toEqual([]);
   }
-  // Nobody is sent there unasked.
+  // No one is sent there unasked.
   expect(mayWorkAlone(kept[1]!.rules)).not.toContain("feet");
 });
 

@@ -10,7 +10,7 @@ import {
   ruleAgainst,
 } from "#core/safety/person-rules.ts";
 
-/** Somebody among the farm's people, as a day's crew reckons with them. */
+/** Someone among the farm's people, as a day's crew calculates with them. */
 export interface Helper {
   readonly id: number;
   readonly name: string;
@@ -29,14 +29,14 @@ export interface Helper {
 
 /** A seat of a day's crew: who, and where in order of preference. */
 export interface CrewSeat {
-  /** Undefined for somebody who is not among the farm's people. */
+  /** Undefined for someone who is not among the farm's people. */
   readonly personId: number | undefined;
   readonly name: string;
   /** At least one. */
   readonly stations: readonly Station[];
 }
 
-/** Somebody who works on a day, with what they may do. */
+/** Someone who works on a day, with what they may do. */
 export interface CrewMember extends CrewSeat {
   readonly handsPercent: number;
   readonly rules: PersonRules;
@@ -44,14 +44,14 @@ export interface CrewMember extends CrewSeat {
   readonly toMinute: number | undefined;
 }
 
-/** Stations at which somebody may be put. */
+/** Stations at which someone may be put. */
 export const mayWorkAt = (rules: PersonRules): Station[] =>
   STATIONS.filter((station) => ruleAgainst(rules, station) === undefined);
 
-/** Stations at which somebody may be put with nobody beside them. */
+/** Stations at which someone may be put with no one beside them. */
 export const mayWorkAlone = (rules: PersonRules): Station[] => mayWorkAt({ ...rules, besideAdult: [] });
 
-/** Where people go who have not been told: one of three in front, the others behind, and everybody packs. */
+/** Where people go who have not been told: one of three in front, the others behind, and everyone packs. */
 export function usualStations(seat: number, people: number, rules: PersonRules = NO_RULES): Station[] {
   const may = mayWorkAlone(rules);
   const front: readonly Station[] = ["cones", "scald", "pluck"];
@@ -64,7 +64,7 @@ export function usualStations(seat: number, people: number, rules: PersonRules =
   return own.some(isBeforeChill) ? own : may;
 }
 
-/** Where somebody goes who joins a crew: where nobody is yet and they may be; else where people usually go. */
+/** Where someone goes who joins a crew: where no one is yet and they may be; else where people usually go. */
 export function stationsToJoin(
   crew: readonly CrewSeat[],
   needed: readonly Station[],
@@ -77,7 +77,7 @@ export function stationsToJoin(
 }
 
 /**
- * A day's crew of so many: those who have a seat, and helpers without a name for the rest. Nobody stands where a rule
+ * A day's crew of so many: those who have a seat, and helpers without a name for the rest. No one stands where a rule
  * keeps them from; who is left without a station goes where people usually go.
  *
  * @param seats those beyond the number of people are left out
@@ -117,12 +117,12 @@ export function rulesOf(
 
 const isAdult = ({ rules }: CrewMember) => rules.age === undefined || rules.age >= ADULT_AGE;
 
-/** Whether somebody is there for all of the hours in which another is. */
+/** Whether someone is there for all of the hours in which another is. */
 const isThereWith = (one: CrewMember, other: CrewMember) =>
   (one.fromMinute ?? 0) <= (other.fromMinute ?? 0) &&
   (one.toMinute ?? Infinity) >= (other.toMinute ?? Infinity);
 
-/** The adult who stays beside somebody young at a station, and who they are. */
+/** The adult who stays beside someone young at a station, and who they are. */
 export interface AdultBeside {
   readonly young: string;
   readonly station: Station;
@@ -145,7 +145,7 @@ export function adultsBeside(crew: readonly CrewMember[]): AdultBeside[] {
 
 /**
  * Keeps an adult beside each young person who works at a blade by the farm's grant: an adult of the crew who may work
- * there and is there for as long helps at that station too. Where nobody can, the young person does not work there.
+ * there and is there for as long helps at that station too. Where no one can, the young person does not work there.
  */
 function withAdultsBeside(crew: readonly CrewMember[]): CrewMember[] {
   const result = [...crew];

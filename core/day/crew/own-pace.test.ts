@@ -4,7 +4,7 @@ import { crewReach } from "#core/day/crew/crew-reach.ts";
 import { OUR_PACE, ownPace, paceReckoning } from "#core/day/crew/own-pace.ts";
 import { helper, MEANS } from "#core/day/plan/days-of-tests.ts";
 
-const day = (tookMinutes: number, foretoldMinutes = 200) => ({ tookMinutes, foretoldMinutes });
+const day = (tookMinutes: number, predictedMinutes = 200) => ({ tookMinutes, predictedMinutes });
 
 describe("a farm's own pace", () => {
   test("by hand: one day half as long again draws our 1 by two thirds of the way in logarithms", () => {

@@ -12,7 +12,7 @@ const MOST_TIMES_OURS = 4;
 /** A day that was run: how long its line took, and how long ours would have said with the same birds and crew. */
 export interface DayTaken {
   readonly tookMinutes: number;
-  readonly foretoldMinutes: number;
+  readonly predictedMinutes: number;
 }
 
 /** How quick a farm is against our times of practiced hands, and how its days scatter. */
@@ -29,13 +29,13 @@ export interface OwnPace {
 export const OUR_PACE: OwnPace = { factor: 1, daySdLn: DAY_SD_LN, factorSdLn: undefined, days: 0 };
 
 /**
- * What a farm's own days say of its pace: our guess and each day, weighed by how sure they are (normal, in logarithms),
+ * What a farm's own days say of its pace: our estimate and each day, weighed by how sure they are (normal, in logarithms),
  * and the spread of its days from ours and theirs, with as many days behind ours as it is worth. Days whose taps can't be
  * how they went, such as all of them within a minute, are left out. See docs/sources.md#own-days.
  */
 export function ownPace(taken: readonly DayTaken[]): OwnPace {
   const ratios = taken
-    .map(({ tookMinutes, foretoldMinutes }) => Math.log(tookMinutes / foretoldMinutes))
+    .map(({ tookMinutes, predictedMinutes }) => Math.log(tookMinutes / predictedMinutes))
     .filter((ratio) => Math.abs(ratio) <= Math.log(MOST_TIMES_OURS));
   if (ratios.length === 0) return OUR_PACE;
   const precision = 1 / FARM_SD_LN ** 2 + ratios.length / DAY_SD_LN ** 2;

@@ -1,7 +1,7 @@
 import { type LocalDay, weekdayOf } from "#core/calendar/local-day.ts";
 import type { SeasonFacts } from "#core/day/season/season-facts.ts";
 
-/** Whether somebody can come on a day, and why: the last word about the day, else their usual weekdays. */
+/** Whether someone can come on a day, and why: the last word about the day, else their usual weekdays. */
 export function comes(
   person: { readonly id: number; readonly weekdayMask: number },
   personDays: SeasonFacts["personDays"],

@@ -5,7 +5,7 @@ const MILLISECONDS_PER_MINUTE = 60_000;
 
 export interface WorkTimeInput {
   readonly people: number;
-  /** First tap to last of the day's log, epoch milliseconds; or, where nobody tapped both, first bird to last as planned. */
+  /** First tap to last of the day's log, epoch milliseconds; or, where no one tapped both, first bird to last as planned. */
   readonly time: { readonly from: number; readonly to: number } | { readonly plannedLineMinutes: number };
 }
 

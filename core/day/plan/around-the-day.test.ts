@@ -34,7 +34,7 @@ describe("the air of a day", () => {
       startAt: 7 * HOUR,
       line: {
         setUpAt: 6 * HOUR,
-        evenChanceAt: at(12 * HOUR),
+        likelyAt: at(12 * HOUR),
         nineInTenAt: at(14 * HOUR),
         cleanAt: at(13 * HOUR),
       },

@@ -1,6 +1,6 @@
 import type { LinePlan } from "#core/day/plan/line-plan.ts";
 import type { PlanInput } from "#core/day/plan/plan-input.ts";
-import { dipAt, rig, type ScaldPlan } from "#core/day/plan/scald-plan.ts";
+import { bathSetup, dipAt, type ScaldPlan } from "#core/day/plan/scald-plan.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
@@ -8,10 +8,10 @@ import { mostWithin } from "#core/quantity/most-within.ts";
 import { bathThroughput } from "#core/scald/bath.ts";
 import { BATH } from "#core/scald/bath-constants.ts";
 import { type BathDay, bathDay, bathDunk } from "#core/scald/bath-day.ts";
-import { SCHOOL_BATH } from "#core/scald/scald-constants.ts";
+import { METHOD_BATH } from "#core/scald/scald-constants.ts";
 
 /** Something that lets a bath that can't keep up keep up, cheapest first. */
-export interface WayOut {
+export interface Remedy {
   readonly what: "lid-between-birds" | "cooler-method" | "hot-top-up" | "more-power";
   /** Birds an hour that the bath could hold then; for more power, those that are asked for. */
   readonly birdsPerHour: number;
@@ -25,21 +25,21 @@ export interface BathOnDay {
   readonly sagKelvin: number;
   readonly recoveryMinutes: number | undefined;
   /** In the line's fastest hour. */
-  readonly askedBirdsPerHour: number;
+  readonly demandBirdsPerHour: number;
   readonly heldBirdsPerHour: number;
-  /** At the pace of an ordinary morning: the first bird that finds the water below the school's band; undefined if none. */
+  /** At the pace of an ordinary morning: the first bird that finds the water below the method's band; undefined if none. */
   readonly failsAtBird: number | undefined;
   /** How far below its setting the water gets, °C. */
   readonly lowestBelow: number;
   /** Empty where it keeps up. */
-  readonly waysOut: readonly WayOut[];
+  readonly remedies: readonly Remedy[];
   readonly energy: BathDay;
   readonly waterChanges: { readonly count: number; readonly minutes: number };
 }
 
 /** A tap or kettle of hot water, °C: choice. See docs/sources.md#bath. */
 const HOT_TOP_UP_CELSIUS = 50;
-/** Mornings by which the line's own pace is known well enough. */
+/** replications by which the line's own pace is known well enough. */
 const ASKING_MORNINGS = 16;
 /** From the cut to the scald at its soonest, minutes: kill and bleed. */
 const KILL_TO_SCALD_MINUTES = 3;
@@ -48,7 +48,7 @@ const KILL_TO_SCALD_MINUTES = 3;
 export function bathOnDay(plan: PlanInput, scald: ScaldPlan, line: LinePlan): BathOnDay {
   const { choices, means, flock } = plan;
   const setCelsius = scald.bath.value;
-  const open = rig(means, "likely", "open");
+  const open = bathSetup(means, "likely", "open");
   const birds = { liveKilograms: flock.live.value, tapCelsius: means.tapCelsius.value, isToppedUp: true };
   const dunk = bathDunk({
     bath: open,
@@ -59,7 +59,7 @@ export function bathOnDay(plan: PlanInput, scald: ScaldPlan, line: LinePlan): Ba
   });
   const { netWatts } = bathThroughput({ bath: open, setCelsius, ...birds });
   const capacity = open.waterKilograms * BATH.waterJoulePerKilogramKelvin + open.vesselJoulePerKelvin;
-  const band = SCHOOL_BATH[choices.scaldSchool];
+  const band = METHOD_BATH[choices.scaldMethod];
   const { day } = line.setup;
   const asking = withoutBath(day);
   const scaldMinutes = asking.kills.map(({ p50 }) => p50 + KILL_TO_SCALD_MINUTES).toSorted((a, b) => a - b);
@@ -71,18 +71,18 @@ export function bathOnDay(plan: PlanInput, scald: ScaldPlan, line: LinePlan): Ba
   });
   const breaks = day.breaks.reduce((sum, { minutes }) => sum + minutes, 0);
   const workingHours = Math.max(0.25, ((asking.lastInChill?.p50 ?? line.lineMinutes) - breaks) / 60);
-  const askedBirdsPerHour = mostWithin(scaldMinutes, 60);
+  const demandBirdsPerHour = mostWithin(scaldMinutes, 60);
   const change = day.waterChange;
   return {
     sagKelvin: dunk.sagKelvin,
     recoveryMinutes: dunk.recoverySeconds === undefined ? undefined : dunk.recoverySeconds / 60,
-    askedBirdsPerHour,
+    demandBirdsPerHour,
     heldBirdsPerHour: scald.birdsPerHour.value,
     ...walked,
-    waysOut: walked.failsAtBird === undefined ? [] : waysOut(plan, setCelsius, askedBirdsPerHour),
+    remedies: walked.failsAtBird === undefined ? [] : remedies(plan, setCelsius, demandBirdsPerHour),
     energy: bathDay({
       bath: open,
-      heatUpLossWattPerKelvin: rig(means, "likely", "as-it-is").lossWattPerKelvin,
+      heatUpLossWattPerKelvin: bathSetup(means, "likely", "as-it-is").lossWattPerKelvin,
       workingLossWattPerKelvin: open.lossWattPerKelvin,
       fillCelsius: means.scalder.fillCelsius.value,
       setCelsius,
@@ -129,13 +129,13 @@ function walk({
   return { failsAtBird, lowestBelow };
 }
 
-function waysOut({ choices, means, flock }: PlanInput, setCelsius: number, asked: number): WayOut[] {
-  const held = (bath: ReturnType<typeof rig>, set: number, tapCelsius: number) =>
+function remedies({ choices, means, flock }: PlanInput, setCelsius: number, asked: number): Remedy[] {
+  const held = (bath: ReturnType<typeof bathSetup>, set: number, tapCelsius: number) =>
     bathThroughput({ bath, setCelsius: set, liveKilograms: flock.live.value, tapCelsius, isToppedUp: true })
       .birdsPerHour;
-  const open = rig(means, "likely", "open");
+  const open = bathSetup(means, "likely", "open");
   const tap = means.tapCelsius.value;
-  const lidded = rig({ ...means, scalder: { ...means.scalder, isLidded: true } }, "likely", "as-it-is");
+  const lidded = bathSetup({ ...means, scalder: { ...means.scalder, isLidded: true } }, "likely", "as-it-is");
   const { joulePerBird } = bathThroughput({
     bath: open,
     setCelsius,
@@ -143,7 +143,7 @@ function waysOut({ choices, means, flock }: PlanInput, setCelsius: number, asked
     tapCelsius: tap,
     isToppedUp: true,
   });
-  const way = (what: WayOut["what"], birdsPerHour: number, watts?: number): WayOut => ({
+  const way = (what: Remedy["what"], birdsPerHour: number, watts?: number): Remedy => ({
     what,
     birdsPerHour,
     isEnough: birdsPerHour >= asked - 1e-9,
@@ -152,9 +152,9 @@ function waysOut({ choices, means, flock }: PlanInput, setCelsius: number, asked
   const lost = open.lossWattPerKelvin * (setCelsius - open.ambientCelsius);
   return [
     way("lid-between-birds", held(lidded, setCelsius, tap)),
-    ...(choices.scaldSchool === "gentle"
+    ...(choices.scaldMethod === "gentle"
       ? []
-      : [way("cooler-method", held(open, SCHOOL_BATH.gentle.set, tap))]),
+      : [way("cooler-method", held(open, METHOD_BATH.gentle.set, tap))]),
     way("hot-top-up", held(open, setCelsius, HOT_TOP_UP_CELSIUS)),
     way("more-power", asked, (lost + (asked * joulePerBird) / 3600) / open.efficiency),
   ];
@@ -168,11 +168,11 @@ export interface DipPoint {
   readonly latest: number;
 }
 
-/** Temperature against time for this kind by the chosen school's dose, a point each half degree from the floor to the skin's ceiling. */
+/** Temperature against time for this kind by the chosen method's dose, a point each half degree from the floor to the skin's ceiling. */
 export function dipCurve({ kind, choices }: PlanInput, { skinCeilingCelsius }: ScaldPlan): DipPoint[] {
   const points: DipPoint[] = [];
   for (let celsius = 50; celsius <= skinCeilingCelsius; celsius += 0.5) {
-    const { seconds, secondsEarliest, secondsLatest } = dipAt(celsius, kind, choices.scaldSchool);
+    const { seconds, secondsEarliest, secondsLatest } = dipAt(celsius, kind, choices.scaldMethod);
     points.push({ celsius, seconds: seconds!, earliest: secondsEarliest!, latest: secondsLatest! });
   }
   return points;

@@ -33,7 +33,7 @@ export interface ChillOfBird {
 
 export interface ChillByHour {
   readonly hours: readonly ChillHour[];
-  /** When what is at hand has melted, minutes after the first bird; undefined where it lasts, or nobody counted. */
+  /** When what is at hand has melted, minutes after the first bird; undefined where it lasts, or no one counted. */
   readonly iceOutMinute: number | undefined;
   /** When the tanks are full for the first time, minutes after the first bird; undefined where all fit. */
   readonly fullMinute: number | undefined;
@@ -47,7 +47,7 @@ export interface ChillByHour {
  * The tanks hour by hour: each bird gives its heat as it cools, the water gives its own when the tanks are filled, and
  * the walls leak evenly. The parts add to the ice of the plan. See docs/sources.md#ice.
  *
- * @param atHandKilograms bought and made; undefined where nobody said
+ * @param atHandKilograms bought and made; undefined where no one said
  */
 export function chillByHour(
   { flock, choices, means }: PlanInput,

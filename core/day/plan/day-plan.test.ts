@@ -57,7 +57,7 @@ test("hours off feed are hours gone by, also in the night that has one more", ()
 test("breaks put the end off by their length and lengthen the last bird's wait", () => {
   const with30 = plan("2026-09-19", "07:00").plan;
   const with90 = plan("2026-09-19", "07:00", { breakMinutes: 90 }).plan;
-  expect((with90.line.evenChanceAt.value - with30.line.evenChanceAt.value) / 60_000).toBeCloseTo(60, 9);
+  expect((with90.line.likelyAt.value - with30.line.likelyAt.value) / 60_000).toBeCloseTo(60, 9);
   expect(with90.withdrawal.share.longestHours - with30.withdrawal.share.longestHours).toBeGreaterThan(0.4);
 });
 
@@ -65,7 +65,7 @@ test("it is safe to light the burner before it is likely enough, and 9 in 10 com
   const { scald, line } = plan("2026-09-19", "07:00").plan;
   if (!scald.burner.possible) throw new Error("the bath should get there");
   expect(scald.burner.safeAt.value).toBeLessThan(scald.burner.likelyAt.value);
-  expect(line.nineInTenAt.value).toBeGreaterThan(line.evenChanceAt.value);
+  expect(line.nineInTenAt.value).toBeGreaterThan(line.likelyAt.value);
 });
 
 test("2 kW on a 15 A breaker asks for 20.8 A and is over it", () => {
@@ -91,7 +91,7 @@ test("birds up to be cut up come to their dressed weight, cut by cut", () => {
 
 test("every figure carries the numbers that went in and where they came from", () => {
   const { line, chill, withdrawal } = plan("2026-09-19", "07:00").plan;
-  for (const figure of [line.evenChanceAt, chill.ice, chill.hours, withdrawal.feedOffAt]) {
+  for (const figure of [line.likelyAt, chill.ice, chill.hours, withdrawal.feedOffAt]) {
     expect(figure.inputs.length).toBeGreaterThan(2);
     expect(figure.rule).not.toBe("");
   }
@@ -108,13 +108,13 @@ test("what keeps the line from running is said, and the rest of the plan still a
     crew: [seat("Tobias", ["cones", "scald", "pluck"]), seat("Oskar", ["feet", "pins", "rinse", "giblets"])],
   }).plan;
   expect(noGut.line.setup.faults).toEqual([{ what: "no-one-at", station: "gut", mayAnybody: true }]);
-  expect(noGut.line.evenChanceAt.value).toBeGreaterThan(0);
+  expect(noGut.line.likelyAt.value).toBeGreaterThan(0);
   expect(noGut.withdrawal.share.inside).toBeGreaterThan(0);
 
   const early = plan("2026-09-19", "07:00", { breakAtMinute: 360 }).plan;
   expect(early.line.setup.faults).toEqual([{ what: "break-before-start" }]);
   const long = plan("2026-09-19", "07:00", { breakMinutes: 600 }).plan.line;
-  expect(long.answer.stuckMornings).toBe(0);
+  expect(long.answer.stuckReplications).toBe(0);
   expect(long.faults).toEqual([{ what: "break-longer-than-work" }]);
   const late = plan("2026-09-19", "07:00", { breakAtMinute: 1320 }).plan.line;
   expect(late.faults).toEqual([{ what: "break-after-end" }]);
@@ -135,7 +135,7 @@ test("somebody who goes home before the birds are done leaves the day said to be
     fromMinute: undefined,
     toMinute: 7 * 60 + 20,
   };
-  const basis = { ...BASIS, standingBirds: 20, helpers: [pell] };
+  const basis = { ...BASIS, aliveBirds: 20, helpers: [pell] };
   const { input } = planInput(basis, "2026-09-19", {
     ...CHOICES,
     startAt: start.at,
@@ -149,10 +149,10 @@ test("somebody who goes home before the birds are done leaves the day said to be
 });
 
 test("the four schools are compared on the same mornings, and a second visit to the pens never leaves more outside", () => {
-  const { schools, visits, pens, catching } = plan("2026-09-19", "07:00", { birds: 58, people: 2 }).plan;
-  expect(schools.map(({ school }) => school)).toEqual(["short", "overnight", "grass_day", "grain_day"]);
-  for (const { share } of schools) expect(share.inside + share.tooShort + share.tooLong).toBe(58);
-  const [short, overnight] = schools;
+  const { methods, visits, pens, catching } = plan("2026-09-19", "07:00", { birds: 58, people: 2 }).plan;
+  expect(methods.map(({ method }) => method)).toEqual(["short", "overnight", "grass_day", "grain_day"]);
+  for (const { share } of methods) expect(share.inside + share.tooShort + share.tooLong).toBe(58);
+  const [short, overnight] = methods;
   expect(overnight!.feedOffAt).toBeLessThan(short!.feedOffAt);
   expect(overnight!.shrinkKilograms).toBeGreaterThan(short!.shrinkKilograms);
   expect(pens.reduce((sum, { birds }) => sum + birds, 0)).toBe(58);
@@ -172,14 +172,14 @@ test("a weak bath fails at a bird that is named, and what is enough of the ways 
   const { bath, scald } = plan("2026-09-19", "07:00", { people: 6, tablePlaces: 4 }, { scalder: weak }).plan;
   expect(bath.failsAtBird).toBeGreaterThan(2);
   expect(bath.failsAtBird).toBeLessThanOrEqual(31);
-  expect(bath.heldBirdsPerHour).toBeLessThan(bath.askedBirdsPerHour);
-  for (const way of bath.waysOut)
-    expect(way.isEnough).toBe(way.birdsPerHour >= bath.askedBirdsPerHour - 1e-9);
-  const power = bath.waysOut.find(({ what }) => what === "more-power")!.watts!;
+  expect(bath.heldBirdsPerHour).toBeLessThan(bath.demandBirdsPerHour);
+  for (const way of bath.remedies)
+    expect(way.isEnough).toBe(way.birdsPerHour >= bath.demandBirdsPerHour - 1e-9);
+  const power = bath.remedies.find(({ what }) => what === "more-power")!.watts!;
   const strong = { ...MEANS.scalder, powerWatts: own(power * 1.3) };
-  const mended = plan("2026-09-19", "07:00", { people: 6, tablePlaces: 4 }, { scalder: strong }).plan.bath;
-  expect(mended.failsAtBird).toBeUndefined();
-  expect(mended.waysOut).toEqual([]);
+  const repaired = plan("2026-09-19", "07:00", { people: 6, tablePlaces: 4 }, { scalder: strong }).plan.bath;
+  expect(repaired.failsAtBird).toBeUndefined();
+  expect(repaired.remedies).toEqual([]);
   expect(scald.bath.value).toBe(60);
 });
 
@@ -240,7 +240,7 @@ describe("what is done with the birds", () => {
     expect(line({ keepsFeet: true }).lineMinutes).toBeGreaterThan(usual.lineMinutes);
     expect(line({ isRainExpected: true }).lineMinutes).toBeGreaterThan(1.1 * usual.lineMinutes);
     const packed = line({ packsSameDay: true, cutUp: 6 });
-    expect(packed.cleanAt.value).toBeGreaterThan(packed.evenChanceAt.value + 2 * 3_600_000);
+    expect(packed.cleanAt.value).toBeGreaterThan(packed.likelyAt.value + 2 * 3_600_000);
     expect(Object.keys(packed.answer.stations)).toEqual(expect.arrayContaining(["pack", "cut", "seal"]));
     expect(Object.keys(usual.answer.stations)).not.toContain("pack");
   });

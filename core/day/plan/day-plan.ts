@@ -9,10 +9,10 @@ import { type ScaldPlan, scaldPlan } from "#core/day/plan/scald-plan.ts";
 import {
   type CatchRound,
   catchRounds,
+  type MethodOutcome,
+  methodsCompared,
   type PenOfDay,
   partsOf,
-  type SchoolOutcome,
-  schoolsCompared,
   type VisitOutcome,
   visitsCompared,
 } from "#core/day/plan/withdrawal-choices.ts";
@@ -22,7 +22,7 @@ import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 
 export interface DayPlan {
   readonly withdrawal: WithdrawalPlan;
-  readonly schools: readonly SchoolOutcome[];
+  readonly methods: readonly MethodOutcome[];
   /** The pens in the order in which they are caught, and what one, two or three walks out to them do. */
   readonly pens: readonly PenOfDay[];
   readonly visits: readonly VisitOutcome[];
@@ -38,8 +38,8 @@ export interface DayPlan {
 }
 
 /**
- * Everything that follows from a choice of birds, hour, people and schools. The line, the withdrawal and the ice are
- * worked out at once, since they answer a move; the rest when it is first asked for.
+ * Everything that follows from a choice of birds, hour, people and methods. The line, the withdrawal and the ice are
+ * calculated at once, since they answer a move; the rest when it is first asked for.
  */
 export function dayPlan(plan: PlanInput, play?: PlayLine): DayPlan {
   const scald = scaldPlan(plan);
@@ -47,7 +47,7 @@ export function dayPlan(plan: PlanInput, play?: PlayLine): DayPlan {
   const chill = chillPlan(plan, line);
   const bath = once(() => bathOnDay(plan, scald, line));
   const dips = once(() => dipCurve(plan, scald));
-  const schools = once(() => schoolsCompared(plan, line));
+  const methods = once(() => methodsCompared(plan, line));
   const pens = pensOfDay(plan);
   const visits = once(() => visitsCompared(plan, line, pens));
   const catching = once(() => catchRounds(plan, line));
@@ -65,8 +65,8 @@ export function dayPlan(plan: PlanInput, play?: PlayLine): DayPlan {
     get dips() {
       return dips();
     },
-    get schools() {
-      return schools();
+    get methods() {
+      return methods();
     },
     get visits() {
       return visits();
@@ -89,7 +89,7 @@ function once<Value>(work: () => Value): () => Value {
   };
 }
 
-/** Bought and made, kg; undefined where nobody keeps count of the bags. */
+/** Bought and made, kg; undefined where no one keeps count of the bags. */
 const iceAtHand = ({ iceBagsInStock, means }: PlanInput, { ownKilograms }: ChillPlan) =>
   iceBagsInStock === undefined ? undefined : iceBagsInStock * means.bagKilograms.value + ownKilograms;
 

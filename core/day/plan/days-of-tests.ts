@@ -31,7 +31,7 @@ export const MEANS: FarmMeans = {
   arePensLit: true,
 };
 
-/** Somebody who may do everything, from the first bird to the last. */
+/** Someone who may do everything, from the first bird to the last. */
 export const helper = (id: number, change: Partial<Helper> = {}): Helper => ({
   id,
   name: `Person ${id}`,
@@ -55,8 +55,8 @@ export const CHOICES: Omit<DayChoices, "startAt"> = {
   cones: 4,
   tablePlaces: 2,
   breakMinutes: 30,
-  scaldSchool: "middle",
-  withdrawalSchool: "short",
+  scaldMethod: "middle",
+  withdrawalMethod: "short",
   breakAtMinute: 480,
   pinPlaces: 2,
   keepsGiblets: true,
@@ -69,9 +69,9 @@ export const CHOICES: Omit<DayChoices, "startAt"> = {
   crew: [],
 };
 
-/** What a plan of 58 birds in the hills is worked out from, for tests. */
+/** What a plan of 58 birds in the hills is calculated from, for tests. */
 export const BASIS: PlanBasis = {
-  standingBirds: 58,
+  aliveBirds: 58,
   helpers: [],
   pens: [],
   iceBagsInStock: undefined,

@@ -9,11 +9,11 @@ import type { RuleName } from "#core/reckoning/reckoning-names.ts";
 
 const MILLISECONDS_PER_MINUTE = 60_000;
 
-/** Mornings for a first answer, which must come while a name is being moved: fewer where there are many birds. */
+/** replications for a first answer, which must come while a name is being moved: fewer where there are many birds. */
 const FIRST_MORNINGS = 80;
 const FIRST_BIRDS = 60;
 
-/** Plays a day of the line through as many mornings as there is time for. */
+/** Plays a day of the line through as many replications as there is time for. */
 export type PlayLine = (day: LineDay) => LineAnswer;
 
 export interface LinePlan {
@@ -23,17 +23,17 @@ export interface LinePlan {
   readonly birdsPerHour: Reckoning;
   readonly setUpAt: number;
   /** Last bird in the chill: as likely earlier as later. */
-  readonly evenChanceAt: Reckoning;
+  readonly likelyAt: Reckoning;
   readonly nineInTenAt: Reckoning;
   readonly oneInTenAt: Reckoning;
   readonly cleanAt: Reckoning;
-  /** First bird to last in the chill at an even chance, breaks among them, minutes. */
+  /** First bird to last in the chill as likely as not, breaks among them, minutes. */
   readonly lineMinutes: number;
-  /** Set-up to clean-up at an even chance. */
+  /** Set-up to clean-up as likely as not. */
   readonly wholeDayMinutes: Reckoning;
 }
 
-/** A day's line, played through many mornings. See docs/sources.md#line. */
+/** A day's line, played through many replications. See docs/sources.md#line. */
 export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = firstAnswer): LinePlan {
   const { choices } = plan;
   const setup = lineSetup(plan, scald);
@@ -55,7 +55,7 @@ export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = fir
       rule,
       source: "line",
     });
-  const evenChanceAt = doneAt(last.p50, "likely-done");
+  const likelyAt = doneAt(last.p50, "likely-done");
   // Packing goes on after the last bird is in the chill.
   const worked = choices.packsSameDay ? (answer.finish?.p50 ?? UNKNOWN) - CLEAN_UP_MINUTES : last.p50;
   const workedAt = choices.startAt + worked * MILLISECONDS_PER_MINUTE;
@@ -87,7 +87,7 @@ export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = fir
       source: "line",
     }),
     setUpAt,
-    evenChanceAt,
+    likelyAt,
     nineInTenAt: doneAt(last.p90, "nine-in-ten-done"),
     oneInTenAt: doneAt(last.p10, "one-in-ten-done"),
     cleanAt,

@@ -3,7 +3,7 @@ import { chillTime } from "#core/chill/chill-time.ts";
 import { tankRoom } from "#core/chill/ice-need.ts";
 import { linePeople } from "#core/day/crew/crew.ts";
 import type { PlanInput } from "#core/day/plan/plan-input.ts";
-import { rig, type ScaldPlan } from "#core/day/plan/scald-plan.ts";
+import { bathSetup, type ScaldPlan } from "#core/day/plan/scald-plan.ts";
 import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, RAIN_FACTOR } from "#core/processing-line/line-constants.ts";
 import { type LineBath, type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
 import {
@@ -12,12 +12,12 @@ import {
   STATIONS,
   type Station,
 } from "#core/processing-line/line-station.ts";
-import { evenChance } from "#core/processing-line/line-whatif.ts";
+import { likelyMinutes } from "#core/processing-line/line-whatif.ts";
 import { ruleAgainst } from "#core/safety/person-rules.ts";
 import { bathHeatUp, bathThroughput } from "#core/scald/bath.ts";
 import { BATH } from "#core/scald/bath-constants.ts";
 import { bathDunk } from "#core/scald/bath-day.ts";
-import { SCALD_DOSE, SCHOOL_BATH } from "#core/scald/scald-constants.ts";
+import { METHOD_BATH, SCALD_DOSE } from "#core/scald/scald-constants.ts";
 
 /** Something about the line that keeps it from running as it was planned. */
 export type LineFault =
@@ -30,7 +30,7 @@ export type LineFault =
   | { readonly what: "arrives-after-end"; readonly name: string };
 
 export interface LineSetup {
-  /** The day as it is to be played. Where nobody stands at a station everybody does, so that the rest still answers. */
+  /** The day as it is to be played. Where no one stands at a station everyone does, so that the rest still answers. */
   readonly day: LineDay;
   readonly faults: readonly LineFault[];
 }
@@ -99,10 +99,10 @@ export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
   return { day: { ...manning, people: staying }, faults: [...faults, { what: "leaves-too-early" }] };
 }
 
-/** Whether an ordinary morning ends with birds left, since nobody is there any more who may do what is next. */
+/** Whether an ordinary morning ends with birds left, since no one is there any more who may do what is next. */
 function isStuck(day: LineDay): boolean {
   const hasHours = day.people.some(({ fromMinute, toMinute }) => fromMinute > 0 || toMinute < Infinity);
-  return hasHours && evenChance(day, 1, 5) === Infinity;
+  return hasHours && likelyMinutes(day, 1, 5) === Infinity;
 }
 
 /** Until a bird is cold through and may give up its place in the tank, minutes. */
@@ -119,18 +119,18 @@ function chillMinutes({ flock, means }: PlanInput): number {
 
 /** Undefined where the bath has no heat to spare with its lid off: it never comes back, and a caution says so. */
 function bathOnLine({ choices, means, flock }: PlanInput, scald: ScaldPlan): LineBath | undefined {
-  const bath = rig(means, "likely", "open");
+  const bath = bathSetup(means, "likely", "open");
   const setCelsius = scald.bath.value;
   const live = { liveKilograms: flock.live.value, tapCelsius: means.tapCelsius.value, isToppedUp: true };
   const { netWatts } = bathThroughput({ bath, setCelsius, ...live });
   if (netWatts <= 0) return undefined;
   const { sagKelvin } = bathDunk({ bath, bathCelsius: setCelsius, setCelsius, birds: 1, ...live });
   const capacity = bath.waterKilograms * BATH.waterJoulePerKilogramKelvin + bath.vesselJoulePerKelvin;
-  const school = SCHOOL_BATH[choices.scaldSchool];
+  const method = METHOD_BATH[choices.scaldMethod];
   return {
     sagPerBird: sagKelvin,
     recoveryPerMinute: (netWatts * 60) / capacity,
-    waitBelow: school.set - school.band[0],
+    waitBelow: method.set - method.band[0],
     zCelsius: SCALD_DOSE.zCelsius,
   };
 }
@@ -138,7 +138,7 @@ function bathOnLine({ choices, means, flock }: PlanInput, scald: ScaldPlan): Lin
 function waterChange({ choices, means }: PlanInput, scald: ScaldPlan): LineDay["waterChange"] {
   if (choices.changeWaterBirds === undefined) return undefined;
   const { seconds } = bathHeatUp(
-    rig(means, "likely", "as-it-is"),
+    bathSetup(means, "likely", "as-it-is"),
     means.scalder.fillCelsius.value,
     scald.bath.value,
   );

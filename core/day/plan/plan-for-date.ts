@@ -5,15 +5,15 @@ import { type DayPlan, dayPlan } from "#core/day/plan/day-plan.ts";
 import type { PlayLine } from "#core/day/plan/line-plan.ts";
 import type { DayChoices, FarmMeans, PlanInput } from "#core/day/plan/plan-input.ts";
 import type { Flock } from "#core/growth/flock.ts";
-import { biggestOf, type FlockForecast, flockOn } from "#core/growth/flock-forecast.ts";
+import { type FlockForecast, flockOn, largestOf } from "#core/growth/flock-forecast.ts";
 import { nightBefore, sunOfDay } from "#core/sky/farm-sky.ts";
 import type { Place, SunTimes } from "#core/sky/sun.ts";
 
-/** All that a plan is worked out from but the date and the choices. */
+/** All that a plan is calculated from but the date and the choices. */
 export interface PlanBasis {
   readonly flock: Flock;
   /** Birds that stand in the flock before the day takes its own. */
-  readonly standingBirds: number;
+  readonly aliveBirds: number;
   readonly means: FarmMeans;
   readonly helpers: readonly Helper[];
   readonly pens: PlanInput["pens"];
@@ -33,7 +33,7 @@ export interface PlanForDate {
 /**
  * The plan of a date: what the flock will weigh and what the sun does, joined with the choices.
  *
- * @param play plays the line; by default only as often as there is time for while somebody types
+ * @param play plays the line; by default only as often as there is time for while someone types
  */
 export function planForDate(
   basis: PlanBasis,
@@ -51,12 +51,12 @@ export function planForDate(
   };
 }
 
-/** All that a date's plan is worked out from. */
+/** All that a date's plan is calculated from. */
 export function planInput(basis: PlanBasis, day: LocalDay, choices: DayChoices) {
   const whole = flockOn(day, basis.flock);
   const forecast =
     choices.whichBirds === "biggest"
-      ? biggestOf(whole, basis.flock, Math.max(basis.standingBirds, choices.birds), choices.birds)
+      ? largestOf(whole, basis.flock, Math.max(basis.aliveBirds, choices.birds), choices.birds)
       : whole;
   const input: PlanInput = {
     kind: basis.flock.kind,

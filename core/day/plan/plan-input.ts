@@ -6,8 +6,8 @@ import type { WhichBirds } from "#core/growth/flock.ts";
 import type { FlockForecast } from "#core/growth/flock-forecast.ts";
 import type { Practice } from "#core/processing-line/line-constants.ts";
 import type { Setting } from "#core/reckoning/setting.ts";
-import type { ScaldSchool } from "#core/scald/scald-constants.ts";
-import type { WithdrawalSchool } from "#core/withdrawal/withdrawal-constants.ts";
+import type { ScaldMethod } from "#core/scald/scald-constants.ts";
+import type { WithdrawalMethod } from "#core/withdrawal/withdrawal-constants.ts";
 
 /** What a person chose for a day. */
 export interface DayChoices {
@@ -36,8 +36,8 @@ export interface DayChoices {
   readonly brineFraction: number | undefined;
   /** Who stands where; people beyond these have no name. */
   readonly crew: readonly CrewSeat[];
-  readonly scaldSchool: ScaldSchool;
-  readonly withdrawalSchool: WithdrawalSchool;
+  readonly scaldMethod: ScaldMethod;
+  readonly withdrawalMethod: WithdrawalMethod;
   readonly whichBirds: WhichBirds;
 }
 
@@ -80,9 +80,9 @@ export interface PlanInput {
   readonly crew: readonly CrewMember[];
   /** Minutes after the first bird of a minute of the day by the farm's clock; less than 0 before it. */
   readonly minuteAfterStart: (minuteOfDay: number) => number;
-  /** Where the flock stands; empty where nobody said. */
+  /** Where the flock stands; empty where no one said. */
   readonly pens: readonly { readonly name: string; readonly birds: number }[];
-  /** Bags of ice in stock; undefined where nobody keeps count of them. */
+  /** Bags of ice in stock; undefined where no one keeps count of them. */
   readonly iceBagsInStock: number | undefined;
   /** Dusk of the evening before and dawn of the day, epoch milliseconds UTC, where the sun sets at all. */
   readonly night: { readonly duskAt: number; readonly dawnAt: number } | undefined;

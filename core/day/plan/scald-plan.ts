@@ -9,9 +9,9 @@ import { BATH, BATH_AT_WORST } from "#core/scald/bath-constants.ts";
 import { bathOfVolume } from "#core/scald/bath-shape.ts";
 import {
   DOSE_RATIOS,
+  METHOD_BATH,
   SCALD_DOSE,
-  SCHOOL_BATH,
-  type ScaldSchool,
+  type ScaldMethod,
   SKIN_CEILING,
   TARGET_SECONDS,
 } from "#core/scald/scald-constants.ts";
@@ -39,9 +39,9 @@ export type BurnerPlan =
 
 /** The bath and the dip of a day: how hot, how long, when to light, how many birds an hour it can hold for. */
 export function scaldPlan({ kind, flock, choices, means }: PlanInput): ScaldPlan {
-  const { scaldSchool } = choices;
-  const bathCelsius = SCHOOL_BATH[scaldSchool].set;
-  const dip = dipAt(bathCelsius, kind, scaldSchool);
+  const { scaldMethod } = choices;
+  const bathCelsius = METHOD_BATH[scaldMethod].set;
+  const dip = dipAt(bathCelsius, kind, scaldMethod);
   const bath = reckoning({
     value: bathCelsius,
     unit: "°C",
@@ -55,7 +55,7 @@ export function scaldPlan({ kind, flock, choices, means }: PlanInput): ScaldPlan
     unit: "seconds",
     inputs: [
       input("bath-temperature", bathCelsius, "°C", "our-estimate"),
-      input("seconds-needed-at-60-c", TARGET_SECONDS[kind][scaldSchool], "seconds", "our-estimate"),
+      input("seconds-needed-at-60-c", TARGET_SECONDS[kind][scaldMethod], "seconds", "our-estimate"),
       input("dose-per-second-in-this-bath", dip.rate, "fraction", "calculated"),
     ],
     rule: "scald-seconds",
@@ -72,12 +72,12 @@ export function scaldPlan({ kind, flock, choices, means }: PlanInput): ScaldPlan
   };
 }
 
-/** How long birds of a kind need in a bath, by a school's dose. */
-export function dipAt(bathCelsius: number, kind: BirdKind, school: ScaldSchool): ScaldTime {
-  const ratios = DOSE_RATIOS[school];
+/** How long birds of a kind need in a bath, by a method's dose. */
+export function dipAt(bathCelsius: number, kind: BirdKind, method: ScaldMethod): ScaldTime {
+  const ratios = DOSE_RATIOS[method];
   return scaldTime({
     bathCelsius,
-    targetSeconds: TARGET_SECONDS[kind][school],
+    targetSeconds: TARGET_SECONDS[kind][method],
     underRatio: ratios.under,
     overRatio: ratios.over,
     skinCeilingCelsius: SKIN_CEILING[kind],
@@ -88,7 +88,11 @@ export function dipAt(bathCelsius: number, kind: BirdKind, school: ScaldSchool):
 type Means = PlanInput["means"];
 
 /** The bath with its losses likely or at their worst. */
-export function rig({ scalder, ambientCelsius }: Means, loss: "likely" | "worst", lid: "as-it-is" | "open") {
+export function bathSetup(
+  { scalder, ambientCelsius }: Means,
+  loss: "likely" | "worst",
+  lid: "as-it-is" | "open",
+) {
   const constants = loss === "likely" ? BATH : BATH_AT_WORST;
   const shape = bathOfVolume(scalder.waterLiters.value);
   const isLidded = scalder.isLidded && lid === "as-it-is";
@@ -117,15 +121,15 @@ export function rig({ scalder, ambientCelsius }: Means, loss: "likely" | "worst"
 }
 
 function burnerPlan(bathCelsius: number, startAt: number, means: Means): BurnerPlan {
-  const likelyRig = rig(means, "likely", "as-it-is");
-  const worstRig = rig(means, "worst", "as-it-is");
+  const likelySetup = bathSetup(means, "likely", "as-it-is");
+  const worstSetup = bathSetup(means, "worst", "as-it-is");
   const fill = means.scalder.fillCelsius.value;
-  const likely = bathHeatUp(likelyRig, fill, bathCelsius);
-  const worst = bathHeatUp(worstRig, fill, bathCelsius);
+  const likely = bathHeatUp(likelySetup, fill, bathCelsius);
+  const worst = bathHeatUp(worstSetup, fill, bathCelsius);
   if (likely.seconds === undefined || worst.seconds === undefined) {
     return { possible: false, ceiling: ceilingOf(likely.seconds === undefined ? likely : worst) };
   }
-  const lit = (seconds: number, used: typeof likelyRig, rule: RuleName) =>
+  const lit = (seconds: number, used: typeof likelySetup, rule: RuleName) =>
     reckoning({
       value: startAt - seconds * MILLISECONDS_PER_SECOND,
       unit: "instant",
@@ -142,8 +146,8 @@ function burnerPlan(bathCelsius: number, startAt: number, means: Means): BurnerP
     });
   return {
     possible: true,
-    likelyAt: lit(likely.seconds, likelyRig, "light-burner-likely"),
-    safeAt: lit(worst.seconds, worstRig, "light-burner-safe"),
+    likelyAt: lit(likely.seconds, likelySetup, "light-burner-likely"),
+    safeAt: lit(worst.seconds, worstSetup, "light-burner-safe"),
   };
 
   function ceilingOf(heatUp: typeof likely): Reckoning {
@@ -168,7 +172,7 @@ function heatingInputs({ scalder, ambientCelsius }: Means): Input[] {
 
 function heldBirds(bathCelsius: number, live: Reckoning, means: Means): Reckoning {
   const held = bathThroughput({
-    bath: rig(means, "likely", "open"),
+    bath: bathSetup(means, "likely", "open"),
     setCelsius: bathCelsius,
     liveKilograms: live.value,
     tapCelsius: means.tapCelsius.value,

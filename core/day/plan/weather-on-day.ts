@@ -14,18 +14,18 @@ const SAMPLE_MINUTES = 10;
 
 export interface WeatherInput {
   readonly temperatures: DayTemperatures;
-  /** What somebody said of the day; empty where it is the usual weather of the date. */
+  /** What someone said of the day; empty where it is the usual weather of the date. */
   readonly said: string;
   readonly sun: SunTimes;
   readonly startAt: number;
-  readonly line: Pick<LinePlan, "setUpAt" | "evenChanceAt" | "nineInTenAt" | "cleanAt">;
+  readonly line: Pick<LinePlan, "setUpAt" | "likelyAt" | "nineInTenAt" | "cleanAt">;
 }
 
 export interface WeatherOnDay {
   /** From set-up to the slow end of the clean-up, °C. */
   readonly atSetUp: number;
   readonly atFirstBird: number;
-  readonly atEvenChance: number;
+  readonly atLikelyEnd: number;
   /** When it gets too warm for birds to be held, if before the last may be killed; undefined where it does not. */
   readonly hotFrom: number | undefined;
   readonly isFrosty: boolean;
@@ -41,7 +41,7 @@ export interface WeatherOnDay {
 export function weatherOnDay({ temperatures, said, sun, startAt, line }: WeatherInput): WeatherOnDay {
   const sunrise = sun.sunrise ?? startAt - HOUR;
   const celsiusAt = (at: number) => temperatureAt((at - sunrise) / HOUR, temperatures);
-  const slowCleanAt = line.nineInTenAt.value + (line.cleanAt.value - line.evenChanceAt.value);
+  const slowCleanAt = line.nineInTenAt.value + (line.cleanAt.value - line.likelyAt.value);
   const samples = Math.ceil((line.nineInTenAt.value - line.setUpAt) / (SAMPLE_MINUTES * MINUTE));
   const hotFrom = Array.from(
     { length: samples + 1 },
@@ -51,7 +51,7 @@ export function weatherOnDay({ temperatures, said, sun, startAt, line }: Weather
   return {
     atSetUp: celsiusAt(line.setUpAt),
     atFirstBird: celsiusAt(startAt),
-    atEvenChance: celsiusAt(line.evenChanceAt.value),
+    atLikelyEnd: celsiusAt(line.likelyAt.value),
     hotFrom,
     isFrosty: celsiusAt(line.setUpAt) <= FROST_CELSIUS,
     isStormy,

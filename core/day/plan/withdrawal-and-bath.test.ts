@@ -25,13 +25,13 @@ function day(
 
 describe("pulling the feed", () => {
   test("by the four schools counts every bird once, and takes more weight the longer it lasts", () => {
-    const { schools } = day();
-    expect(schools.map(({ school }) => school)).toEqual(["short", "overnight", "grass_day", "grain_day"]);
-    for (const { share } of schools) expect(share.tooShort + share.tooLong).toBeLessThanOrEqual(24);
-    const [short, overnight] = schools;
+    const { methods } = day();
+    expect(methods.map(({ method }) => method)).toEqual(["short", "overnight", "grass_day", "grain_day"]);
+    for (const { share } of methods) expect(share.tooShort + share.tooLong).toBeLessThanOrEqual(24);
+    const [short, overnight] = methods;
     expect(overnight!.feedOffAt).toBeLessThan(short!.feedOffAt);
     expect(overnight!.shrinkKilograms).toBeGreaterThan(short!.shrinkKilograms);
-    for (const { shrinkKilograms, tissueKilograms } of schools)
+    for (const { shrinkKilograms, tissueKilograms } of methods)
       expect(tissueKilograms).toBeLessThanOrEqual(shrinkKilograms);
   });
 
@@ -82,7 +82,7 @@ describe("pulling the feed", () => {
         expect(catching.reduce((sum, round) => sum + round.birds, 0)).toBe(birds);
         for (const round of catching) {
           expect(round.crates).toBe(Math.ceil(round.birds / 10));
-          expect(round.at).toBeLessThan(line.evenChanceAt.value);
+          expect(round.at).toBeLessThan(line.likelyAt.value);
         }
       }),
       { numRuns: 10 },
@@ -114,10 +114,10 @@ describe("the bath on the day", () => {
     const weak = bath(1300, { birds: 40, people: 8 });
     expect(weak.failsAtBird).toBeGreaterThan(0);
     expect(weak.failsAtBird).toBeLessThanOrEqual(40);
-    expect(weak.waysOut.some(({ isEnough }) => isEnough)).toBe(true);
-    expect(weak.waysOut.at(-1)).toMatchObject({ what: "more-power", isEnough: true });
+    expect(weak.remedies.some(({ isEnough }) => isEnough)).toBe(true);
+    expect(weak.remedies.at(-1)).toMatchObject({ what: "more-power", isEnough: true });
     const strong = bath(9000);
-    expect(strong).toMatchObject({ failsAtBird: undefined, waysOut: [] });
+    expect(strong).toMatchObject({ failsAtBird: undefined, remedies: [] });
   });
 
   test("changed every so many birds is changed between them, not after the last", () => {

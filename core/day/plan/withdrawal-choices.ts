@@ -12,15 +12,15 @@ import { penVisits } from "#core/withdrawal/pen-visits.ts";
 import {
   SHRINK_BREAK_HOURS,
   WITHDRAWAL,
-  WITHDRAWAL_SCHOOLS,
-  type WithdrawalSchool,
+  WITHDRAWAL_METHODS,
+  type WithdrawalMethod,
 } from "#core/withdrawal/withdrawal-constants.ts";
 
 const MILLISECONDS_PER_HOUR = 3_600_000;
 
-/** What a school would do to this day's birds. */
-export interface SchoolOutcome {
-  readonly school: WithdrawalSchool;
+/** What a method would do to this day's birds. */
+export interface MethodOutcome {
+  readonly method: WithdrawalMethod;
   readonly feedOffAt: number;
   readonly windowHours: readonly [number, number];
   /** On an ordinary morning, and on a slow one of ten. */
@@ -31,15 +31,15 @@ export interface SchoolOutcome {
   readonly tissueKilograms: number;
 }
 
-/** The four schools on the same day and the same mornings, with what each costs. See docs/sources.md#withdrawal. */
-export function schoolsCompared(plan: PlanInput, line: LinePlan): SchoolOutcome[] {
+/** The four methods on the same day and the same replications, with what each costs. See docs/sources.md#withdrawal. */
+export function methodsCompared(plan: PlanInput, line: LinePlan): MethodOutcome[] {
   const live = plan.flock.live.value * plan.choices.birds;
-  return WITHDRAWAL_SCHOOLS.map((school) => {
-    const { feedOffHours, share, lateShare } = feedOffBy(school, plan, line);
+  return WITHDRAWAL_METHODS.map((method) => {
+    const { feedOffHours, share, lateShare } = feedOffBy(method, plan, line);
     return {
-      school,
+      method,
       feedOffAt: plan.choices.startAt + feedOffHours * MILLISECONDS_PER_HOUR,
-      windowHours: WITHDRAWAL[school].windowHours,
+      windowHours: WITHDRAWAL[method].windowHours,
       share,
       lateShare,
       shrinkKilograms: (live * share.meanShrinkPercent) / 100,
@@ -74,7 +74,7 @@ export function visitsCompared(plan: PlanInput, line: LinePlan, pens: readonly P
   const { choices } = plan;
   const kills = killHours(line, "p50", choices.birds);
   let first = 0;
-  const rule = WITHDRAWAL[choices.withdrawalSchool];
+  const rule = WITHDRAWAL[choices.withdrawalMethod];
   const dark = darkOf(plan);
   const killHoursByPen = pens.map(({ birds }) => {
     const own = kills.slice(first, first + birds);

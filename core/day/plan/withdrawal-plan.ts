@@ -10,8 +10,8 @@ import {
   MORNING_FEED_HOURS,
   SHRINK_BREAK_HOURS,
   WITHDRAWAL,
+  type WithdrawalMethod,
   type WithdrawalRule,
-  type WithdrawalSchool,
 } from "#core/withdrawal/withdrawal-constants.ts";
 
 const MILLISECONDS_PER_HOUR = 3_600_000;
@@ -32,7 +32,7 @@ export interface WithdrawalPlan {
   readonly mostBirdsInOneWindow: number;
 }
 
-/** One feed-off for all of a day's birds, by one school. */
+/** One feed-off for all of a day's birds, by one method. */
 export interface FeedOff {
   /** Hours from the first bird's time, less than 0. */
   readonly feedOffHours: number;
@@ -63,10 +63,10 @@ export function aroundTheDark(rule: WithdrawalRule, kills: readonly number[], be
   return { ...chosen!, isInDark };
 }
 
-/** The best single feed-off by a school over the simulated mornings; night and dusk are counted. */
-export function feedOffBy(school: WithdrawalSchool, plan: PlanInput, line: LinePlan): FeedOff {
+/** The best single feed-off by a method over the simulated replications; night and dusk are counted. */
+export function feedOffBy(method: WithdrawalMethod, plan: PlanInput, line: LinePlan): FeedOff {
   const { choices } = plan;
-  const rule = WITHDRAWAL[school];
+  const rule = WITHDRAWAL[method];
   const kills = killHours(line, "p50", choices.birds);
   const best = bestForSpread(rule, line, choices.birds);
   const dark = darkOf(plan);
@@ -83,10 +83,10 @@ export function feedOffBy(school: WithdrawalSchool, plan: PlanInput, line: LineP
 /** When to pull the feed for a day's birds in one visit, and how long each will have been off it. */
 export function withdrawalPlan(plan: PlanInput, line: LinePlan): WithdrawalPlan {
   const { choices } = plan;
-  const rule = WITHDRAWAL[choices.withdrawalSchool];
+  const rule = WITHDRAWAL[choices.withdrawalMethod];
   const kills = killHours(line, "p50", choices.birds);
   const { feedOffHours, share, lateShare, isInDark, isDuskBound } = feedOffBy(
-    choices.withdrawalSchool,
+    choices.withdrawalMethod,
     plan,
     line,
   );
@@ -139,12 +139,12 @@ function score({ tooShort, tooLong }: FeedShare): number {
 /** Hours after the first bird's time at which each is killed, on an ordinary, a quick or a slow morning; rising. */
 export function killHours({ answer }: LinePlan, which: "p10" | "p50" | "p90", birds: number): number[] {
   const minutes = answer.kills.map((kill) => kill[which]).toSorted((one, other) => one - other);
-  // A line that gets stuck on most mornings has no kills to go by; then they are taken as at once.
+  // A line that gets stuck on most replications has no kills to go by; then they are taken as at once.
   return minutes.length > 0 ? minutes.map((minute) => minute / 60) : Array<number>(birds).fill(0);
 }
 
 /**
- * The best single feed-off over quick, ordinary and slow mornings alike, pulled earlier by what can be kept in hand
+ * The best single feed-off over quick, ordinary and slow replications alike, pulled earlier by what can be kept in hand
  * without leaving the slow morning's last bird too long.
  */
 function bestForSpread(rule: WithdrawalRule, line: LinePlan, birds: number): number {

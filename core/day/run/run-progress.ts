@@ -1,6 +1,6 @@
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 
-/** What happened on the day, as it was tapped. Taps that were taken back are not among them. */
+/** What happened on the day, as it was tapped. Taps that were removed are not among them. */
 export type RunEventKind = "start" | "bird" | "pause" | "resume" | "note" | "finish";
 
 export interface RunEvent {

@@ -2,13 +2,13 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { addDays } from "#core/calendar/local-day.ts";
 import { birdWorth, CUT_WORK, daysFrom } from "#core/day/season/bird-worth.ts";
-import type { LotFacts, SeasonTerms } from "#core/day/season/season-facts.ts";
+import type { GroupFacts, SeasonTerms } from "#core/day/season/season-facts.ts";
 import { flockPath } from "#core/growth/flock-path.ts";
 import { usualTemperatures } from "#core/sky/usual-weather.ts";
 
 const own = (value: number) => ({ value, provenance: "farm-setting" as const });
 const TODAY = "2026-09-17";
-const LOT: LotFacts = {
+const LOT: GroupFacts = {
   batchId: 1,
   name: "White",
   birds: 30,

@@ -1,6 +1,6 @@
 import { addDays, daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
 import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
-import type { LotFacts, SeasonTerms, WantedSizeFacts } from "#core/day/season/season-facts.ts";
+import type { GroupFacts, SeasonTerms, WantedSizeFacts } from "#core/day/season/season-facts.ts";
 import { type BirdSpread, between, timesSpread } from "#core/growth/bird-spread.ts";
 import type { FlockPath } from "#core/growth/flock-path.ts";
 import { LOSS_A_WEEK } from "#core/growth/wait.ts";
@@ -18,7 +18,7 @@ export interface BirdWorth {
   readonly dressedKilograms: number;
   /** Weights of single birds, dressed kg. */
   readonly dressedSpread: BirdSpread;
-  /** Share of the birds that are of a size somebody wants; 1 where no size was named. */
+  /** Share of the birds that are of a size someone wants; 1 where no size was named. */
   readonly wantedShare: number;
   /** Feed to the day, kg a bird that stands today. */
   readonly feedKilograms: number;
@@ -44,11 +44,11 @@ const HANDS_MINUTES: Readonly<Record<Way, number>> = {
 /** Work of a bird that is cut up on the day, in whole birds. */
 export const CUT_WORK = HANDS_MINUTES.cut / HANDS_MINUTES.whole;
 
-/** What a bird of a lot is worth if it is processed on a day. See docs/sources.md#season. */
+/** What a bird of a group is worth if it is processed on a day. See docs/sources.md#season. */
 export function birdWorth(
   today: LocalDay,
   day: LocalDay,
-  lot: LotFacts,
+  group: GroupFacts,
   path: FlockPath,
   {
     terms,
@@ -56,7 +56,7 @@ export function birdWorth(
     handsFactor,
   }: { terms: SeasonTerms; sizes: readonly WantedSizeFacts[]; handsFactor: number },
 ): BirdWorth {
-  const { kind, hatchedOn } = lot.flock;
+  const { kind, hatchedOn } = group.flock;
   const ageDays = daysBetween(hatchedOn, day);
   const { meanKilograms, sdLn, spread } = path.at(ageDays);
   const dressedFraction = DRESSED_FRACTION[kind];
@@ -68,7 +68,7 @@ export function birdWorth(
   const feedOfLiving =
     path.feedKilograms(Math.max(0, ageDays)) - path.feedKilograms(Math.max(0, daysBetween(hatchedOn, today)));
   const feedKilograms = feedOfLiving * (1 - (1 - survival) / 2);
-  const feedCents = feedKilograms * lot.feedCentsPerKilogram.value;
+  const feedCents = feedKilograms * group.feedCentsPerKilogram.value;
 
   const dressedKilograms = meanKilograms * dressedFraction;
   const wanted = wantedParts(dressedSpread, sizes);

@@ -82,9 +82,9 @@ function planOfKind(
 function ordersOf(facts: SeasonFacts, needs: readonly Need[], kind: BirdKind, ageDays: number): ChickOrder[] {
   const restDays = facts.terms.restDays ?? REST_DAYS[kind];
   const soonest = addDays(facts.today, CHICKS.orderAheadDays + ageDays);
-  const lots = needs.flatMap((need) => inLots(need, mostOfABatch(facts, soonest)));
-  const dated = lots.filter(({ by }) => by !== undefined);
-  const open = lots.filter(({ by }) => by === undefined);
+  const groups = needs.flatMap((need) => inLots(need, mostOfABatch(facts, soonest)));
+  const dated = groups.filter(({ by }) => by !== undefined);
+  const open = groups.filter(({ by }) => by === undefined);
   const orders: ChickOrder[] = dated.map((need) => {
     const target = addDays(need.by!, -restDays);
     return orderOf(facts, kind, need, ageDays, openDay(facts, target, -1) ?? target);

@@ -8,8 +8,8 @@ export function seasonEarnings(
   { placements }: SeasonAnswer,
   check: SeasonCheck,
 ): Reckoning {
-  const worths = placements.map(({ lot, day, way, birds }) => {
-    const option = problem.lots[lot]!.options.find((one) => one.day === day && one.way === way);
+  const worths = placements.map(({ group, day, way, birds }) => {
+    const option = problem.groups[group]!.options.find((one) => one.day === day && one.way === way);
     return birds * (option?.centsEach ?? 0);
   });
   const held = [...new Set(placements.map(({ day }) => problem.days[day]!))].filter(

@@ -6,7 +6,7 @@ import type { Setting } from "#core/reckoning/setting.ts";
 import type { SeasonRule, Strength } from "#core/season/season-problem.ts";
 
 /** A batch with birds that have no day yet. */
-export interface LotFacts {
+export interface GroupFacts {
   readonly batchId: number;
   readonly name: string;
   /** Birds alive, or awaited, that no day has taken. */
@@ -67,10 +67,10 @@ export interface WantedSizeFacts {
   readonly birds: number;
 }
 
-/** All that a season is worked out from. */
+/** All that a season is calculated from. */
 export interface SeasonFacts {
   readonly today: LocalDay;
-  readonly lots: readonly LotFacts[];
+  readonly groups: readonly GroupFacts[];
   readonly held: readonly HeldDay[];
   readonly people: readonly PersonFacts[];
   /** In the order in which it was said: the last word stands. */

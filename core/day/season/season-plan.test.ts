@@ -5,7 +5,7 @@ import { OUR_PACE } from "#core/day/crew/own-pace.ts";
 import { helper, MEANS, own } from "#core/day/plan/days-of-tests.ts";
 import { chicksToOrder } from "#core/day/season/chicks-to-order.ts";
 import { seasonDay } from "#core/day/season/season-day.ts";
-import type { LotFacts, SeasonFacts } from "#core/day/season/season-facts.ts";
+import type { GroupFacts, SeasonFacts } from "#core/day/season/season-facts.ts";
 import { seasonPlan } from "#core/day/season/season-plan.ts";
 import { whenToGo } from "#core/day/season/when-to-go.ts";
 import { flockPath } from "#core/growth/flock-path.ts";
@@ -14,7 +14,7 @@ import { moveOf, movesOf, nextBest } from "#core/season/season-moves.ts";
 
 const SATURDAY = 32;
 
-const LOT: LotFacts = {
+const LOT: GroupFacts = {
   batchId: 1,
   name: "White",
   birds: 30,
@@ -24,7 +24,7 @@ const LOT: LotFacts = {
 const MAREN = { ...helper(1, { handsPercent: 300 }), weekdayMask: SATURDAY };
 const FACTS: SeasonFacts = {
   today: "2026-09-17",
-  lots: [LOT],
+  groups: [LOT],
   held: [],
   people: [MAREN],
   personDays: [],
@@ -66,7 +66,7 @@ const place = { latitude: 43.9, longitude: -71.6 };
 const ask = (facts: SeasonFacts) =>
   whenToGo({
     facts,
-    path: flockPath(facts.lots[0]!.flock),
+    path: flockPath(facts.groups[0]!.flock),
     place,
     timeZone: "America/New_York",
     costSoFarCents: 10_000,
@@ -112,8 +112,8 @@ describe("when to go", () => {
   test("recommends the row that comes to the most, of those with nothing firm against it", () => {
     const { rows, best, rival } = ask(FACTS);
     const open = rows.filter(({ against }) => against.length === 0);
-    expect(rows[best!]!.comesToCents).toBe(Math.max(...open.map(({ comesToCents }) => comesToCents)));
-    expect(rows[rival!]!.comesToCents).toBeLessThanOrEqual(rows[best!]!.comesToCents);
+    expect(rows[best!]!.netValueCents).toBe(Math.max(...open.map(({ netValueCents }) => netValueCents)));
+    expect(rows[rival!]!.netValueCents).toBeLessThanOrEqual(rows[best!]!.netValueCents);
     expect(rows.every(({ day }, index) => index === 0 || day > rows[index - 1]!.day)).toBe(true);
   });
 
@@ -122,13 +122,13 @@ describe("when to go", () => {
       ...FACTS,
       terms: { ...FACTS.terms, wholeCentsPerKilogram: own(420), cutCentsPerKilogram: own(300) },
     };
-    const { rows, best, rival, feedCentsThatTurnIt } = ask(cheap);
-    expect(feedCentsThatTurnIt).toBeDefined();
+    const { rows, best, rival, breakEvenFeedCents } = ask(cheap);
+    expect(breakEvenFeedCents).toBeDefined();
     const turned = ask({
       ...cheap,
-      lots: [{ ...LOT, feedCentsPerKilogram: own(feedCentsThatTurnIt!) }],
+      groups: [{ ...LOT, feedCentsPerKilogram: own(breakEvenFeedCents!) }],
     }).rows;
-    const cents = (index: number) => turned.find(({ day }) => day === rows[index]!.day)!.comesToCents;
+    const cents = (index: number) => turned.find(({ day }) => day === rows[index]!.day)!.netValueCents;
     expect(Math.abs(cents(best!) - cents(rival!))).toBeLessThanOrEqual(2);
   });
 
@@ -138,7 +138,7 @@ describe("when to go", () => {
         ask({ ...FACTS, ...change }).rows.flatMap(({ against }) => against.map(({ reason }) => reason)),
       );
     expect(reasons({ people: [] })).toContain("nobody");
-    expect(reasons({ lots: [{ ...LOT, birds: 900 }] })).toContain("too-many");
+    expect(reasons({ groups: [{ ...LOT, birds: 900 }] })).toContain("too-many");
     expect(reasons({})).toContain("too-old");
     expect(reasons({ highs: Array(300).fill(34) })).toContain("hot");
     const rules = ask({
@@ -162,7 +162,7 @@ describe("the season's plan", () => {
       "everyone-placed",
     ]);
     const day = plan.days.findIndex((one) => one.day === "2026-09-19");
-    const more = [{ lot: 0, day, way: "whole" as const, birds: 10 }];
+    const more = [{ group: 0, day, way: "whole" as const, birds: 10 }];
     const broken = checkSeason(plan.problem, { placements: more }).broken.filter(
       ({ rule }) => rule === "rest-room",
     );
@@ -180,10 +180,10 @@ describe("the season's plan", () => {
 
   test("a move there and back changes nothing, and its money is that of the season before and after", () => {
     const plan = seasonPlan(FACTS);
-    const days = plan.problem.lots[0]!.options.filter(({ way }) => way === "whole").map(({ day }) => day);
+    const days = plan.problem.groups[0]!.options.filter(({ way }) => way === "whole").map(({ day }) => day);
     fc.assert(
       fc.property(fc.constantFrom(...days), fc.constantFrom(...days), (from, to) => {
-        const answer = { placements: [{ lot: 0, day: from, way: "whole" as const, birds: 30 }] };
+        const answer = { placements: [{ group: 0, day: from, way: "whole" as const, birds: 30 }] };
         const there = moveOf(plan.problem, answer, 0, from, to)!;
         const cents = (placements: typeof answer) => checkSeason(plan.problem, placements).cents;
         expect(there.cents).toBeCloseTo(cents(there.answer as typeof answer) - cents(answer), 6);
@@ -192,7 +192,7 @@ describe("the season's plan", () => {
         expect(back.cents + there.cents).toBeCloseTo(0, 6);
       }),
     );
-    const answer = { placements: [{ lot: 0, day: days[0]!, way: "whole" as const, birds: 30 }] };
+    const answer = { placements: [{ group: 0, day: days[0]!, way: "whole" as const, birds: 30 }] };
     const moves = movesOf(plan.problem, answer, 0, days[0]!);
     expect(nextBest(moves)!.cents).toBe(Math.max(...moves.map(({ cents }) => cents)));
   });

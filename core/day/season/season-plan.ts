@@ -1,7 +1,7 @@
 import { addDays, dayNumber, dayOfNumber, daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
 import { type BirdWorth, birdWorth, CUT_WORK, daysFrom } from "#core/day/season/bird-worth.ts";
 import { type SeasonDay, seasonDay } from "#core/day/season/season-day.ts";
-import type { LotFacts, SeasonFacts } from "#core/day/season/season-facts.ts";
+import type { GroupFacts, SeasonFacts } from "#core/day/season/season-facts.ts";
 import { type FlockPath, flockPath } from "#core/growth/flock-path.ts";
 import { PRACTICE_FACTOR } from "#core/processing-line/line-constants.ts";
 import { checkSeason } from "#core/season/season-check.ts";
@@ -11,16 +11,22 @@ import {
   LATE_GRACE_DAYS,
   REST_DAYS,
 } from "#core/season/season-constants.ts";
-import type { LotOption, Pin, SeasonLot, SeasonProblem, SeasonRule } from "#core/season/season-problem.ts";
+import type {
+  GroupOption,
+  Pin,
+  SeasonGroup,
+  SeasonProblem,
+  SeasonRule,
+} from "#core/season/season-problem.ts";
 
 /** A season put together: the days that may be held, what each bird is worth on each, and the problem to be solved. */
 export interface SeasonPlan {
   readonly problem: SeasonProblem;
   /** As the problem's days, in their order. */
   readonly days: readonly SeasonDay[];
-  /** As the problem's lots: what a bird is worth, by index of the day. */
+  /** As the problem's groups: what a bird is worth, by index of the day. */
   readonly worths: readonly ReadonlyMap<number, BirdWorth>[];
-  readonly lots: readonly LotFacts[];
+  readonly groups: readonly GroupFacts[];
 }
 
 /** No season looks further ahead than this, days. */
@@ -29,31 +35,33 @@ const FURTHEST_DAYS = 210;
 /** Puts the season together from all that is known. */
 export function seasonPlan(
   facts: SeasonFacts,
-  pathOf: (lot: LotFacts) => FlockPath = ({ flock }) => flockPath(flock),
+  pathOf: (group: GroupFacts) => FlockPath = ({ flock }) => flockPath(flock),
 ): SeasonPlan {
-  const lots = facts.lots.filter(({ birds }) => birds > 0);
+  const groups = facts.groups.filter(({ birds }) => birds > 0);
   const from = addDays(facts.today, 1);
-  const lastAge = (lot: LotFacts) =>
-    addDays(lot.flock.hatchedOn, AGE_WINDOW_DAYS[lot.flock.kind].latest + LATE_GRACE_DAYS);
-  const last = Math.max(...[from, ...lots.map(lastAge), ...facts.held.map(({ day }) => day)].map(dayNumber));
+  const lastAge = (group: GroupFacts) =>
+    addDays(group.flock.hatchedOn, AGE_WINDOW_DAYS[group.flock.kind].latest + LATE_GRACE_DAYS);
+  const last = Math.max(
+    ...[from, ...groups.map(lastAge), ...facts.held.map(({ day }) => day)].map(dayNumber),
+  );
   const to = dayOfNumber(Math.min(last, dayNumber(from) + FURTHEST_DAYS));
   const days = daysFrom(from, to)
     .map((day) => seasonDay(facts, day))
     .filter(({ shut, day }) => shut === undefined || facts.held.some((held) => held.day === day));
   const handsFactor = PRACTICE_FACTOR[facts.means.practice];
-  const worths = lots.map((lot) => {
-    const path = pathOf(lot);
+  const worths = groups.map((group) => {
+    const path = pathOf(group);
     return new Map(
       days.flatMap(({ day, shut }, index): [number, BirdWorth][] =>
-        shut === undefined && isInWindow(lot, day)
-          ? [[index, birdWorth(facts.today, day, lot, path, { ...facts, handsFactor })]]
+        shut === undefined && isInWindow(group, day)
+          ? [[index, birdWorth(facts.today, day, group, path, { ...facts, handsFactor })]]
           : [],
       ),
     );
   });
   const room = roomOf(facts, from, to);
-  const withRoom = (forgiven: SeasonProblem["room"]): SeasonPlan => ({
-    lots,
+  const withRoom = (slack: SeasonProblem["room"]): SeasonPlan => ({
+    groups,
     days,
     worths,
     problem: {
@@ -67,11 +75,11 @@ export function seasonPlan(
           heldWork: held.reduce((sum, { birds, cutUp }) => sum + birds - cutUp + cutUp * CUT_WORK, 0),
         };
       }),
-      lots: lots.map((lot, index) => seasonLot(facts, lot, worths[index]!, to)),
-      pins: pinsOf(facts, lots, days),
+      groups: groups.map((group, index) => seasonGroup(facts, group, worths[index]!, to)),
+      pins: pinsOf(facts, groups, days),
       leastBirds: facts.terms.leastBirds.value,
       strength: facts.terms.strength,
-      room: forgiven,
+      room: slack,
       yearly: yearlyOf(facts, from, to),
     },
   });
@@ -86,23 +94,23 @@ function forgivenRoom(problem: SeasonProblem): SeasonProblem["room"] {
     room.leaving.map(
       (_, at) => broken.find((one) => one.rule === rule && one.day === room.from + at)?.by ?? 0,
     );
-  return { ...room, restForgiven: past("rest-room"), freezerForgiven: past("freezer-room") };
+  return { ...room, restSlack: past("rest-room"), freezerSlack: past("freezer-room") };
 }
 
-function isInWindow({ flock }: LotFacts, day: LocalDay): boolean {
+function isInWindow({ flock }: GroupFacts, day: LocalDay): boolean {
   const age = daysBetween(flock.hatchedOn, day);
   const { earliest, latest } = AGE_WINDOW_DAYS[flock.kind];
   return age >= earliest && age <= latest + LATE_GRACE_DAYS;
 }
 
-function seasonLot(
+function seasonGroup(
   facts: SeasonFacts,
-  lot: LotFacts,
+  group: GroupFacts,
   worths: ReadonlyMap<number, BirdWorth>,
   to: LocalDay,
-): SeasonLot {
-  const { latest } = AGE_WINDOW_DAYS[lot.flock.kind];
-  const options: LotOption[] = [...worths].flatMap(([day, { worthCents, ageDays }]) => {
+): SeasonGroup {
+  const { latest } = AGE_WINDOW_DAYS[group.flock.kind];
+  const options: GroupOption[] = [...worths].flatMap(([day, { worthCents, ageDays }]) => {
     const isLate = ageDays > latest;
     const option = { day, isLate };
     return [
@@ -116,27 +124,27 @@ function seasonLot(
       },
     ] as const;
   });
-  const lastDay = addDays(lot.flock.hatchedOn, latest);
+  const lastDay = addDays(group.flock.hatchedOn, latest);
   return {
-    name: lot.name,
-    birds: lot.birds,
+    name: group.name,
+    birds: group.birds,
     mustBePlaced: lastDay <= to,
     unplacedCents: 0,
-    restDays: facts.terms.restDays ?? REST_DAYS[lot.flock.kind],
+    restDays: facts.terms.restDays ?? REST_DAYS[group.flock.kind],
     options,
   };
 }
 
-function pinsOf(facts: SeasonFacts, lots: readonly LotFacts[], days: readonly SeasonDay[]): Pin[] {
+function pinsOf(facts: SeasonFacts, groups: readonly GroupFacts[], days: readonly SeasonDay[]): Pin[] {
   return facts.pins.flatMap(({ batchId, pinnedOn, birds }) => {
-    const lot = lots.findIndex((one) => one.batchId === batchId);
+    const group = groups.findIndex((one) => one.batchId === batchId);
     const day = days.findIndex((one) => one.day === pinnedOn);
     const set = facts.held
       .filter((one) => one.batchId === batchId && one.day === pinnedOn)
       .reduce((sum, one) => sum + one.birds, 0);
-    const left = Math.min(birds - set, lots[lot]?.birds ?? 0);
-    // A pin on a day gone by, or of birds that are lost or have been set for their day, binds nobody.
-    return left <= 0 || pinnedOn <= facts.today ? [] : [{ lot, day, birds: left }];
+    const left = Math.min(birds - set, groups[group]?.birds ?? 0);
+    // A pin on a day gone by, or of birds that are lost or have been set for their day, binds no one.
+    return left <= 0 || pinnedOn <= facts.today ? [] : [{ group, day, birds: left }];
   });
 }
 
@@ -168,8 +176,8 @@ function roomOf(facts: SeasonFacts, from: LocalDay, to: LocalDay): SeasonProblem
     from: dayNumber(from),
     resting,
     entering,
-    restForgiven: Array<number>(length).fill(0),
-    freezerForgiven: Array<number>(length).fill(0),
+    restSlack: Array<number>(length).fill(0),
+    freezerSlack: Array<number>(length).fill(0),
     leaving: Array<number>(length).fill(terms.leavingAWeek.value / 7),
   };
 }

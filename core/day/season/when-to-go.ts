@@ -33,7 +33,7 @@ export interface WhenRow {
   /** Birds of each wanted size, in the order of the sizes. */
   readonly bySize: readonly number[];
   /** All birds: what they sell for, less feed from today, hands and the day itself, cents. */
-  readonly comesToCents: number;
+  readonly netValueCents: number;
   readonly spentCents: number;
   /** All that the flock has cost by then against its dressed weight, cents per kg. */
   readonly centsPerKilogramSoFar: number;
@@ -49,11 +49,11 @@ export interface WhenToGo {
   readonly best: number | undefined;
   readonly rival: number | undefined;
   /** What the best row comes to, with its working. */
-  readonly comesTo: Reckoning | undefined;
+  readonly netValue: Reckoning | undefined;
   /** Feed dearer than this, cents per kg, makes the rival better; undefined if no price in reach does. */
-  readonly feedCentsThatTurnIt: number | undefined;
+  readonly breakEvenFeedCents: number | undefined;
   /** Meat cheaper or dearer than this, cents per kg whole, makes the rival better; undefined if no price in reach does. */
-  readonly priceThatTurnsIt: number | undefined;
+  readonly breakEvenPrice: number | undefined;
 }
 
 const WEEKS = 9;
@@ -61,7 +61,7 @@ const WEEKS = 9;
 const FIRM_AGAINST = ["out", "nobody", "not-booked", "too-young", "too-old"];
 
 interface WhenInput {
-  /** With the one lot that is asked about. */
+  /** With the one group that is asked about. */
   readonly facts: SeasonFacts;
   readonly path: FlockPath;
   readonly place: Place;
@@ -72,8 +72,8 @@ interface WhenInput {
 
 /** Week by week: what the flock weighs, eats, costs and brings, and which day is best. */
 export function whenToGo({ facts, path, place, timeZone, costSoFarCents }: WhenInput): WhenToGo {
-  const lot = facts.lots[0]!;
-  const { flock, birds } = lot;
+  const group = facts.groups[0]!;
+  const { flock, birds } = group;
   const { earliest, latest } = AGE_WINDOW_DAYS[flock.kind];
   const settings = { ...facts, handsFactor: PRACTICE_FACTOR[facts.means.practice] };
   const plan = seasonPlan(facts, () => path);
@@ -83,11 +83,11 @@ export function whenToGo({ facts, path, place, timeZone, costSoFarCents }: WhenI
 
   const rowOf = (day: LocalDay): WhenRow => {
     const season = seasonDay(facts, day);
-    const worth = birdWorth(facts.today, day, lot, path, settings);
-    const later = birdWorth(facts.today, addDays(day, 7), lot, path, settings);
+    const worth = birdWorth(facts.today, day, group, path, settings);
+    const later = birdWorth(facts.today, addDays(day, 7), group, path, settings);
     const way: Way = worth.worthCents.cut > worth.worthCents.whole ? "cut" : "whole";
     const index = plan.days.findIndex((one) => one.day === day);
-    const put = [{ lot: 0, day: index, way, birds }];
+    const put = [{ group: 0, day: index, way, birds }];
     const broken = ruleSums(index === -1 ? [] : checkSeason(plan.problem, { placements: put }).broken).filter(
       ({ rule }) => rule === "rest-room" || rule === "freezer-room" || rule === "yearly-cap",
     );
@@ -113,7 +113,7 @@ export function whenToGo({ facts, path, place, timeZone, costSoFarCents }: WhenI
         ({ leastKilograms = 0, mostKilograms = Infinity }) =>
           survivors * between(worth.dressedSpread, leastKilograms, mostKilograms).share,
       ),
-      comesToCents: Math.round(
+      netValueCents: Math.round(
         birds * worth.worthCents[way] - season.openCents - sum(broken.map(({ cents }) => cents)),
       ),
       spentCents,
@@ -124,7 +124,7 @@ export function whenToGo({ facts, path, place, timeZone, costSoFarCents }: WhenI
         feedKilogramsEach: path.feedKilograms(later.ageDays) - path.feedKilograms(worth.ageDays),
         lossFraction: 1 - later.survival / worth.survival,
         centsPerDressedKilogram: facts.terms.wholeCentsPerKilogram.value,
-        centsPerFeedKilogram: lot.feedCentsPerKilogram.value,
+        centsPerFeedKilogram: group.feedCentsPerKilogram.value,
         otherCentsEach: 0,
       }),
       against,
@@ -153,23 +153,23 @@ export function whenToGo({ facts, path, place, timeZone, costSoFarCents }: WhenI
   });
   const allowed = rows
     .filter((row) => !isShutOut(row))
-    .toSorted((one, other) => other.comesToCents - one.comesToCents);
+    .toSorted((one, other) => other.netValueCents - one.netValueCents);
   const [first, second] = allowed;
   const best = first ? rows.indexOf(first) : undefined;
   const rival = second ? rows.indexOf(second) : undefined;
-  const comesTo = first && comesToReckoning(first, facts);
-  return { rows, best, rival, comesTo, ...turningPoints(first, second, facts, birds) };
+  const netValue = first && comesToReckoning(first, facts);
+  return { rows, best, rival, netValue, ...turningPoints(first, second, facts, birds) };
 }
 
 /** The sum behind a row, with this farm's numbers. */
 function comesToReckoning(
-  { worth, way, season, comesToCents }: WhenRow,
-  { lots, terms }: SeasonFacts,
+  { worth, way, season, netValueCents }: WhenRow,
+  { groups, terms }: SeasonFacts,
 ): Reckoning {
-  const { birds, feedCentsPerKilogram } = lots[0]!;
+  const { birds, feedCentsPerKilogram } = groups[0]!;
   const price = way === "cut" ? terms.cutCentsPerKilogram : terms.wholeCentsPerKilogram;
   return reckoning({
-    value: comesToCents,
+    value: netValueCents,
     unit: "cents",
     inputs: [
       input("birds-alive-now", birds, "birds", "measured"),
@@ -195,7 +195,7 @@ function isShutOut({ against }: WhenRow): boolean {
 
 function isBetter(one: WhenRow, other: WhenRow): boolean {
   if (isShutOut(one) !== isShutOut(other)) return isShutOut(other);
-  return one.comesToCents > other.comesToCents;
+  return one.netValueCents > other.netValueCents;
 }
 
 /** Prices in reach: up to three times what they are. */
@@ -207,19 +207,19 @@ function turningPoints(
   second: WhenRow | undefined,
   facts: SeasonFacts,
   birds: number,
-): Pick<WhenToGo, "feedCentsThatTurnIt" | "priceThatTurnsIt"> {
-  if (!first || !second) return { feedCentsThatTurnIt: undefined, priceThatTurnsIt: undefined };
-  const ahead = first.comesToCents - second.comesToCents;
+): Pick<WhenToGo, "breakEvenFeedCents" | "breakEvenPrice"> {
+  if (!first || !second) return { breakEvenFeedCents: undefined, breakEvenPrice: undefined };
+  const ahead = first.netValueCents - second.netValueCents;
   const inReach = (price: number, now: number) =>
     Number.isFinite(price) && price > now / REACH && price < now * REACH ? price : undefined;
-  const feedNow = facts.lots[0]!.feedCentsPerKilogram.value;
+  const feedNow = facts.groups[0]!.feedCentsPerKilogram.value;
   const moreFeed = birds * (first.worth.feedKilograms - second.worth.feedKilograms);
   const sells = ({ worth, way }: WhenRow) => birds * worth.sellsCents[way];
   const moreSold = sells(first) - sells(second);
   const priceNow = facts.terms.wholeCentsPerKilogram.value;
   return {
-    feedCentsThatTurnIt: moreFeed === 0 ? undefined : inReach(feedNow + ahead / moreFeed, feedNow),
-    priceThatTurnsIt: moreSold === 0 ? undefined : inReach(priceNow * (1 - ahead / moreSold), priceNow),
+    breakEvenFeedCents: moreFeed === 0 ? undefined : inReach(feedNow + ahead / moreFeed, feedNow),
+    breakEvenPrice: moreSold === 0 ? undefined : inReach(priceNow * (1 - ahead / moreSold), priceNow),
   };
 }
 

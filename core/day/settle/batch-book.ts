@@ -1,12 +1,12 @@
 import type { Settlement } from "#core/day/settle/settlement.ts";
 
-/** A batch as it stands in the books. Costs in cents: out of pocket, and where known with the kit and with our time. */
+/** A batch as it stands in the books. Costs in cents: out of pocket, and where known with the equipment and with our time. */
 export interface BatchBook {
   readonly dressedCount: number;
   readonly dressedMeanKilograms: number;
   /** Dressed weight over live weight; undefined where no live weight is known. */
   readonly dressedFraction: number | undefined;
-  /** Feed over dressed weight; undefined where no feed was written down. */
+  /** Feed over dressed weight; undefined where no feed was recorded. */
   readonly feedPerKilogram: number | undefined;
   readonly centsPerBird: readonly number[];
   readonly centsPerKilogram: readonly number[];
@@ -28,8 +28,8 @@ export function bookOfBatch(parts: readonly SettledPart[]): BatchBook {
   const dressedOf = (part: SettledPart) => part.birds * part.settlement.dressedMean.value;
   const dressedKilograms = sum(dressedOf);
   const isFeedKnown = parts.every((part) => part.settlement.feedPerKilogramDressed !== undefined);
-  const totals = parts[0]!.settlement.schools.map((_, school) =>
-    sum((part) => part.settlement.schools[school]!.total.value),
+  const totals = parts[0]!.settlement.methods.map((_, method) =>
+    sum((part) => part.settlement.methods[method]!.total.value),
   );
   return {
     dressedCount,
@@ -51,7 +51,7 @@ export interface PastSummary {
   readonly feedKilograms: number | undefined;
 }
 
-/** A batch that was written down in summary; only its out-of-pocket cost is known. @throws {RangeError} without a bird. */
+/** A batch that was recorded in summary; only its out-of-pocket cost is known. @throws {RangeError} without a bird. */
 export function bookOfPast({
   dressedCount,
   dressedKilograms,

@@ -41,18 +41,18 @@ function day(change: Partial<SettlementInput> = {}): SettlementInput {
 }
 
 test("by hand: three of four birds bear three quarters of 12.00, 48.00 and 3.00, and all of the ice", () => {
-  const { schools, dressedMean, dressedYield, feedPerKilogramDressed } = settlement(day())!;
+  const { methods, dressedMean, dressedYield, feedPerKilogramDressed } = settlement(day())!;
   expect(dressedMean.value).toBeCloseTo(2.1, 12);
   expect(dressedYield.value).toBeCloseTo(0.7, 12);
   expect(feedPerKilogramDressed?.value).toBeCloseTo((60 * 0.75) / 6.3, 12);
   // 9.00 + 36.00 + 2.25 + 4.50; then 3 x 0.20 of kit; then 1.5 h at 16.00.
-  expect(schools.map(({ total }) => total.value)).toEqual([5175, 5235, 7635]);
-  expect(schools[2]!.perBird.value).toBeCloseTo(2545, 12);
-  expect(schools[0]!.perKilogram.value).toBeCloseTo(5175 / 6.3, 12);
+  expect(methods.map(({ total }) => total.value)).toEqual([5175, 5235, 7635]);
+  expect(methods[2]!.perBird.value).toBeCloseTo(2545, 12);
+  expect(methods[0]!.perKilogram.value).toBeCloseTo(5175 / 6.3, 12);
 });
 
 test("the parts in each working add up to its total to the cent", () => {
-  for (const { total } of settlement(day())!.schools) {
+  for (const { total } of settlement(day())!.methods) {
     const parts = total.inputs.filter(({ unit, name }) => unit === "cents" && name !== "labor-rate-per-hour");
     expect(parts.reduce((sum, part) => sum + part.value, 0)).toBe(total.value);
   }

@@ -24,11 +24,11 @@ export interface SettlementInput {
   readonly centsAnHour: Setting;
 }
 
-export const COST_SCHOOLS = ["cash", "with-equipment", "with-labor"] as const;
-export type CostSchool = (typeof COST_SCHOOLS)[number];
+export const COST_BASES = ["cash", "with-equipment", "with-labor"] as const;
+export type CostBasis = (typeof COST_BASES)[number];
 
 export interface SchoolCost {
-  readonly school: CostSchool;
+  readonly method: CostBasis;
   readonly total: Reckoning;
   readonly perBird: Reckoning;
   /** Cents per kilogram dressed. */
@@ -39,7 +39,7 @@ export interface Settlement {
   readonly dressedMean: Reckoning;
   readonly dressedYield: Reckoning;
   readonly feedPerKilogramDressed: Reckoning | undefined;
-  readonly schools: readonly SchoolCost[];
+  readonly methods: readonly SchoolCost[];
 }
 
 /** What a day came to. Undefined until a dressed bird has been weighed. See docs/sources.md#cost. */
@@ -71,16 +71,16 @@ export function settlement(of: SettlementInput): Settlement | undefined {
       rule: unit === "cents" ? "cost-per-bird" : "cost-per-dressed-weight",
       source: "cost",
     });
-  const schools = COST_SCHOOLS.map((school, index) => {
+  const methods = COST_BASES.map((method, index) => {
     const included = parts.slice(0, index + 1).flat();
     const total = reckoning({
       value: included.reduce((sum, part) => sum + part.value, 0),
       unit: "cents",
       inputs: [...included, ...(index === 2 ? timeInputs(of) : [])],
-      rule: SCHOOL_RULES[school],
+      rule: BASIS_RULES[method],
       source: "cost",
     });
-    return { school, total, perBird: perUnit(total, "cents"), perKilogram: perUnit(total, "cents-per-kg") };
+    return { method, total, perBird: perUnit(total, "cents"), perKilogram: perUnit(total, "cents-per-kg") };
   });
   return {
     dressedMean,
@@ -92,17 +92,17 @@ export function settlement(of: SettlementInput): Settlement | undefined {
       source: "yield",
     }),
     feedPerKilogramDressed: feedPerKilogram(of, totalKilograms),
-    schools,
+    methods,
   };
 }
 
-const SCHOOL_RULES: Readonly<Record<CostSchool, RuleName>> = {
+const BASIS_RULES: Readonly<Record<CostBasis, RuleName>> = {
   cash: "cash-costs",
   "with-equipment": "cost-with-equipment",
   "with-labor": "cost-with-labor",
 };
 
-/** The parts of cost in three lots, each school adding one. */
+/** The parts of cost in three lots, each method adding one. */
 function costParts(of: SettlementInput): [Input[], Input[], Input[]] {
   const share = ownShareOf(of);
   const kit = kitShare(of.kit, of.tally.dressedCount, of.birdsAYear.value);
@@ -133,7 +133,7 @@ function ownShareOf({ batchCost, shares, ownShare }: SettlementInput) {
   )[ownShare]!;
 }
 
-/** Undefined where no feed was written down: nothing is not a small number. */
+/** Undefined where no feed was recorded: nothing is not a small number. */
 function feedPerKilogram(of: SettlementInput, totalKilograms: number): Reckoning | undefined {
   const { feed } = of.batchCost;
   if (feed.kilograms === 0) return undefined;

@@ -17,7 +17,7 @@ export interface Supply {
   /** How much is bought at once: pieces, grams or milliliters by its kind. */
   readonly packAmount: number;
   readonly packCents: number;
-  /** Undefined where nobody has counted. */
+  /** Undefined where no one has counted. */
   readonly inStock: number | undefined;
 }
 
@@ -44,7 +44,7 @@ export interface Need {
   readonly supply: Supply | undefined;
   readonly amount: number;
   readonly working: Reckoning;
-  /** Undefined where nobody counted. */
+  /** Undefined where no one counted. */
   readonly short: number | undefined;
   /** To buy, whole packs, and what they cost. */
   readonly packs: number;
@@ -94,10 +94,10 @@ function bagNeeds(use: DayUse, supplies: readonly Supply[]): Need[] {
   const bags = supplies
     .filter(({ kind }) => kind === "bag")
     .toSorted((one, other) => one.mostKilograms! - other.mostKilograms!);
-  const biggest = bags.at(-1);
+  const largest = bags.at(-1);
   const taken = new Map<Supply | undefined, number>();
   for (const weight of use.wholeKilograms) {
-    const bag = bags.find(({ mostKilograms }) => weight <= mostKilograms!) ?? biggest;
+    const bag = bags.find(({ mostKilograms }) => weight <= mostKilograms!) ?? largest;
     taken.set(bag, (taken.get(bag) ?? 0) + 1);
   }
   const sizes: readonly (Supply | undefined)[] = bags.length === 0 ? [undefined] : bags;

@@ -26,7 +26,7 @@ const plan = (isBurnerPossible = true) =>
     line: {
       lineMinutes: 330,
       setUpAt: at("2026-10-03", "06:00"),
-      evenChanceAt: figure(at("2026-10-03", "12:30"), "instant"),
+      likelyAt: figure(at("2026-10-03", "12:30"), "instant"),
       cleanAt: figure(at("2026-10-03", "13:30"), "instant"),
       setup: { day: { breaks: [{ fromMinute: 150, minutes: 20 }] } },
     },

@@ -52,11 +52,11 @@ export interface DayTask {
   readonly minutes: number;
   /** Between set-up and clean-up: the run sheet's, and too much for a calendar. */
   readonly isOnTheLine: boolean;
-  /** Who would do it, of those who are there then and may; undefined where nobody is known. */
+  /** Who would do it, of those who are there then and may; undefined where no one is known. */
   readonly who: string | undefined;
 }
 
-/** Somebody who can be asked to do something. */
+/** Someone who can be asked to do something. */
 export interface TaskPerson {
   readonly name: string;
   readonly rules: PersonRules;
@@ -99,10 +99,10 @@ export function dayTasks(task: TaskInput): DayTask[] {
     .filter(({ key, at }) => (key !== "freeze" && key !== "drain") || at > task.choices.startAt)
     .map((draft) => ({ ...draft, at: Math.round(draft.at / MINUTE) * MINUTE }))
     .toSorted((one, other) => one.at - other.at);
-  const askedOften = new Map<string, number>();
+  const timesAsked = new Map<string, number>();
   return sorted.map(({ like, isOnTheLine = false, facts = {}, ...draft }) => {
-    const who = whoFor(task, like, draft.at, askedOften);
-    if (who !== undefined) askedOften.set(who, (askedOften.get(who) ?? 0) + 1);
+    const who = whoFor(task, like, draft.at, timesAsked);
+    if (who !== undefined) timesAsked.set(who, (timesAsked.get(who) ?? 0) + 1);
     return { ...draft, facts, isOnTheLine, who };
   });
 }
@@ -112,7 +112,7 @@ function whoFor(
   { people, processedOn, timeZone }: TaskInput,
   like: Station,
   at: number,
-  askedOften: ReadonlyMap<string, number>,
+  timesAsked: ReadonlyMap<string, number>,
 ): string | undefined {
   const day = localDayOf(at, timeZone);
   const minute = minuteOfClock(localClock(at, timeZone));
@@ -124,7 +124,7 @@ function whoFor(
   );
   const expert = able.find(({ station }) => station === like);
   const least = able.toSorted(
-    (one, other) => (askedOften.get(one.name) ?? 0) - (askedOften.get(other.name) ?? 0),
+    (one, other) => (timesAsked.get(one.name) ?? 0) - (timesAsked.get(other.name) ?? 0),
   )[0];
   const anyone = people.find(({ rules }) => ruleAgainst(rules, like) === undefined);
   return (expert ?? least ?? anyone)?.name;
@@ -278,7 +278,7 @@ function onTheDay({ choices, batchName, plan }: TaskInput): Draft[] {
     {
       key: "probe",
       facts: { quotedHours: tanks.heaviest.quotedHours },
-      at: line.evenChanceAt.value + tanks.heaviest.hours * HOUR,
+      at: line.likelyAt.value + tanks.heaviest.hours * HOUR,
       minutes: 10,
       like: "pack",
     },

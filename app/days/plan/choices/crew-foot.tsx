@@ -1,4 +1,4 @@
-import type { Grip } from "#app/days/plan/choices/grip.ts";
+import type { Selection } from "#app/days/plan/choices/grip.ts";
 import { plural } from "#app/words/show.ts";
 import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/words/words.ts";
 import { type CrewMember, type CrewSeat, type Helper, rulesOf, stationsToJoin } from "#core/day/crew/crew.ts";
@@ -11,10 +11,10 @@ interface CrewFootProps {
   crew: readonly CrewMember[];
   helpers: readonly Helper[];
   stations: readonly Station[];
-  /** Of the day, by which somebody is young. */
+  /** Of the day, by which someone is young. */
   year: number;
-  grip: Grip | undefined;
-  onGrip: (grip: Grip | undefined) => void;
+  selected: Selection | undefined;
+  onSelect: (selected: Selection | undefined) => void;
   onCrew: (seats: readonly CrewSeat[]) => void;
 }
 
@@ -22,15 +22,15 @@ const BUTTON = "min-h-12 rounded-sheet border border-soft bg-white px-3";
 
 /** Below the line: all of the stations of whoever is picked, or who else could come. */
 export function CrewFoot(props: CrewFootProps) {
-  const { crew, grip } = props;
-  const member = grip && crew[grip.seat];
-  return member ? <Picked {...props} member={member} seat={grip.seat} /> : <Others {...props} />;
+  const { crew, selected } = props;
+  const member = selected && crew[selected.seat];
+  return member ? <Picked {...props} member={member} seat={selected.seat} /> : <Others {...props} />;
 }
 
 function Picked({
   crew,
   stations,
-  onGrip,
+  onSelect,
   onCrew,
   member,
   seat,
@@ -91,7 +91,7 @@ function Picked({
         })}
       </div>
       <div className="flex flex-wrap gap-2">
-        <button type="button" className={BUTTON} onClick={() => onGrip(undefined)}>
+        <button type="button" className={BUTTON} onClick={() => onSelect(undefined)}>
           Done with {member.name}
         </button>
         {crew.length > 1 && (
@@ -99,7 +99,7 @@ function Picked({
             type="button"
             className={BUTTON}
             onClick={() => {
-              onGrip(undefined);
+              onSelect(undefined);
               onCrew(crew.filter((_, index) => index !== seat));
             }}
           >

@@ -5,8 +5,8 @@ import type { CrewSeat } from "#core/day/crew/crew.ts";
 import { WHICH_BIRDS } from "#core/growth/flock.ts";
 import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
-import { SCALD_SCHOOLS } from "#core/scald/scald-constants.ts";
-import { WITHDRAWAL_SCHOOLS } from "#core/withdrawal/withdrawal-constants.ts";
+import { SCALD_METHODS } from "#core/scald/scald-constants.ts";
+import { WITHDRAWAL_METHODS } from "#core/withdrawal/withdrawal-constants.ts";
 import type { CrewSeatRow, DayChoiceRow } from "#db/day/day-queries.server.ts";
 
 /** Far past what a small farm dresses in a day (250), and short of what a slip of the key makes of it. */
@@ -65,8 +65,8 @@ export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
         ask: "Enter how many can work at the evisceration table",
       }),
       breakMinutes: wholeNumber({ most: 600, ask: "Enter the break in minutes; 0 for none" }),
-      scaldSchool: choice(SCALD_SCHOOLS, "Choose how you scald"),
-      withdrawalSchool: choice(WITHDRAWAL_SCHOOLS, "Choose a feed withdrawal method"),
+      scaldMethod: choice(SCALD_METHODS, "Choose how you scald"),
+      withdrawalMethod: choice(WITHDRAWAL_METHODS, "Choose a feed withdrawal method"),
       whichBirds: choice(WHICH_BIRDS, "Choose which birds to process"),
       breakAt: clockTime,
       pinPlaceCount: wholeNumber({
@@ -137,8 +137,8 @@ export function dayFields(row: DayChoiceRow, timeZone: string): Record<string, s
     tablePlaceCount: String(row.tablePlaceCount),
     breakMinutes: String(row.breakMinutes),
     breakAt: clockOfMinute(row.breakAtMinute),
-    scaldSchool: row.scaldSchool,
-    withdrawalSchool: row.withdrawalSchool,
+    scaldMethod: row.scaldMethod,
+    withdrawalMethod: row.withdrawalMethod,
     whichBirds: row.whichBirds,
     pinPlaceCount: String(row.pinPlaceCount),
     ...Object.fromEntries(DAY_TICKS.map((name) => [name, row[name] === 1 ? "on" : ""])),

@@ -53,8 +53,8 @@ export function PlanFields({
       </div>
       <ChoiceField field={fields.pluckBy} label="Plucking" options={PLUCK_OPTIONS} />
       <ChoiceField field={fields.whichBirds} label="Which birds?" options={WHICH_OPTIONS} />
-      <ChoiceField field={fields.scaldSchool} label="Scald" options={SCALD_OPTIONS} />
-      <ChoiceField field={fields.withdrawalSchool} label="Feed withdrawal" options={WITHDRAWAL_OPTIONS} />
+      <ChoiceField field={fields.scaldMethod} label="Scald" options={SCALD_OPTIONS} />
+      <ChoiceField field={fields.withdrawalMethod} label="Feed withdrawal" options={WITHDRAWAL_OPTIONS} />
     </>
   );
 }

@@ -1,5 +1,5 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
-import type { Grip } from "#app/days/plan/choices/grip.ts";
+import type { Selection } from "#app/days/plan/choices/grip.ts";
 import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/words/words.ts";
 import type { CrewMember } from "#core/day/crew/crew.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
@@ -12,20 +12,20 @@ interface StationColumnProps {
   crew: readonly CrewMember[];
   share: StationShare | undefined;
   holds: boolean;
-  grip: Grip | undefined;
-  onGrip: (grip: Grip | undefined) => void;
-  onMove: (from: Grip, to: Station) => void;
-  onStep: (from: Grip, by: 1 | -1) => void;
+  selected: Selection | undefined;
+  onSelect: (selected: Selection | undefined) => void;
+  onMove: (from: Selection, to: Station) => void;
+  onStep: (from: Selection, by: 1 | -1) => void;
 }
 
 /** One station: its kit, who stands or helps there, how busy it is, and whether it holds the line. */
 export function StationColumn(props: StationColumnProps) {
-  const { station, kit, crew, share, holds, grip, onMove } = props;
+  const { station, kit, crew, share, holds, selected, onMove } = props;
   const { setNodeRef, isOver } = useDroppable({ id: station });
   const here = crew.flatMap((member, seat) => (member.stations.includes(station) ? [{ member, seat }] : []));
-  const gripped = grip && crew[grip.seat];
-  const broken = gripped && ruleAgainst(gripped.rules, station);
-  const canPut = gripped && !broken && grip.station !== station;
+  const selectedCard = selected && crew[selected.seat];
+  const broken = selectedCard && ruleAgainst(selectedCard.rules, station);
+  const canPut = selectedCard && !broken && selected.station !== station;
   return (
     <li
       ref={setNodeRef}
@@ -46,12 +46,12 @@ export function StationColumn(props: StationColumnProps) {
         <button
           type="button"
           className="min-h-12 rounded-sheet border border-pine bg-white px-2 text-left text-pine"
-          onClick={() => onMove(grip, station)}
+          onClick={() => onMove(selected, station)}
         >
-          {gripped.name} to here
+          {selectedCard.name} to here
         </button>
       )}
-      {gripped && broken && <p className="text-soft">{RULE_BROKEN_WORDS[broken]}</p>}
+      {selectedCard && broken && <p className="text-soft">{RULE_BROKEN_WORDS[broken]}</p>}
       {share && <Busy share={share} />}
     </li>
   );
@@ -62,12 +62,12 @@ function NameTag({
   member,
   seat,
   station,
-  grip,
-  onGrip,
+  selected,
+  onSelect,
   onStep,
 }: StationColumnProps & { member: CrewMember; seat: number }) {
-  const own: Grip = { seat, station };
-  const isGripped = grip?.seat === seat && grip.station === station;
+  const own: Selection = { seat, station };
+  const isSelected = selected?.seat === seat && selected.station === station;
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({
     id: `${seat}-${station}`,
     data: own,
@@ -80,12 +80,12 @@ function NameTag({
       {...listeners}
       // A drag that is under way moves with the pointer.
       style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
-      aria-pressed={isGripped}
+      aria-pressed={isSelected}
       aria-label={`${member.name} ${isFirst ? "at" : "helps at"} ${STATION_WORDS[station]}`}
       className={`min-h-12 touch-manipulation rounded-sheet border px-2 text-left sm:min-h-8 ${
         isFirst ? "border-mist bg-mist" : "border-dashed border-pine bg-leaf"
-      } ${isGripped ? "border-solid border-ink font-semibold" : ""} ${isDragging ? "z-10 opacity-80" : ""}`}
-      onClick={() => onGrip(isGripped ? undefined : own)}
+      } ${isSelected ? "border-solid border-ink font-semibold" : ""} ${isDragging ? "z-10 opacity-80" : ""}`}
+      onClick={() => onSelect(isSelected ? undefined : own)}
       onKeyDown={(event) => {
         const by = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : undefined;
         if (by === undefined) return;

@@ -16,7 +16,7 @@ export interface Side {
   readonly against: readonly string[];
 }
 
-export interface BesideRow {
+export interface CompareRow {
   readonly name: string;
   readonly one: string;
   readonly other: string;
@@ -24,8 +24,8 @@ export interface BesideRow {
 }
 
 /** What two plans come to, line by line, in the farm's own words. */
-export function besideRows(one: Side, other: Side, show: Show): BesideRow[] {
-  const row = (name: string, words: (side: Side) => string): BesideRow => {
+export function compareRows(one: Side, other: Side, show: Show): CompareRow[] {
+  const row = (name: string, words: (side: Side) => string): CompareRow => {
     const [first, second] = [words(one), words(other)];
     return { name, one: first, other: second, differs: first !== second };
   };
@@ -35,7 +35,7 @@ export function besideRows(one: Side, other: Side, show: Show): BesideRow[] {
     row("Crew", ({ planned }) => planned.plan.line.setup.day.people.map(({ name }) => name).join(", ")),
     row("Conflicts", ({ against }) => (against.length === 0 ? "none known" : against.join("; "))),
     row("First bird", ({ planned }) => show.time(planned.choices.startAt)),
-    row("Last bird in the chill tank", ({ planned }) => show.time(planned.plan.line.evenChanceAt.value)),
+    row("Last bird in the chill tank", ({ planned }) => show.time(planned.plan.line.likelyAt.value)),
     row("9 in 10 by", ({ planned }) => show.time(planned.plan.line.nineInTenAt.value)),
     row("Cleaned up by", ({ planned }) => show.time(planned.plan.line.cleanAt.value)),
     row("Limits the line", ({ bottleneck }) => (bottleneck ? STATION_WORDS[bottleneck] : "none")),
@@ -58,7 +58,7 @@ export function besideRows(one: Side, other: Side, show: Show): BesideRow[] {
     ),
     row("To buy", ({ toBuyCents }) => show.money(toBuyCents)),
     row("Temperature at the last bird", ({ weather }) =>
-      weather ? show.air(weather.atEvenChance) : "unknown",
+      weather ? show.air(weather.atLikelyEnd) : "unknown",
     ),
     row("Daylight left after a slow cleanup", ({ weather }) =>
       weather?.lightLeftMinutes === undefined

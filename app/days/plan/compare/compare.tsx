@@ -1,9 +1,9 @@
 import { Form } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { isSent } from "#app/days/plan/choices/day-form.ts";
-import { besideRows } from "#app/days/plan/compare/compare-rows.ts";
+import { compareRows } from "#app/days/plan/compare/compare-rows.ts";
 import { sideOf } from "#app/days/plan/compare/compare-side.server.ts";
-import { readBeside } from "#app/days/plan/compare/read-compare.server.ts";
+import { readAlternative } from "#app/days/plan/compare/read-compare.server.ts";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { planBasis, requireDay } from "#app/server/day-reading.server.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
@@ -22,16 +22,16 @@ export function loader({ params, request }: Route.LoaderArgs) {
     freeCount: farmFile().freeForDay(batch.id, day.id),
   };
   const basis = planBasis(farm, batch, day.id);
-  const beside = readBeside(day, new URL(request.url).searchParams, setting, basis.helpers);
-  const standing = sideOf(farm, basis, day.id, day);
-  const other = beside.choices ? sideOf(farm, basis, day.id, beside.choices) : standing;
+  const beside = readAlternative(day, new URL(request.url).searchParams, setting, basis.helpers);
+  const current = sideOf(farm, basis, day.id, day);
+  const other = beside.choices ? sideOf(farm, basis, day.id, beside.choices) : current;
   return {
     day,
     line: `${plural(day.birdCount, "bird")} of ${batch.name}`,
     beside: { fields: beside.fields, who: beside.who, helpers: beside.helpers, faults: beside.faults },
     isRead: beside.choices !== undefined,
     people: basis.helpers.map(({ id, name }) => ({ id, name })),
-    rows: besideRows(standing, other, showFor(farm)),
+    rows: compareRows(current, other, showFor(farm)),
     entryId: newEntryId(),
   };
 }

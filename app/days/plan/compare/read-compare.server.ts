@@ -27,7 +27,7 @@ export interface BesidePlan {
 }
 
 /** Reads the plan that is held beside a day: the day's own, with what the address changes about it. */
-export function readBeside(
+export function readAlternative(
   day: ProcessingDay,
   asked: URLSearchParams,
   setting: DayFormSetting,
@@ -37,9 +37,9 @@ export function readBeside(
   const year = Number(day.processedOn.slice(0, 4));
   const named = day.crew.map((seat) => ({ ...seat, personId: seat.personId ?? undefined }));
   const seats = crewOf(named, day.peopleCount, { helpers, year });
-  const standingWho = seats.flatMap(({ personId }) => personId ?? []);
-  const who = isAsked ? asked.getAll("who").map(Number) : standingWho;
-  const nameless = String(Math.max(0, day.peopleCount - standingWho.length));
+  const currentNames = seats.flatMap(({ personId }) => personId ?? []);
+  const who = isAsked ? asked.getAll("who").map(Number) : currentNames;
+  const nameless = String(Math.max(0, day.peopleCount - currentNames.length));
   const typed = isAsked ? (asked.get("helpers") ?? "0").trim() || "0" : nameless;
   const isCount = /^\d{1,2}$/.test(typed) && Number(typed) <= MOST_PEOPLE;
   const unnamed = Number(isCount ? typed : nameless);
@@ -71,16 +71,16 @@ export function readBeside(
 const shifted = (day: string, by: string | null): string =>
   isLocalDay(day) && (by === "-1" || by === "1") ? addDays(day, Number(by)) : day;
 
-/** Those who stay keep their stations; whoever comes new goes where nobody stands, or where people usually go. */
+/** Those who stay keep their stations; whoever comes new goes where no one stands, or where people usually go. */
 function crewWith(
-  standing: readonly CrewSeat[],
+  current: readonly CrewSeat[],
   who: readonly number[],
   unnamed: number,
   helpers: readonly Helper[],
   year: number,
 ): CrewSeat[] {
-  const nameless = standing.filter(({ personId }) => personId === undefined).slice(0, unnamed);
-  const staying = standing.filter(({ personId }) => personId !== undefined && who.includes(personId));
+  const nameless = current.filter(({ personId }) => personId === undefined).slice(0, unnamed);
+  const staying = current.filter(({ personId }) => personId !== undefined && who.includes(personId));
   const coming = who.flatMap((id) => {
     const helper = helpers.find((one) => one.id === id);
     return helper && !staying.some(({ personId }) => personId === id) ? [helper] : [];

@@ -6,8 +6,8 @@ import { usualStations } from "#core/day/crew/crew.ts";
 import { lineContext } from "#core/processing-line/line-context.ts";
 import { type LineDay, lineMinutes } from "#core/processing-line/line-day.ts";
 import { anyLineDay, ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
-import { playMorning } from "#core/processing-line/line-run.ts";
-import { evenChance } from "#core/processing-line/line-whatif.ts";
+import { playReplication } from "#core/processing-line/line-run.ts";
+import { likelyMinutes } from "#core/processing-line/line-whatif.ts";
 
 /** What was answered while pins and feet were one station, minutes, 1,000 mornings of seed 1: the file, and usual crews of 1 to 6. */
 const FINISH_WITH_BOTH_IN_ONE = 302.84;
@@ -60,7 +60,7 @@ test("any day taken along as a file plays the same morning where it is read agai
   const played = (day: LineDay) => {
     const context = lineContext(day, 7);
     const happenings: string[] = [];
-    playMorning(context, 3, {
+    playReplication(context, 3, {
       passes: () => undefined,
       begins: (minute, ...what) => happenings.push(`${minute.toFixed(3)} ${what}`),
       ends: () => undefined,
@@ -122,14 +122,14 @@ test("a file of before the feet were a station of their own stays valid: its pin
   expect(people[3]!.pace.feet).toBe(people[3]!.pace.pins);
   expect(kit.places).toMatchObject({ feet: 2, pins: 2 });
   expect(kit.buffers).toMatchObject({ feet: 8, pins: 8 });
-  expect(Math.abs(evenChance(read.day, 1, 1000) / FINISH_WITH_BOTH_IN_ONE - 1)).toBeLessThan(0.02);
+  expect(Math.abs(likelyMinutes(read.day, 1, 1000) / FINISH_WITH_BOTH_IN_ONE - 1)).toBeLessThan(0.02);
   for (const [index, before] of FINISH_OF_USUAL_CREWS.entries()) {
     const crew = Array.from({ length: index + 1 }, (_, seat) => usualStations(seat, index + 1));
     const usual = {
       ...read.day,
       people: crew.map((stations, seat) => person(`Helper ${seat + 1}`, stations)),
     };
-    expect(Math.abs(evenChance(usual, 1, 1000) / before - 1)).toBeLessThan(0.02);
+    expect(Math.abs(likelyMinutes(usual, 1, 1000) / before - 1)).toBeLessThan(0.02);
   }
   // Written again it names both, and reads as the same day.
   const again = readLineFile(

@@ -3,7 +3,7 @@ import { farmFile } from "#app/server/farm-file.server.ts";
 import { minuteOfClock } from "#core/calendar/farm-time.ts";
 import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
 
-/** What a plan's file says of a day: all but the date, and the schools of feed and scald. */
+/** What a plan's file says of a day: all but the date, and the methods of feed and scald. */
 export type ChoicesOfFile = Pick<
   DayChoiceRow,
   | "birdCount"

@@ -9,7 +9,7 @@ interface BestCrewSheetProps {
   crew: readonly CrewMember[];
   search: CrewSearchState;
   /** The line as it stands, so that a crew found for another is not offered. */
-  standingKey: string;
+  currentKey: string;
   onSearch: () => void;
   onCrew: (seats: readonly CrewSeat[]) => void;
 }
@@ -17,10 +17,10 @@ interface BestCrewSheetProps {
 const inWords = (stations: readonly Station[]) =>
   stations.map((station) => STATION_WORDS[station].toLowerCase()).join(", then ");
 
-/** A better crew, looked for on the same luck and within everybody's rules; taken whole or one person at a time. */
-export function BestCrewSheet({ crew, search, standingKey, onSearch, onCrew }: BestCrewSheetProps) {
+/** A better crew, looked for on the same luck and within everyone's rules; taken whole or one person at a time. */
+export function BestCrewSheet({ crew, search, currentKey, onSearch, onCrew }: BestCrewSheetProps) {
   const show = useShow();
-  const found = search.state === "found" && search.key === standingKey ? search.proposed : undefined;
+  const found = search.state === "found" && search.key === currentKey ? search.proposed : undefined;
   const seatsWith = (people: readonly number[]): CrewSeat[] =>
     crew.map((member, seat) =>
       people.includes(seat) ? { ...member, stations: found!.crew[seat]! } : member,

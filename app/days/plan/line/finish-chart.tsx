@@ -14,24 +14,24 @@ const TOP = 46;
 const BOTTOM = 26;
 const MINUTE = 60_000;
 
-/** When the last bird is in the chill: the curve of all mornings played, with an even chance and 9 in 10 on it. */
+/** When the last bird is in the chill: the curve of all replications played, with an likely finish and 9 in 10 on it. */
 export function FinishChart({ line, startAt }: { line: LinePlan; startAt: number }) {
   const show = useShow();
-  const { evenChanceAt, nineInTenAt, oneInTenAt, answer } = line;
+  const { likelyAt, nineInTenAt, oneInTenAt, answer } = line;
   const curve = finishCurve(answer.lastChills);
   const hours = (nineInTenAt.value - oneInTenAt.value) / 3_600_000;
   return (
     <Sheet heading="Finish time" beside={`from ${show.count(answer.replications)} simulated days`}>
       <p className="text-sm">
-        Last bird in the chill tank likely by <b>{show.time(evenChanceAt.value)}</b>, 9 in 10 by{" "}
+        Last bird in the chill tank likely by <b>{show.time(likelyAt.value)}</b>, 9 in 10 by{" "}
         <b>{show.time(nineInTenAt.value)}</b>. Eight days in ten finish within {show.minutes(hours * 60)} of
         each other.
       </p>
       {curve.length > 0 && <Curve curve={curve} line={line} startAt={startAt} />}
-      {answer.stuckMornings > 0 && (
+      {answer.stuckReplications > 0 && (
         <p className="text-sm font-semibold text-barn">
-          {answer.stuckMornings} of {answer.replications} simulated days got stuck: no one was left who may do
-          the next task.
+          {answer.stuckReplications} of {answer.replications} simulated days got stuck: no one was left who
+          may do the next task.
         </p>
       )}
     </Sheet>
@@ -52,7 +52,7 @@ function Curve({ curve, line, startAt }: { curve: readonly CurvePoint[]; line: L
     ({ share }) => y(share),
   );
   const marks = [
-    { at: line.evenChanceAt.value, words: `likely ${show.time(line.evenChanceAt.value)}`, row: 0 },
+    { at: line.likelyAt.value, words: `likely ${show.time(line.likelyAt.value)}`, row: 0 },
     { at: line.nineInTenAt.value, words: `9 in 10 by ${show.time(line.nineInTenAt.value)}`, row: 1 },
   ];
   const hours = localHours(from, to, show.timeZone);

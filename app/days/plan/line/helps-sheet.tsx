@@ -4,10 +4,10 @@ import { useShow } from "#app/ui/use-show.tsx";
 import type { LeverEffect } from "#core/processing-line/what-helps.ts";
 
 interface HelpsSheetProps {
-  /** Undefined while it is being worked out. */
+  /** Undefined while it is being calculated. */
   helps: readonly LeverEffect[] | undefined;
   startAt: number;
-  /** Last bird in the chill at an even chance. */
+  /** Last bird in the chill as likely as not. */
   doneAt: number;
   sunrise: number | undefined;
   /** Birds that are cut up after the rest, and so not by the line. */

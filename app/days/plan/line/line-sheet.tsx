@@ -1,7 +1,7 @@
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { useId, useState } from "react";
 import { CrewFoot } from "#app/days/plan/choices/crew-foot.tsx";
-import type { Grip } from "#app/days/plan/choices/grip.ts";
+import type { Selection } from "#app/days/plan/choices/grip.ts";
 import { BusyLegend, percent, StationColumn } from "#app/days/plan/choices/station-column.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -38,14 +38,14 @@ const NO_BREAK = "\u00a0";
 export function LineSheet(props: LineSheetProps) {
   const { line, crew, choices, means, holding, onCrew, dipSeconds } = props;
   const show = useShow();
-  const [grip, setGrip] = useState<Grip>();
+  const [selected, setSelected] = useState<Selection>();
   const [said, setSaid] = useState("");
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 8 } }));
   const contextId = useId();
   const { day } = line.setup;
   const stations = neededStations(day);
 
-  const move = (from: Grip, to: Station) => {
+  const move = (from: Selection, to: Station) => {
     const member = crew[from.seat];
     if (!member || from.station === to) return;
     const broken = ruleAgainst(member.rules, to);
@@ -54,11 +54,11 @@ export function LineSheet(props: LineSheetProps) {
       return;
     }
     onCrew(moveSeat(crew, from.seat, from.station, to));
-    setGrip({ seat: from.seat, station: to });
+    setSelected({ seat: from.seat, station: to });
     setSaid(`${member.name} is at ${STATION_WORDS[to].toLowerCase()} now.`);
   };
-  /** The nearest station to either side at which a rule keeps nobody from it. */
-  const step = (from: Grip, by: 1 | -1) => {
+  /** The nearest station to either side at which a rule keeps no one from it. */
+  const step = (from: Selection, by: 1 | -1) => {
     const member = crew[from.seat]!;
     const onThatSide =
       by === 1
@@ -68,7 +68,7 @@ export function LineSheet(props: LineSheetProps) {
     if (next) move(from, next);
   };
   const onDragEnd = ({ active, over }: DragEndEvent) => {
-    if (over) move(active.data.current as Grip, over.id as Station);
+    if (over) move(active.data.current as Selection, over.id as Station);
   };
   const kit: Partial<Record<Station, string>> = {
     cones: plural(choices.cones, "cone"),
@@ -91,8 +91,8 @@ export function LineSheet(props: LineSheetProps) {
       crew={crew}
       share={line.answer.stations[station]}
       holds={station === holding?.station}
-      grip={grip}
-      onGrip={setGrip}
+      selected={selected}
+      onSelect={setSelected}
       onMove={move}
       onStep={step}
     />
@@ -129,7 +129,7 @@ export function LineSheet(props: LineSheetProps) {
         </p>
         <BusyLegend />
       </div>
-      <CrewFoot {...props} grip={grip} onGrip={setGrip} stations={stations} />
+      <CrewFoot {...props} selected={selected} onSelect={setSelected} stations={stations} />
     </Sheet>
   );
 }

@@ -74,7 +74,7 @@ describe("the line as a row of stations", () => {
     const { plan, words } = sheet();
     const share = Math.round(100 * plan.line.answer.people[0]!);
     expect(words).toContain(`Share of time spent working: Tobias ${share} %`);
-    // Giblets are a knife's work: Juno, fourteen, only pins and rinses, and nobody else was told to do them.
+    // Giblets are a knife's work: Juno, fourteen, only pins and rinses, and no one else was told to do them.
     expect(words).toMatch(/Giblets 1 place nobody/);
     expect(words).toMatch(/Pin feathers 2 places Juno/);
   });
@@ -166,12 +166,12 @@ describe("the best crew", () => {
       bottleneck: "pins" as const,
     },
   });
-  const sheet = (search: Parameters<typeof BestCrewSheet>[0]["search"], standingKey = "now") =>
+  const sheet = (search: Parameters<typeof BestCrewSheet>[0]["search"], currentKey = "now") =>
     said(
       <BestCrewSheet
         crew={crew}
         search={search}
-        standingKey={standingKey}
+        currentKey={currentKey}
         onSearch={() => undefined}
         onCrew={() => undefined}
       />,

@@ -21,7 +21,7 @@ export function stationPages(planned: PlanForDate, show: Show): StationPage[] {
   const { line } = planned.plan;
   const { startAt, birds } = planned.choices;
   const words = stationWords(planned, show);
-  const foot = `First bird ${show.time(startAt)}, ${plural(birds, "bird")}; last bird in the chill tank likely by ${show.time(line.evenChanceAt.value)}, 9 in 10 by ${show.time(line.nineInTenAt.value)}.`;
+  const foot = `First bird ${show.time(startAt)}, ${plural(birds, "bird")}; last bird in the chill tank likely by ${show.time(line.likelyAt.value)}, 9 in 10 by ${show.time(line.nineInTenAt.value)}.`;
   return [...neededStations(line.setup.day), "chill" as const].map((key) => ({
     key,
     heading: key === "chill" ? "Chill" : STATION_WORDS[key],
@@ -36,7 +36,7 @@ export function stationPages(planned: PlanForDate, show: Show): StationPage[] {
   }));
 }
 
-/** What somebody at a station must know, with this day's numbers. */
+/** What someone at a station must know, with this day's numbers. */
 function stationWords({ plan, choices }: PlanForDate, show: Show): Record<Station | "chill", string[]> {
   const { scald, chill, line, tanks } = plan;
   const { day } = line.setup;

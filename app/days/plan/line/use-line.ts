@@ -8,7 +8,7 @@ import type { ProposedCrew, RefinedAnswer } from "#workers/line/protocol.ts";
 
 const REFINED_MORNINGS = 2000;
 const HELPS_MORNINGS = 150;
-/** Somebody who moves a name moves another soon after. */
+/** Someone who moves a name moves another soon after. */
 const QUIET_MILLISECONDS = 250;
 const CREW_MILLISECONDS = 2500;
 
@@ -47,9 +47,9 @@ export function useLine(day: LineDay) {
       if (!made) return;
       const ask = { day: asked, seed: LINE_SEED };
       try {
-        const refined = await made.run({ what: "answer", mornings: REFINED_MORNINGS, ...ask }, abort);
+        const refined = await made.run({ what: "answer", replications: REFINED_MORNINGS, ...ask }, abort);
         setLine({ key, refined });
-        const helps = await made.run({ what: "helps", mornings: HELPS_MORNINGS, ...ask }, abort);
+        const helps = await made.run({ what: "helps", replications: HELPS_MORNINGS, ...ask }, abort);
         setLine({ key, refined, helps });
       } catch {
         // Given up for a newer question: nothing to say. Otherwise the first, quick answer stands, and the page says so.

@@ -6,23 +6,23 @@ import { STATION_WORDS } from "#app/words/words.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { isBeforeChill, STATIONS } from "#core/processing-line/line-station.ts";
-import { type BirdPlace, ordinaryMorning, placeAt } from "#core/processing-line/watched-morning.ts";
+import { type BirdPlace, placeAt, typicalReplication } from "#core/processing-line/watched-replication.ts";
 
 const SPEEDS = [10, 60, 200, 600] as const;
 const STOPS = ["crate", ...STATIONS.filter(isBeforeChill), "chill"] as const;
 type Stop = (typeof STOPS)[number];
 
-/** One ordinary morning, played on the line: a dot a bird, from its crate to the chill. It stands still until somebody plays it. */
+/** One ordinary replication, played on the line: a dot a bird, from its crate to the chill. It stands still until someone plays it. */
 export function WatchSheet({ day, startAt }: { day: LineDay; startAt: number }) {
   const show = useShow();
   const sliderId = useId();
   // The answer to a move comes first; this picture follows when there is time.
   const settled = useDeferredValue(day);
-  const morning = useMemo(() => ordinaryMorning(settled, LINE_SEED), [settled]);
+  const replication = useMemo(() => typicalReplication(settled, LINE_SEED), [settled]);
   const [chosen, setChosen] = useState<number>();
   const [isPlaying, setPlaying] = useState(false);
   const [speed, setSpeed] = useState<number>(60);
-  const minute = Math.min(chosen ?? morning.worstMinute, morning.to);
+  const minute = Math.min(chosen ?? replication.worstMinute, replication.to);
 
   useEffect(() => {
     if (!isPlaying) return;
@@ -30,17 +30,17 @@ export function WatchSheet({ day, startAt }: { day: LineDay; startAt: number }) 
     let frame = requestAnimationFrame(function tick(now) {
       const passed = ((now - last) / 60_000) * speed;
       last = now;
-      setChosen((standing) => Math.min(morning.to, (standing ?? morning.from) + passed));
+      setChosen((current) => Math.min(replication.to, (current ?? replication.from) + passed));
       frame = requestAnimationFrame(tick);
     });
     return () => cancelAnimationFrame(frame);
-  }, [isPlaying, speed, morning]);
+  }, [isPlaying, speed, replication]);
   useEffect(() => {
-    if (minute >= morning.to) setPlaying(false);
-  }, [minute, morning.to]);
+    if (minute >= replication.to) setPlaying(false);
+  }, [minute, replication.to]);
 
   const clock = show.time(startAt + minute * 60_000);
-  const dots = dotsAt(morning.birds.map((steps) => placeAt(steps, minute)));
+  const dots = dotsAt(replication.birds.map((steps) => placeAt(steps, minute)));
   return (
     <Sheet heading="Simulation" beside="one typical day, one dot per bird">
       <Picture dots={dots} clock={clock} />
@@ -56,8 +56,8 @@ export function WatchSheet({ day, startAt }: { day: LineDay; startAt: number }) 
           type="button"
           kind="plain"
           onClick={() => {
-            if (!isPlaying && minute >= morning.to) setChosen(morning.from);
-            if (!isPlaying && chosen === undefined) setChosen(morning.from);
+            if (!isPlaying && minute >= replication.to) setChosen(replication.from);
+            if (!isPlaying && chosen === undefined) setChosen(replication.from);
             setPlaying(!isPlaying);
           }}
         >
@@ -69,8 +69,8 @@ export function WatchSheet({ day, startAt }: { day: LineDay; startAt: number }) 
         <input
           id={sliderId}
           type="range"
-          min={Math.floor(morning.from)}
-          max={Math.ceil(morning.to)}
+          min={Math.floor(replication.from)}
+          max={Math.ceil(replication.to)}
           value={Math.round(minute)}
           aria-valuetext={clock}
           onChange={({ target }) => setChosen(Number(target.value))}

@@ -48,7 +48,7 @@ export default function RunSheet({
       more: `Off feed ${show.value(withdrawal.firstBirdHours.value, "hours")}; aim ${least} to ${most} h`,
     },
     {
-      at: line.evenChanceAt.value,
+      at: line.likelyAt.value,
       what: "Last bird in the chill tank, likely",
       more: `9 in 10 by ${show.time(line.nineInTenAt.value)}`,
     },

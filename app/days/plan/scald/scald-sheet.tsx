@@ -5,10 +5,10 @@ import { Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { SCALD_OPTIONS } from "#app/words/words.ts";
-import type { BathOnDay, DipPoint, WayOut } from "#core/day/plan/bath-on-day.ts";
+import type { BathOnDay, DipPoint, Remedy } from "#core/day/plan/bath-on-day.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import type { Scalder } from "#core/day/plan/plan-input.ts";
-import { SCALD_SCHOOLS, SCHOOL_BATH } from "#core/scald/scald-constants.ts";
+import { METHOD_BATH, SCALD_METHODS } from "#core/scald/scald-constants.ts";
 
 /** How hot and how long, whether the bath keeps up with the line, and what it takes. */
 export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder: Scalder }) {
@@ -27,7 +27,7 @@ export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder
         {bath.recoveryMinutes === undefined
           ? "and never recovers with its lid off."
           : `and recovers in ${show.minutes(bath.recoveryMinutes)}.`}{" "}
-        In its fastest hour the line brings {show.value(bath.askedBirdsPerHour, "birds-per-hour")}; the bath
+        In its fastest hour the line brings {show.value(bath.demandBirdsPerHour, "birds-per-hour")}; the bath
         can heat {show.value(bath.heldBirdsPerHour, "birds-per-hour")}. Lowest on a typical day:{" "}
         {degrees(bath.lowestBelow)} below its setting.
       </p>
@@ -61,7 +61,7 @@ export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder
   );
 }
 
-const WAY_WORDS: Readonly<Record<WayOut["what"], string>> = {
+const WAY_WORDS: Readonly<Record<Remedy["what"], string>> = {
   "lid-between-birds": "Put the lid on between birds",
   "cooler-method": "Cooler and longer",
   "hot-top-up": "Top up with hot water instead of cold",
@@ -76,7 +76,7 @@ function CantKeepUp({ bath }: { bath: BathOnDay }) {
         <b>The bath can't keep up: from bird {bath.failsAtBird} on, the water is too cool.</b> The line has to
         wait, or birds come out with feathers left. Options, cheapest first:
         <ul className="list-disc pl-5">
-          {bath.waysOut.map((way) => (
+          {bath.remedies.map((way) => (
             <li key={way.what}>
               {WAY_WORDS[way.what]}
               {way.watts === undefined
@@ -118,24 +118,24 @@ function DipChart({ dips, planned }: { dips: readonly DipPoint[]; planned: PlanF
       <title id={id}>
         {`Seconds by temperature: at ${show.temperature(scald.bath.value)} from ${Math.round(scald.secondsRange[0])} to ${Math.round(scald.secondsRange[1])} seconds; skin tears after ${show.temperature(scald.skinCeilingCelsius)}`}
       </title>
-      {SCALD_SCHOOLS.map((school) => {
-        const [from, to] = SCHOOL_BATH[school].band;
+      {SCALD_METHODS.map((method) => {
+        const [from, to] = METHOD_BATH[method].band;
         return (
-          <g key={school}>
+          <g key={method}>
             <rect
               x={x(from)}
               width={x(to) - x(from)}
               y={6}
               height={HEIGHT - BOTTOM - 6}
-              className={school === planned.choices.scaldSchool ? "fill-wheat" : "fill-paper"}
+              className={method === planned.choices.scaldMethod ? "fill-wheat" : "fill-paper"}
             />
           </g>
         );
       })}
       <path d={good(dips) ?? ""} className="fill-mist" />
-      {SCALD_SCHOOLS.map((school) => (
-        <text key={school} x={x(SCHOOL_BATH[school].band[0]) + 3} y={20} className="fill-ink text-xs">
-          {SCALD_OPTIONS.find(({ value }) => value === school)!.label}
+      {SCALD_METHODS.map((method) => (
+        <text key={method} x={x(METHOD_BATH[method].band[0]) + 3} y={20} className="fill-ink text-xs">
+          {SCALD_OPTIONS.find(({ value }) => value === method)!.label}
         </text>
       ))}
       <path d={best(dips) ?? ""} className="fill-none stroke-pine stroke-2" />

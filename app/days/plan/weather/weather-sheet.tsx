@@ -40,7 +40,7 @@ export function WeatherSheet({ planned, processedOn, around }: WeatherSheetProps
       <dl className="grid grid-cols-2 gap-x-4 sm:grid-cols-4">
         <Pair name="At setup">{show.air(weather.atSetUp)}</Pair>
         <Pair name="First bird">{show.air(weather.atFirstBird)}</Pair>
-        <Pair name="Last bird">{show.air(weather.atEvenChance)}</Pair>
+        <Pair name="Last bird">{show.air(weather.atLikelyEnd)}</Pair>
         <Pair name="Warmest">{show.air(day.highCelsius)}</Pair>
       </dl>
       <div className="grid gap-2 py-2 empty:hidden">

@@ -8,7 +8,7 @@ import { WITHDRAWAL_OPTIONS } from "#app/words/words.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import type { FeedShare } from "#core/withdrawal/feed-share.ts";
 
-const nameOf = (school: string) => WITHDRAWAL_OPTIONS.find(({ value }) => value === school)!.label;
+const nameOf = (method: string) => WITHDRAWAL_OPTIONS.find(({ value }) => value === method)!.label;
 
 interface WithdrawalSheetProps {
   planned: PlanForDate;
@@ -17,14 +17,14 @@ interface WithdrawalSheetProps {
   centsPerKilogram: number;
 }
 
-/** Hours off feed of every bird, what each school would do to them, visits to the pens, and when to catch. */
+/** Hours off feed of every bird, what each method would do to them, visits to the pens, and when to catch. */
 export function WithdrawalSheet({ planned, startAt, centsPerKilogram }: WithdrawalSheetProps) {
   const show = useShow();
-  const { withdrawal, schools, visits, pens, catching } = planned.plan;
-  const chosen = schools.find(({ school }) => school === planned.choices.withdrawalSchool)!;
+  const { withdrawal, methods, visits, pens, catching } = planned.plan;
+  const chosen = methods.find(({ method }) => method === planned.choices.withdrawalMethod)!;
   const [least, most] = chosen.windowHours;
   return (
-    <Sheet heading="Off feed" beside={`${nameOf(chosen.school)}: ${least} to ${most} h`}>
+    <Sheet heading="Off feed" beside={`${nameOf(chosen.method)}: ${least} to ${most} h`}>
       <p className="text-sm">
         {outsideInWords(withdrawal.share, planned.choices.birds)} On a slow day (1 in 10):{" "}
         {outsideInWords(withdrawal.lateShare, planned.choices.birds).toLowerCase()}
@@ -47,24 +47,24 @@ export function WithdrawalSheet({ planned, startAt, centsPerKilogram }: Withdraw
             </tr>
           </thead>
           <tbody>
-            {schools.map((school) => (
+            {methods.map((method) => (
               <tr
-                key={school.school}
-                className={`border-b border-rule ${school === chosen ? "bg-wheat font-semibold" : ""}`}
+                key={method.method}
+                className={`border-b border-rule ${method === chosen ? "bg-wheat font-semibold" : ""}`}
               >
                 <th scope="row" className="py-1 pr-2 text-left">
-                  {nameOf(school.school)}
+                  {nameOf(method.method)}
                 </th>
-                <td className="pr-2 font-mono">{show.dayTime(school.feedOffAt)}</td>
+                <td className="pr-2 font-mono">{show.dayTime(method.feedOffAt)}</td>
                 <td className="pr-2 text-right font-mono">
-                  {show.value(school.share.shortestHours, "hours")},{" "}
-                  {show.value(school.share.longestHours, "hours")}
+                  {show.value(method.share.shortestHours, "hours")},{" "}
+                  {show.value(method.share.longestHours, "hours")}
                 </td>
-                <td className="pr-2 text-right font-mono">{school.share.tooShort}</td>
-                <td className="pr-2 text-right font-mono">{school.share.tooLong}</td>
-                <td className="pr-2 text-right font-mono">{show.value(school.shrinkKilograms, "kg")}</td>
+                <td className="pr-2 text-right font-mono">{method.share.tooShort}</td>
+                <td className="pr-2 text-right font-mono">{method.share.tooLong}</td>
+                <td className="pr-2 text-right font-mono">{show.value(method.shrinkKilograms, "kg")}</td>
                 <td className="hidden text-right font-mono sm:table-cell">
-                  {show.money(Math.round(school.tissueKilograms * centsPerKilogram))}
+                  {show.money(Math.round(method.tissueKilograms * centsPerKilogram))}
                 </td>
               </tr>
             ))}

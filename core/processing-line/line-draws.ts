@@ -6,7 +6,7 @@ import { normalQuantile } from "#core/quantity/normal.ts";
 export const TABLE_BITS = 11;
 const TABLE_SIZE = 1 << TABLE_BITS;
 
-/** Streams of luck beside the stations', whose numbers are in their table. */
+/** Streams of random draws beside the stations', whose numbers are in their table. */
 export const BLEED_STREAM = 10;
 export const PERSON_STREAM = 11;
 export const DAY_STREAM = 12;
@@ -14,7 +14,7 @@ export const DAY_STREAM = 12;
 const GOLDEN = 0x9e3779b1;
 
 /** Mixes the bits of a number so that neighbors have nothing in common (the finisher of MurmurHash3, public domain). */
-export function mixed(number: number): number {
+export function scrambled(number: number): number {
   let bits = number ^ (number >>> 16);
   bits = Math.imul(bits, 0x85ebca6b);
   bits ^= bits >>> 13;
@@ -22,20 +22,21 @@ export function mixed(number: number): number {
   return bits ^ (bits >>> 16);
 }
 
-/** Key of one morning. */
-export const morningKey = (seed: number, replication: number): number =>
-  mixed(Math.imul(replication + 1, GOLDEN) ^ mixed(seed | 0));
+/** Key of one replication. */
+export const replicationKey = (seed: number, replication: number): number =>
+  scrambled(Math.imul(replication + 1, GOLDEN) ^ scrambled(seed | 0));
 
 /**
- * Place in a table of quantiles for one thing of one morning: always the same for the same numbers, whatever else
- * happened. That is what lets two plans meet the same luck.
+ * Place in a table of quantiles for one thing of one replication: always the same for the same numbers, whatever else
+ * happened. That is what lets two plans meet the same random draws.
  *
  * @param stream station, or one of the streams above
  * @param index bird or person
  */
-export function luckPlace(morning: number, stream: number, index: number): number {
+export function drawIndex(replication: number, stream: number, index: number): number {
   return (
-    mixed(morning + Math.imul(stream + 1, 0x2545f491) + Math.imul(index + 1, GOLDEN)) >>> (32 - TABLE_BITS)
+    scrambled(replication + Math.imul(stream + 1, 0x2545f491) + Math.imul(index + 1, GOLDEN)) >>>
+    (32 - TABLE_BITS)
   );
 }
 
@@ -43,10 +44,10 @@ export function luckPlace(morning: number, stream: number, index: number): numbe
  * Lognormal quantiles about a median of 1, one table after the other in the order of the streams.
  * See docs/sources.md#line.
  */
-export function luckTables(daySdLn = DAY_SD_LN): Float64Array {
+export function drawTables(daySdLn = DAY_SD_LN): Float64Array {
   if (keptTables?.daySdLn === daySdLn) return keptTables.tables;
   const spreads = new Map<number, number>([
-    ...STATIONS.map(stationRow).map(({ luckStream, spread }) => [luckStream, sdOfCv(spread)] as const),
+    ...STATIONS.map(stationRow).map(({ drawStream, spread }) => [drawStream, sdOfCv(spread)] as const),
     [BLEED_STREAM, sdOfCv(BLEED_SPREAD)],
     [PERSON_STREAM, PERSON_SD_LN],
     [DAY_STREAM, daySdLn],
@@ -60,7 +61,7 @@ export function luckTables(daySdLn = DAY_SD_LN): Float64Array {
   return tables;
 }
 
-/** The last tables made: thousands of crews are tried with the same ones, and nobody writes to them. */
+/** The last tables made: thousands of crews are tried with the same ones, and no one writes to them. */
 let keptTables: { readonly daySdLn: number; readonly tables: Float64Array } | undefined;
 
 const sdOfCv = (cv: number) => Math.sqrt(Math.log1p(cv * cv));

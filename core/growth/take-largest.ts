@@ -26,7 +26,7 @@ const STEPS = 600;
  * @param spread weights of single birds; males first
  * @throws {RangeError} if the birds to take are not a whole number from 0 to those there are
  */
-export function takeBiggest(spread: BirdSpread, birds: number, taking: number): DividedFlock {
+export function takeLargest(spread: BirdSpread, birds: number, taking: number): DividedFlock {
   if (!Number.isInteger(taking) || taking < 0 || taking > birds)
     throw new RangeError(`birds to take must be 0 to ${birds}, got ${taking}`);
   const [low, high] = limitsOf(spread);

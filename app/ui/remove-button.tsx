@@ -4,12 +4,12 @@ interface TakeBackProps {
   entryId: string;
   /** Where to go on afterwards: a path of this application. */
   back: string;
-  /** What is taken back, for those who hear the button and don't see its row. */
+  /** What is removed, for those who hear the button and don't see its row. */
   what: string;
 }
 
 /** Takes one written-down thing back: it stays in the file and leaves every sum. */
-export function TakeBack({ entryId, back, what }: TakeBackProps) {
+export function RemoveButton({ entryId, back, what }: TakeBackProps) {
   return (
     <Form method="post" action="/take-back">
       <input type="hidden" name="entryId" value={entryId} />

@@ -1,13 +1,17 @@
 import { expect, test } from "vitest";
 import { ORDINARY_DAY } from "#core/processing-line/line-days-of-tests.ts";
-import { readableMorning } from "#core/processing-line/readable-line.ts";
-import { ordinaryMorning, placeAt, watchedMorning } from "#core/processing-line/watched-morning.ts";
+import { readableReplication } from "#core/processing-line/readable-line.ts";
+import {
+  placeAt,
+  typicalReplication,
+  watchedReplication,
+} from "#core/processing-line/watched-replication.ts";
 
 const day = { ...ORDINARY_DAY, birds: 15, kit: { ...ORDINARY_DAY.kit, scaldAtOnce: 2 } };
 
 test("every bird goes from its crate through each station once and into the chill, as the readable line has it", () => {
-  const { birds } = watchedMorning(day, 3, 5);
-  const { happenings, chilled } = readableMorning(day, 3, 5);
+  const { birds } = watchedReplication(day, 3, 5);
+  const { happenings, chilled } = readableReplication(day, 3, 5);
   for (const [bird, steps] of birds.entries()) {
     expect(placeAt(steps, -1)).toEqual({ at: "crate" });
     const stations = steps.flatMap(({ place }) => (place.at === "station" ? [place.station] : []));
@@ -24,11 +28,11 @@ test("every bird goes from its crate through each station once and into the chil
 });
 
 test("an ordinary morning is one that ends near the middle, and its worst minute lies within it", () => {
-  const morning = ordinaryMorning(day, 3);
-  expect(morning.worstMinute).toBeGreaterThan(morning.from);
-  expect(morning.worstMinute).toBeLessThan(morning.to);
+  const replication = typicalReplication(day, 3);
+  expect(replication.worstMinute).toBeGreaterThan(replication.from);
+  expect(replication.worstMinute).toBeLessThan(replication.to);
   const waiting = (minute: number) =>
-    morning.birds.filter((steps) => placeAt(steps, minute).at === "before").length;
+    replication.birds.filter((steps) => placeAt(steps, minute).at === "before").length;
   for (const share of [0.1, 0.3, 0.5, 0.7, 0.9])
-    expect(waiting(morning.worstMinute)).toBeGreaterThanOrEqual(waiting(morning.to * share));
+    expect(waiting(replication.worstMinute)).toBeGreaterThanOrEqual(waiting(replication.to * share));
 });

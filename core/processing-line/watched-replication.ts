@@ -1,8 +1,8 @@
 import { IN_PLUCKER, IN_SCALD, LAST_WORK, lineContext } from "#core/processing-line/line-context.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
-import { playMorning } from "#core/processing-line/line-run.ts";
+import { playReplication } from "#core/processing-line/line-run.ts";
 import { CONES, PLUCK, RINSE, SCALD, STATIONS, type Station } from "#core/processing-line/line-station.ts";
-import { Mornings } from "#core/processing-line/line-whatif.ts";
+import { Replications } from "#core/processing-line/line-whatif.ts";
 
 /** Where a bird is: in its crate, at a station, waiting for one, or in the chill. A bird in a cone waits there for the scald. */
 export type BirdPlace =
@@ -14,7 +14,7 @@ export interface BirdStep {
   readonly place: BirdPlace;
 }
 
-export interface WatchedMorning {
+export interface WatchedReplication {
   /** By bird in the order of the kill: where it went and when, in order; before the first it is in its crate. */
   readonly birds: readonly (readonly BirdStep[])[];
   /** First and last minute of the line, after the day's start. */
@@ -26,19 +26,19 @@ export interface WatchedMorning {
 
 const LOOKED_AT = 61;
 
-/** One ordinary morning, step by step: of some dozens the one whose end is nearest to the middle. */
-export function ordinaryMorning(day: LineDay, seed: number): WatchedMorning {
-  const mornings = new Mornings(day, seed);
-  const middle = mornings.evenChance(LOOKED_AT);
+/** One ordinary replication, step by step: of some dozens the one whose end is nearest to the middle. */
+export function typicalReplication(day: LineDay, seed: number): WatchedReplication {
+  const replications = new Replications(day, seed);
+  const middle = replications.likelyMinutes(LOOKED_AT);
   let chosen = 0;
-  for (let morning = 1; morning < LOOKED_AT; morning += 1)
-    if (Math.abs(mornings.finish(morning) - middle) < Math.abs(mornings.finish(chosen) - middle))
-      chosen = morning;
-  return watchedMorning(day, seed, chosen);
+  for (let replication = 1; replication < LOOKED_AT; replication += 1)
+    if (Math.abs(replications.finish(replication) - middle) < Math.abs(replications.finish(chosen) - middle))
+      chosen = replication;
+  return watchedReplication(day, seed, chosen);
 }
 
-/** A given morning, step by step. */
-export function watchedMorning(day: LineDay, seed: number, replication: number): WatchedMorning {
+/** A given replication, step by step. */
+export function watchedReplication(day: LineDay, seed: number, replication: number): WatchedReplication {
   const context = lineContext(day, seed);
   const { state } = context;
   const birds: BirdStep[][] = Array.from({ length: day.birds }, () => []);
@@ -51,7 +51,7 @@ export function watchedMorning(day: LineDay, seed: number, replication: number):
   const step = (load: readonly number[], minute: number, place: BirdPlace) => {
     for (const bird of load) birds[bird]!.push({ minute, place });
   };
-  playMorning(context, replication, {
+  playReplication(context, replication, {
     passes: () => undefined,
     begins: (minute, station, _person, first) => {
       if (station <= RINSE)

@@ -56,7 +56,7 @@ export const GROWTH_MODELS: Readonly<Record<string, Model>> = {
     z.object({
       ...curveFields,
       samples: z.array(
-        z.object({ age_d: number, n: number.int(), mean_kg: number, sd_kg: number.nullable() }),
+        z.object({ age_d: number, n: number.int(), mean_kg: number, sd_kg: number.nullable().optional() }),
       ),
       forecast_age_d: number,
       prior_sd_ln: number,

@@ -46,3 +46,34 @@ test("bad input is named", () => {
     /bad input: a bag must weigh more than 0 kg, got 0/,
   );
 });
+
+test("a case may leave out what its formula does not need", () => {
+  const passes = (model: string, change: (inputs: Record<string, unknown>) => Record<string, unknown>) => {
+    const found = cases.find(
+      (one) => one.model === model && (one.inputs as { fuel?: string }).fuel !== "propane",
+    )!;
+    return runCase({ ...found, inputs: change({ ...found.inputs }) }, 1).line;
+  };
+  expect(passes("bath.heatup", ({ fuel: _fuel, ...rest }) => rest)).toMatch(/^pass/);
+  // Each bird's own hour in place of evenly spaced kills.
+  for (const model of ["feed.share", "feed.optimal"])
+    expect(
+      passes(model, ({ first_kill_h, interval_min, birds, ...rest }) => ({
+        ...rest,
+        kill_times_h: Array.from(
+          { length: birds as number },
+          (_, bird) => (first_kill_h as number) + (bird * (interval_min as number)) / 60,
+        ),
+      })),
+    ).toMatch(/^pass/);
+  const update = cases.find(
+    ({ model, inputs }) =>
+      model === "growth.update" &&
+      (inputs as { samples?: { sd_kg: number | null }[] }).samples?.some(({ sd_kg }) => sd_kg === null),
+  );
+  if (update) {
+    const { samples, ...rest } = update.inputs as unknown as { samples: { sd_kg: number | null }[] };
+    const without = samples.map(({ sd_kg, ...sample }) => (sd_kg === null ? sample : { ...sample, sd_kg }));
+    expect(runCase({ ...update, inputs: { ...rest, samples: without } }, 1).line).toMatch(/^pass/);
+  }
+});

@@ -76,7 +76,8 @@ export const SCALD_MODELS: Readonly<Record<string, Model>> = {
       ambient_c: number,
       fill_c: number,
       set_c: number,
-      fuel: z.enum(["electric", "propane"]),
+      /** Only says whether the propane is asked for; the efficiency is given. */
+      fuel: z.enum(["electric", "propane"]).optional(),
     }),
     (of) => {
       const bath = {
@@ -242,7 +243,8 @@ export const SCALD_MODELS: Readonly<Record<string, Model>> = {
       live_kg: number,
       working_h: number,
       top_up: z.boolean(),
-      fuel: z.enum(["electric", "propane"]),
+      /** Only says whether the propane is asked for; the efficiency is given. */
+      fuel: z.enum(["electric", "propane"]).optional(),
       ...drawFields,
     }),
     (of) => {

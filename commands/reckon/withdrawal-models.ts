@@ -1,26 +1,40 @@
 import { z } from "zod";
 import { type Model, model, number } from "#commands/reckon/model.ts";
 import { bestFeedOff } from "#core/withdrawal/feed-off.ts";
-import { feedShare } from "#core/withdrawal/feed-share.ts";
+import { feedShare, type Kills } from "#core/withdrawal/feed-share.ts";
 import { penVisits } from "#core/withdrawal/pen-visits.ts";
 
 const withdrawalFields = {
   window_h: z.tuple([number, number]),
   shrink_pct_per_h: z.tuple([number, number]),
   shrink_break_h: number,
-  first_kill_h: number,
-  interval_min: number,
-  birds: number.int(),
+  /** Evenly spaced kills, or the hour of each. */
+  first_kill_h: number.optional(),
+  interval_min: number.optional(),
+  birds: number.int().optional(),
+  kill_times_h: z.array(number).optional(),
 };
 const ruleFrom = (of: { window_h: [number, number]; shrink_pct_per_h: [number, number] }) => ({
   windowHours: of.window_h,
   shrinkPercentPerHour: of.shrink_pct_per_h,
 });
-const killsFrom = (of: { first_kill_h: number; interval_min: number; birds: number }) => ({
-  firstKillHours: of.first_kill_h,
-  intervalHours: of.interval_min / 60,
-  birds: of.birds,
-});
+interface KillFields {
+  first_kill_h?: number | undefined;
+  interval_min?: number | undefined;
+  birds?: number | undefined;
+  kill_times_h?: number[] | undefined;
+}
+function killsFrom({
+  first_kill_h,
+  interval_min,
+  birds,
+  kill_times_h,
+}: KillFields): Kills | readonly number[] {
+  if (kill_times_h) return kill_times_h;
+  if (first_kill_h === undefined || interval_min === undefined || birds === undefined)
+    throw new RangeError("give kill_times_h, or first_kill_h, interval_min and birds");
+  return { firstKillHours: first_kill_h, intervalHours: interval_min / 60, birds };
+}
 
 export const WITHDRAWAL_MODELS: Readonly<Record<string, Model>> = {
   "feed.share": model(
@@ -47,7 +61,7 @@ export const WITHDRAWAL_MODELS: Readonly<Record<string, Model>> = {
         inside: answer.inside,
         too_short: answer.tooShort,
         too_long: answer.tooLong,
-        share_inside: answer.inside / of.birds,
+        share_inside: answer.inside / (answer.inside + answer.tooShort + answer.tooLong),
         shortest_h: answer.shortestHours,
         longest_h: answer.longestHours,
         mean_shrink_pct: answer.meanShrinkPercent,

@@ -13,7 +13,7 @@ import { type GrowthCurve, liveWeightAt } from "#core/growth/growth-curve.ts";
 import { type LearnedScale, learnedScale, type WeighIn, weightForecast } from "#core/growth/growth-update.ts";
 import { cvWithinSexFor, mixedFlock, type SexMix } from "#core/growth/sex-mix.ts";
 import { takeLargest } from "#core/growth/take-largest.ts";
-import { growthOfDay, TEMPERATURE_RULE } from "#core/growth/temperature.ts";
+import { effectiveAge, TEMPERATURE_RULE } from "#core/growth/temperature.ts";
 import { weighInSummary } from "#core/growth/weigh-more.ts";
 
 /** A flock read once, so that many of its days can be asked for. */
@@ -98,7 +98,10 @@ function effectiveAges({ kind, hatchedOn, weather }: Flock): (ageDays: number) =
   const ages = [firstAge];
   weather.celsius.forEach((celsius, index) => {
     const age = firstAge + index;
-    ages.push(ages[index]! + (age < 0 ? 1 : growthOfDay(age, celsius, rule)));
+    const before = ages[index]!;
+    ages.push(
+      age < 0 ? before + 1 : effectiveAge({ ageDays: age, effectiveAgeDays: before }, [celsius], rule),
+    );
   });
   const lastIndex = ages.length - 1;
   return (ageDays) => {

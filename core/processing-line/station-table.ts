@@ -14,7 +14,7 @@ export interface StationRow {
   readonly spread: number;
   /**
    * Stream of chance that its times are drawn from, its own and never changed: a new station takes the next free number
-   * (10 to 12 are bleeding, people and the day, see line-random draws.ts), and plans made before keep their random draws.
+   * (10 to 12 are bleeding, people and the day, see line-draws.ts), and plans made before keep their random draws.
    */
   readonly drawStream: number;
   /** How many can work side by side where the farm has not said; undefined where the equipment decides. */

@@ -1,4 +1,5 @@
-import { type Kills, requireKills } from "#core/withdrawal/feed-share.ts";
+import { mostWithin } from "#core/quantity/most-within.ts";
+import { hoursOf, type Kills } from "#core/withdrawal/feed-share.ts";
 import type { WithdrawalRule } from "#core/withdrawal/withdrawal-constants.ts";
 
 export interface FeedOff {
@@ -13,23 +14,26 @@ export interface FeedOff {
 }
 
 /**
- * The best single feed-off time for evenly spaced kills: fewest birds outside the window, then
+ * The best single feed-off time for kills, evenly spaced or each at its own hour: fewest birds outside the window, then
  * fewest too full, then least shrink. Closed form: F = K0 - a - min(buffer, max(0, slack)).
  * See docs/sources.md#withdrawal.
  *
  * @throws {RangeError} if there is no bird, or the interval is not more than 0
  */
-export function bestFeedOff(rule: WithdrawalRule, kills: Kills, bufferHours: number): FeedOff {
-  requireKills(kills);
+export function bestFeedOff(
+  rule: WithdrawalRule,
+  kills: Kills | readonly number[],
+  bufferHours: number,
+): FeedOff {
+  const killHours = hoursOf(kills);
   const [least, most] = rule.windowHours;
-  const spanHours = (kills.birds - 1) * kills.intervalHours;
+  const spanHours = killHours.at(-1)! - killHours[0]!;
   const slackHours = most - least - spanHours;
-  const inOneWindow = Math.floor((most - least) / kills.intervalHours + 1e-9) + 1;
   return {
-    feedOffHours: kills.firstKillHours - least - Math.min(bufferHours, Math.max(0, slackHours)),
+    feedOffHours: killHours[0]! - least - Math.min(bufferHours, Math.max(0, slackHours)),
     spanHours,
     slackHours,
     allFit: slackHours >= -1e-9,
-    mostBirdsInOneWindow: Math.min(kills.birds, inOneWindow),
+    mostBirdsInOneWindow: mostWithin(killHours, most - least),
   };
 }

@@ -77,7 +77,8 @@ export function feedShare({
   };
 }
 
-function hoursOf(kills: Kills | readonly number[]): readonly number[] {
+/** The hour of each kill, rising. @throws {RangeError} if there is no bird, or the interval is not more than 0 */
+export function hoursOf(kills: Kills | readonly number[]): readonly number[] {
   if (!("birds" in kills)) {
     if (kills.length === 0) throw new RangeError("there must be a bird to kill, got none");
     return kills;

@@ -59,7 +59,7 @@ export function Layout({ children }: { children: ReactNode }) {
         </a>
         <Spine
           farmName={farm?.name ?? "New farm"}
-          words={farm?.words ?? { batches: "", season: "", days: "", stores: "", books: "" }}
+          words={farm?.words ?? { batches: "", season: "", days: "", freezers: "", books: "" }}
           units={`${show.weightUnit} · ${show.temperatureUnit} · ${reading.currency}`}
         />
         <main id="main" className="min-w-0 grow pb-20 md:pb-0">

@@ -181,14 +181,14 @@ describe("after the day", () => {
   });
 
   test("a bird leaves its freezer once, and is back when that was a mistake", async () => {
-    const { carcassId } = farmFile().stores.stored()[0]!;
+    const { carcassId } = farmFile().freezers.stored()[0]!;
     const out = { carcassId: String(carcassId), how: "sold" };
     expect(await send(takeOut.action, out)).toMatchObject({ status: 303 });
     expect(open(stores)).toContain("freezer, 8 of 12 spaces filled");
     expect(open(stores)).toMatch(/White 1, bird 1, 4 lb 8 oz: sold Thu, Sep 17/);
     await send(takeOut.action, out);
-    expect(farmFile().stores.storedCount()).toBe(8);
-    const { entryId } = farmFile().stores.lately(1)[0]!;
+    expect(farmFile().freezers.storedCount()).toBe(8);
+    const { entryId } = farmFile().freezers.lately(1)[0]!;
     await send(remove.action, { entryId, back: "/freezers" });
     expect(open(stores)).toContain("freezer, 9 of 12 spaces filled");
   });

@@ -22,7 +22,7 @@ const questions: Record<string, (file: FarmFile) => unknown> = {
   "all days": (file) => file.days(),
   "one batch's story": (file) => file.story(1),
   "birds of one day": (file) => file.pack.carcasses(1),
-  "what is in store": (file) => file.stores.stored(),
+  "what is in store": (file) => file.freezers.stored(),
 };
 for (const [name, ask] of Object.entries(questions)) {
   const [first, last] = [young, old].map((file) => medianMilliseconds(() => ask(file)));

@@ -125,7 +125,7 @@ test("what stands is what was kept, less what was taken back, in whatever order 
           const { id, aliveCount, lostCount } = file.batches()[0]!;
           expect(lostCount).toBe(sum("loss"));
           expect(aliveCount).toBe(BATCH.arrivedCount - sum("loss") - birds);
-          expect(file.stores.storedCount()).toBe(birds);
+          expect(file.freezers.storedCount()).toBe(birds);
           expect(file.feedInStock().milligrams / BAG).toBe(sum("to stock") - sum("from stock"));
           expect(file.story(id).feed).toHaveLength(current.filter(({ step }) => step.what === "feed").length);
           const pens = (even: boolean) =>

@@ -28,7 +28,7 @@ export function openFarmFile(path: string) {
     marking: markQueries(database),
     tasks: taskQueries(database),
     settling: settleQueries(database),
-    stores: freezerQueries(database),
+    freezers: freezerQueries(database),
     supplying: supplyQueries(database),
     books: bookQueries(database),
     season: seasonQueries(database),

@@ -191,14 +191,14 @@ describe("the file refuses what is never true", () => {
 test("a bird leaves its store once", () => {
   const day = dayId();
   file().pack.recordCarcass(entry(), day, CARCASS);
-  const [bird] = file().stores.stored();
+  const [bird] = file().freezers.stored();
   const out = { outOn: "2026-07-01", how: "sold" } as const;
-  expect(file().stores.takeOut(entry(), bird!.carcassId, out).recorded).toBe(true);
-  expect(file().stores.takeOut(entry(), bird!.carcassId, out)).toEqual({
+  expect(file().freezers.takeOut(entry(), bird!.carcassId, out).recorded).toBe(true);
+  expect(file().freezers.takeOut(entry(), bird!.carcassId, out)).toEqual({
     recorded: false,
     reason: "not-in-store",
   });
-  expect(file().stores.stored()).toEqual([]);
+  expect(file().freezers.stored()).toEqual([]);
 });
 
 test("what is stored is what was packed, less condemned, less left, less taken back, in whatever order it happened", () => {
@@ -210,13 +210,13 @@ test("what is stored is what was packed, less condemned, less left, less taken b
   });
   const stored = () =>
     file()
-      .stores.stored()
+      .freezers.stored()
       .map(({ birdNumber }) => birdNumber);
   expect(stored()).toEqual([1, 2, 3, 4]);
-  const [first, second] = file().stores.stored();
+  const [first, second] = file().freezers.stored();
   const outs = [entry(), entry()];
-  file().stores.takeOut(outs[0]!, first!.carcassId, { outOn: "2026-07-01", how: "eaten" });
-  file().stores.takeOut(outs[1]!, second!.carcassId, { outOn: "2026-07-01", how: "sold" });
+  file().freezers.takeOut(outs[0]!, first!.carcassId, { outOn: "2026-07-01", how: "eaten" });
+  file().freezers.takeOut(outs[1]!, second!.carcassId, { outOn: "2026-07-01", how: "sold" });
   expect(stored()).toEqual([3, 4]);
   file().removeFact(outs[0]!.entryId, 5);
   expect(stored()).toEqual([1, 3, 4]);

@@ -3,7 +3,7 @@ import { milligramsFromPounds } from "#core/quantity/conversion.ts";
 import type { NewBatch } from "#db/batch/batch-queries.server.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 import { asPoundsAndOunces, type entryMaker, must } from "#demo/demo-file.ts";
-import { drawsFrom } from "#demo/luck.ts";
+import { drawsFrom } from "#demo/draws.ts";
 
 interface BatchHistory {
   /** Written down on this day; on that of the hatch if absent. */

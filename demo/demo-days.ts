@@ -12,7 +12,7 @@ import { USUAL_DAY } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 import type { Remedy } from "#db/freezer/freezer-queries.server.ts";
 import { asPoundsAndOunces, at, DEMO_ZONE, type entryMaker, must } from "#demo/demo-file.ts";
-import { drawsFrom } from "#demo/luck.ts";
+import { drawsFrom } from "#demo/draws.ts";
 
 type MakeEntry = ReturnType<typeof entryMaker>;
 
@@ -270,11 +270,11 @@ function markSome(file: FarmFile, entry: MakeEntry, dayId: number): void {
 /** Over the summer most were sold and some eaten. */
 function someLeave(file: FarmFile, entry: MakeEntry, dayId: number, startAt: number): void {
   const draws = drawsFrom(startAt);
-  for (const bird of file.stores.stored().filter((one) => one.dayId === dayId)) {
+  for (const bird of file.freezers.stored().filter((one) => one.dayId === dayId)) {
     if (draws.uniform() > 0.72) continue;
     const outOn = addDays("2026-07-04", 7 * Math.floor(draws.uniform() * 10));
     const how: Remedy = bird.purpose === "pets" ? "given" : bird.purpose === "own" ? "eaten" : "sold";
-    must(file.stores.takeOut(entry(outOn), bird.carcassId, { outOn, how }));
+    must(file.freezers.takeOut(entry(outOn), bird.carcassId, { outOn, how }));
   }
 }
 

@@ -58,7 +58,7 @@ test("the next day is planned for all of the reds, and is open", () => {
 
 test("what lies in the stores was packed and fits", () => {
   for (const place of file.places()) {
-    const lying = file.stores.stored().filter((bird) => bird.placeId === place.id);
+    const lying = file.freezers.stored().filter((bird) => bird.placeId === place.id);
     expect(lying.length).toBeLessThanOrEqual(place.capacityCount);
   }
   expect(file.books.pastBatches()).toHaveLength(2);
@@ -67,7 +67,7 @@ test("what lies in the stores was packed and fits", () => {
 test("it is the same farm every time it is made", () => {
   const again = openFarmFile(":memory:");
   makeDemoFarm(again);
-  expect(again.stores.stored()).toEqual(file.stores.stored());
+  expect(again.freezers.stored()).toEqual(file.freezers.stored());
   expect(again.pack.carcasses(1)).toEqual(file.pack.carcasses(1));
   again.close();
 });

@@ -2,7 +2,7 @@ import { addDays } from "#core/calendar/local-day.ts";
 import { USUAL_DAY } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 import { asPoundsAndOunces, at, DEMO_ZONE, entryMaker, must } from "#demo/demo-file.ts";
-import { drawsFrom } from "#demo/luck.ts";
+import { drawsFrom } from "#demo/draws.ts";
 
 const BIRDS_A_DAY = 200;
 const FIRST_DAY = "2006-05-01";
@@ -71,7 +71,7 @@ export function fillYears(file: FarmFile, years: number, birdsAYear: number): vo
     if (isLast) return;
     must(file.settling.settle(entry(day), dayId, { workMinutes: 2880, liveMeanMilligrams: null }));
     for (const { id } of file.pack.carcasses(dayId)) {
-      must(file.stores.takeOut(entry(day), id, { outOn: addDays(day, 30), how: "sold" }));
+      must(file.freezers.takeOut(entry(day), id, { outOn: addDays(day, 30), how: "sold" }));
     }
   }
 }

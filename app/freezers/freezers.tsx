@@ -17,7 +17,7 @@ const LATELY = 10;
 
 export function loader() {
   requireFarm();
-  const { stored, lately } = farmFile().stores;
+  const { stored, lately } = farmFile().freezers;
   const birds = stored();
   const places = farmFile().places();
   const known = new Set(places.map((place) => place.id));

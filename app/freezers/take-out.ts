@@ -22,7 +22,7 @@ export async function action({ request }: Route.ActionArgs) {
   const farm = requireFarm();
   const out = Out.safeParse(Object.fromEntries(await formFields(request)));
   if (!out.success) throw data("Choose a bird and how it left.", { status: 400 });
-  const outcome = farmFile().stores.takeOut({ entryId: out.data.entryId, at: now() }, out.data.carcassId, {
+  const outcome = farmFile().freezers.takeOut({ entryId: out.data.entryId, at: now() }, out.data.carcassId, {
     outOn: localDayOf(now(), farm.timeZone),
     how: out.data.how,
   });

@@ -31,7 +31,7 @@ export function aroundDay(farm: Farm, batch: Batch, processedOn: LocalDay, dayId
   const file = farmFile();
   const terms = seasonTerms(farm, file.season.setting(), localDayOf(now(), farm.timeZone));
   const restDaysOf = (of: Batch) => terms.restDays ?? REST_DAYS[of.kind];
-  const stored = file.stores.stored();
+  const stored = file.freezers.stored();
   return {
     places: file
       .places()

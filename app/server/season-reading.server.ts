@@ -62,7 +62,7 @@ export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
       fridge: capacity(({ kind, canFreeze }) => kind === "fridge" && canFreeze === 0) + unsaid("fridge"),
       freezer: capacity(({ kind }) => kind === "freezer") + unsaid("freezer"),
       either: capacity(({ canFreeze }) => canFreeze === 1),
-      frozenNow: file.stores.storedCount(),
+      frozenNow: file.freezers.storedCount(),
       restingNow: [],
     },
     dressedByYear: file.books.dressedByYear(),
@@ -126,7 +126,7 @@ export function seasonTerms(farm: Farm, setting: SeasonSetting, today: LocalDay)
     return cents === null ? { isFirm: true } : { isFirm: false, cents };
   };
   const leaving =
-    farmFile().stores.outBetween(addDays(today, -WEEKS_LOOKED_BACK * 7), today) / WEEKS_LOOKED_BACK;
+    farmFile().freezers.outBetween(addDays(today, -WEEKS_LOOKED_BACK * 7), today) / WEEKS_LOOKED_BACK;
   return {
     wholeCentsPerKilogram: settingOr(setting.wholeCentsPerKilogram, OURS.wholeCentsPerKilogram),
     cutCentsPerKilogram: settingOr(setting.cutCentsPerKilogram, OURS.cutCentsPerKilogram),

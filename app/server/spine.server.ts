@@ -10,7 +10,7 @@ export interface SpineWords {
   readonly batches: string;
   readonly season: string;
   readonly days: string;
-  readonly stores: string;
+  readonly freezers: string;
   readonly books: string;
 }
 
@@ -21,13 +21,13 @@ export function spineWords(farm: Farm): SpineWords {
   const living = file
     .batches()
     .filter((batch) => batch.aliveCount > 0 && batch.awaitedOn === null && batch.hatchedOn <= today);
-  const stored = file.stores.storedCount();
+  const stored = file.freezers.storedCount();
   const settled = file.settling.settledCount();
   return {
     batches: String(living.length || ""),
     season: open.length > 0 ? `${open.length} planned` : "",
     days: open[0] ? dayWord(today, open[0].processedOn, showFor(farm)) : "",
-    stores: stored > 0 ? `${stored} in` : "",
+    freezers: stored > 0 ? `${stored} in` : "",
     books: settled > 0 ? `${settled} settled` : "",
   };
 }

@@ -3,7 +3,7 @@ import { NavLink } from "react-router";
 export interface SpineProps {
   farmName: string;
   /** One live word a section; empty where there is nothing to say. */
-  words: { batches: string; season: string; days: string; stores: string; books: string };
+  words: { batches: string; season: string; days: string; freezers: string; books: string };
   units: string;
 }
 
@@ -13,7 +13,7 @@ export function Spine({ farmName, words, units }: SpineProps) {
     { to: "/batches", name: "Batches", word: words.batches },
     { to: "/season", name: "Season", word: words.season },
     { to: "/days", name: "Days", word: words.days },
-    { to: "/freezers", name: "Freezers", word: words.stores },
+    { to: "/freezers", name: "Freezers", word: words.freezers },
     { to: "/books", name: "Books", word: words.books },
     { to: "/farm", name: "Farm", word: "" },
   ];

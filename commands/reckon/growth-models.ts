@@ -4,7 +4,7 @@ import { birdSpread, sizeClasses, timesSpread } from "#core/growth/bird-spread.t
 import { feedEatenKilograms } from "#core/growth/feed-eaten.ts";
 import { ageForWeight, dailyGainAt, type GrowthCurve, liveWeightAt } from "#core/growth/growth-curve.ts";
 import { learnedScale, weightForecast } from "#core/growth/growth-update.ts";
-import { mixedFlock } from "#core/growth/sex-mix.ts";
+import { flockOfSexes } from "#core/growth/sex-mix.ts";
 import { effectiveAge } from "#core/growth/temperature.ts";
 import { wait } from "#core/growth/wait.ts";
 
@@ -36,7 +36,7 @@ export const GROWTH_MODELS: Readonly<Record<string, Model>> = {
       cv_within_sex: number,
     }),
     (of) => {
-      const flock = mixedFlock(liveWeightAt(of.age_d, curveFrom(of)), {
+      const flock = flockOfSexes(liveWeightAt(of.age_d, curveFrom(of)), {
         maleShare: of.male_share,
         maleFactor: of.male_factor,
         femaleFactor: of.female_factor,

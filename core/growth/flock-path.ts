@@ -11,7 +11,7 @@ import {
 } from "#core/growth/growth-constants.ts";
 import { type GrowthCurve, liveWeightAt } from "#core/growth/growth-curve.ts";
 import { type LearnedScale, learnedScale, type WeighIn, weightForecast } from "#core/growth/growth-update.ts";
-import { cvWithinSexFor, mixedFlock, type SexMix } from "#core/growth/sex-mix.ts";
+import { cvWithinSexFor, flockOfSexes, type SexMix } from "#core/growth/sex-mix.ts";
 import { takeLargest } from "#core/growth/take-largest.ts";
 import { effectiveAge, TEMPERATURE_RULE } from "#core/growth/temperature.ts";
 import { weighInSummary } from "#core/growth/weigh-more.ts";
@@ -42,7 +42,7 @@ export function flockPath(flock: Flock): FlockPath {
     scale: flock.maleShare * maleFactor + (1 - flock.maleShare) * femaleFactor,
   };
   const usual: SexMix = { maleShare: flock.maleShare, maleFactor, femaleFactor, cvWithinSex: CV_WITHIN_SEX };
-  const cvPrior = mixedFlock(1, usual).cv;
+  const cvPrior = flockOfSexes(1, usual).cv;
   const effectiveAgeDays = effectiveAges(flock);
   const curveKilograms = (ageDays: number) => liveWeightAt(effectiveAgeDays(ageDays), curve);
 
@@ -150,7 +150,7 @@ interface Parting {
 /** What each taking of the biggest has left. Birds taken as they come leave a flock like the one before. */
 function partingsOf({ hatchedOn, takings = [] }: Flock, mix: SexMix): Parting[] {
   const partings: Parting[] = [];
-  let spread = birdSpread(1 / mixedFlock(1, mix).meanKilograms, mix);
+  let spread = birdSpread(1 / flockOfSexes(1, mix).meanKilograms, mix);
   let meanRatio = 1;
   for (const taking of takings.toSorted((one, other) => (one.takenOn < other.takenOn ? -1 : 1))) {
     const take = Math.min(taking.birds, taking.ofBirds);

@@ -6,7 +6,7 @@ import { flockPath } from "#core/growth/flock-path.ts";
 import { GROWTH, GROWTH_LEARNING } from "#core/growth/growth-constants.ts";
 import { ageForWeight, dailyGainAt, liveWeightAt } from "#core/growth/growth-curve.ts";
 import { learnedScale, weightForecast } from "#core/growth/growth-update.ts";
-import { mixedFlock } from "#core/growth/sex-mix.ts";
+import { flockOfSexes } from "#core/growth/sex-mix.ts";
 import { takeLargest } from "#core/growth/take-largest.ts";
 import { birdsToWeigh, weighInSummary } from "#core/growth/weigh-more.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
@@ -72,10 +72,10 @@ test("a forecast further ahead is never surer", () => {
 });
 
 test("a flock of one sex has that sex's mean and spread", () => {
-  const males = mixedFlock(3, { maleShare: 1, maleFactor: 1.1, femaleFactor: 0.9, cvWithinSex: 0.11 });
+  const males = flockOfSexes(3, { maleShare: 1, maleFactor: 1.1, femaleFactor: 0.9, cvWithinSex: 0.11 });
   expect(males.meanKilograms).toBeCloseTo(3.3, 12);
   expect(males.cv).toBeCloseTo(0.11, 12);
-  expect(() => mixedFlock(3, { maleShare: 1.2, maleFactor: 1, femaleFactor: 1, cvWithinSex: 0.1 })).toThrow(
+  expect(() => flockOfSexes(3, { maleShare: 1.2, maleFactor: 1, femaleFactor: 1, cvWithinSex: 0.1 })).toThrow(
     "0 to 1, got 1.2",
   );
 });

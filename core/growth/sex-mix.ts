@@ -6,7 +6,7 @@ export interface SexMix {
   readonly cvWithinSex: number;
 }
 
-export interface MixedFlock {
+export interface FlockOfSexes {
   readonly maleKilograms: number;
   readonly femaleKilograms: number;
   readonly meanKilograms: number;
@@ -22,10 +22,10 @@ export interface MixedFlock {
  * @param curveKilograms weight on the as-hatched curve, kg
  * @throws {RangeError} if the share of males is not between 0 and 1
  */
-export function mixedFlock(
+export function flockOfSexes(
   curveKilograms: number,
   { maleShare, maleFactor, femaleFactor, cvWithinSex }: SexMix,
-): MixedFlock {
+): FlockOfSexes {
   if (!(maleShare >= 0 && maleShare <= 1))
     throw new RangeError(`share of males must be 0 to 1, got ${maleShare}`);
   const maleKilograms = curveKilograms * maleFactor;

@@ -35,7 +35,7 @@ export interface Happening {
   readonly bird: number;
 }
 
-export interface ReadableMorning {
+export interface ReadableReplication {
   readonly happenings: readonly Happening[];
   readonly isFinished: boolean;
   readonly killedAt: ReadonlyMap<number, number>;
@@ -71,7 +71,7 @@ interface Due {
  * The same replication as line-run.ts plays, told plainly: lists, names and functions, no thought of speed. It is there to
  * be read, and to hold the other to.
  */
-export function readableReplication(day: LineDay, seed: number, replication: number): ReadableMorning {
+export function readableReplication(day: LineDay, seed: number, replication: number): ReadableReplication {
   const key = replicationKey(seed, replication);
   const tables = drawTables(day.daySdLn);
   const draws = (stream: number, index: number) =>

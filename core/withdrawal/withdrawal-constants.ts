@@ -24,7 +24,7 @@ export const WITHDRAWAL: Readonly<Record<WithdrawalMethod, WithdrawalRule>> = {
 export const SHRINK_BREAK_HOURS = 6;
 
 /** Feed pulled at first light was never eaten from: birds need about so long to fill their crops. See docs/sources.md#withdrawal. */
-export const MORNING_FEED_HOURS = 0.5;
+export const DAWN_FEED_HOURS = 0.5;
 
 /** Kept in hand against an early start. See docs/sources.md#withdrawal. */
 export const FEED_OFF_BUFFER_HOURS = 0.5;

@@ -20,7 +20,7 @@ export const meta = () => [{ title: "Pack · Pale Morning" }];
 export function loader({ params }: Route.LoaderArgs) {
   const { farm, day, batch } = requireDay(params.dayId);
   const carcasses = farmFile().pack.carcasses(day.id);
-  const stored = farmFile().stores.stored();
+  const stored = farmFile().freezers.stored();
   const places = farmFile()
     .places()
     .map((place) => ({

@@ -178,7 +178,7 @@ describe("a plan's file", () => {
       params: {},
       context: {},
     } as never);
-    const current = "standing" in page ? page.current! : undefined;
+    const current = "current" in page ? page.current! : undefined;
     const day = farmFile().day(1)!;
     // Of the batch's fifteen birds ten stand in this day and two in the next.
     expect(current).toMatchObject({
@@ -211,7 +211,7 @@ describe("a plan's file", () => {
       params: {},
       context: {},
     } as never);
-    expect("standing" in page && page.current?.birdCount).toBe(3);
+    expect("current" in page && page.current?.birdCount).toBe(3);
   });
 });
 

@@ -96,7 +96,7 @@ function basisOf({ problem, groups }: SeasonPlan): string {
   return createHash("sha1").update(summary).digest("hex");
 }
 
-export interface StandingProposal {
+export interface CurrentProposal {
   readonly answer: SeasonAnswer;
   readonly proposal: Proposal;
   readonly madeAt: number;
@@ -107,7 +107,7 @@ export interface StandingProposal {
 }
 
 /** The last proposal as an answer to the plan of today; undefined if there is none. */
-export function currentProposal(plan: SeasonPlan): StandingProposal | undefined {
+export function currentProposal(plan: SeasonPlan): CurrentProposal | undefined {
   const current = keptProposal();
   if (!current) return undefined;
   let droppedBirds = 0;

@@ -6,8 +6,8 @@ import type { RuleName } from "#core/reckoning/reckoning-names.ts";
 import { type FeedShare, type FeedShareInput, feedShare } from "#core/withdrawal/feed-share.ts";
 import { penVisits } from "#core/withdrawal/pen-visits.ts";
 import {
+  DAWN_FEED_HOURS,
   FEED_OFF_BUFFER_HOURS,
-  MORNING_FEED_HOURS,
   SHRINK_BREAK_HOURS,
   WITHDRAWAL,
   type WithdrawalMethod,
@@ -56,7 +56,7 @@ export function darkOf({ choices, means, night }: PlanInput): Dark {
 /** A feed-off that would fall in the dark is at dusk, or after half an hour of feed at first light: whichever is better. */
 export function aroundTheDark(rule: WithdrawalRule, kills: readonly number[], best: number, dark: Dark) {
   const isInDark = dark !== undefined && best > dark.fromHours && best < dark.toHours;
-  const candidates = isInDark ? [dark.fromHours, dark.toHours + MORNING_FEED_HOURS] : [best];
+  const candidates = isInDark ? [dark.fromHours, dark.toHours + DAWN_FEED_HOURS] : [best];
   const [chosen] = candidates
     .map((feedOffHours) => ({ feedOffHours, share: feedShare({ rule, kills, feedOffHours, dark }) }))
     .toSorted((one, other) => score(one.share) - score(other.share));

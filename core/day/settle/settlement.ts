@@ -27,7 +27,7 @@ export interface SettlementInput {
 export const COST_BASES = ["cash", "with-equipment", "with-labor"] as const;
 export type CostBasis = (typeof COST_BASES)[number];
 
-export interface SchoolCost {
+export interface BasisCost {
   readonly method: CostBasis;
   readonly total: Reckoning;
   readonly perBird: Reckoning;
@@ -39,7 +39,7 @@ export interface Settlement {
   readonly dressedMean: Reckoning;
   readonly dressedYield: Reckoning;
   readonly feedPerKilogramDressed: Reckoning | undefined;
-  readonly methods: readonly SchoolCost[];
+  readonly methods: readonly BasisCost[];
 }
 
 /** What a day came to. Undefined until a dressed bird has been weighed. See docs/sources.md#cost. */

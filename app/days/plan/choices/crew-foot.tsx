@@ -1,4 +1,4 @@
-import type { Selection } from "#app/days/plan/choices/grip.ts";
+import type { Selection } from "#app/days/plan/choices/selection.ts";
 import { plural } from "#app/words/show.ts";
 import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/words/words.ts";
 import { type CrewMember, type CrewSeat, type Helper, rulesOf, stationsToJoin } from "#core/day/crew/crew.ts";

@@ -1,5 +1,5 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
-import type { Selection } from "#app/days/plan/choices/grip.ts";
+import type { Selection } from "#app/days/plan/choices/selection.ts";
 import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/words/words.ts";
 import type { CrewMember } from "#core/day/crew/crew.ts";
 import type { Station } from "#core/processing-line/line-station.ts";

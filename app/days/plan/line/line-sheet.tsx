@@ -1,7 +1,7 @@
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { useId, useState } from "react";
 import { CrewFoot } from "#app/days/plan/choices/crew-foot.tsx";
-import type { Selection } from "#app/days/plan/choices/grip.ts";
+import type { Selection } from "#app/days/plan/choices/selection.ts";
 import { BusyLegend, percent, StationColumn } from "#app/days/plan/choices/station-column.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";

@@ -31,9 +31,9 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
   await picture("plan-phone", "/days/3/plan", PHONE, untilWorkedOut);
   await picture("needs", "/days/3/needs", DESK);
   await picture("tasks-phone", "/days/3/tasks", PHONE);
-  await picture("beside", "/days/3/compare", DESK, async (page) => {
+  await picture("compare", "/days/3/compare", DESK, async (page) => {
     await page.getByRole("button", { name: "The day after" }).click();
-    await page.getByRole("cell", { name: "Sunday 20 September" }).waitFor();
+    await page.getByRole("cell", { name: "Sunday, September 20" }).waitFor();
   });
   await picture("run-sheet", "/days/3/sheet", DESK);
   await picture("settle", "/days/1/settle", DESK, async (page) => {

@@ -35,7 +35,7 @@ test("batch, day, run, weighing and settling work before JavaScript arrives", as
   await expect(page.getByRole("heading", { name: "Saturday, September 19" })).toBeVisible();
   await expect(walk.figure("Pull the feed")).toContainText("Fri 10:30 PM");
   await walk.figure("Scald").click();
-  await expect(page.getByText("Seconds needed at 60 °C", { exact: false })).toBeVisible();
+  await expect(page.getByText("Seconds needed at 60 °C (140 °F)")).toBeVisible();
 
   await walk.leaf("run");
   await walk.press("Start the day");

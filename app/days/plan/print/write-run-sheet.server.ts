@@ -82,7 +82,8 @@ const tickBox = (pdf: Pdf, x: number) =>
 function tasksPage(pdf: Pdf, { title, line, tasks }: RunSheet) {
   head(pdf, `${title}. ${line}`, "Schedule");
   const whenAt = MARGIN + BOX + GAP;
-  const whatAt = whenAt + 84;
+  pdf.font("mono").fontSize(12);
+  const whatAt = whenAt + Math.max(0, ...tasks.map(({ when }) => pdf.widthOfString(when))) + GAP;
   for (const { when, what, more } of tasks) {
     const room = { width: MARGIN + width(pdf) - whatAt };
     const height =
@@ -94,7 +95,7 @@ function tasksPage(pdf: Pdf, { title, line, tasks }: RunSheet) {
     }
     tickBox(pdf, MARGIN);
     const top = pdf.y;
-    pdf.font("mono").fontSize(13).text(when, whenAt, top, { lineBreak: false });
+    pdf.font("mono").fontSize(12).text(when, whenAt, top, { lineBreak: false });
     pdf.font("strong").fontSize(14).text(what, whatAt, top, room);
     pdf.font("text").fontSize(11).text(more, whatAt, pdf.y, room);
     rule(pdf);

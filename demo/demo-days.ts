@@ -67,7 +67,7 @@ const JUNE: readonly RunDay[] = [
     ],
     costs: [
       ["ice", 2250],
-      ["hire of the plucker", 3500],
+      ["plucker rental", 3500],
       ["shrink bags and labels", 1426],
       ["power", 310],
     ],
@@ -99,7 +99,7 @@ const JUNE: readonly RunDay[] = [
     notes: [[20, "third place at the gut table: no more queue"]],
     costs: [
       ["ice", 2700],
-      ["hire of the plucker", 3500],
+      ["plucker rental", 3500],
       ["shrink bags and labels", 1426],
       ["power", 290],
     ],

@@ -69,7 +69,7 @@ function makeKitAndPlaces(file: FarmFile, entry: ReturnType<typeof entryMaker>):
   for (const [name, priceCents, life] of kit)
     must(file.addKit(entry("2026-03-01"), { name, priceCents, ...life }));
   const places = [
-    ["Fridge, or freezer", "fridge", 30, 1],
+    ["Wash house refrigerator", "fridge", 30, 1],
     ["Barn chest", "freezer", 40, 0],
     ["House upright", "freezer", 16, 0],
   ] as const;

@@ -41,7 +41,7 @@ export function Figure({
   children,
 }: FigureProps) {
   const show = useShow();
-  const large = size === "large" ? "text-2xl" : "text-lg";
+  const large = size === "large" ? "text-2xl lg:text-xl" : "text-lg";
   return (
     <div className="figure-row">
       <details className="figure group">

@@ -162,7 +162,7 @@ function Tally({ tally, toGo, day }: Loaded) {
   const rows = [
     ["Mean", weight(tally.meanMilligrams)],
     ["Smallest", weight(tally.smallestMilligrams)],
-    ["Biggest", weight(tally.largestMilligrams)],
+    ["Largest", weight(tally.largestMilligrams)],
     ["Total", show.bulk(tally.totalMilligrams)],
     ...Object.entries(tally.countByUse)
       .filter(([, count]) => count > 0)

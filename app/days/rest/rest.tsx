@@ -113,10 +113,10 @@ export default function Rest({ loaderData: { head, resting } }: Route.ComponentP
           <SkyRibbon
             sky={resting.sky}
             marks={[
-              { at: resting.rigorAt, label: "stiffening" },
+              { at: resting.rigorAt, label: "Rigor begins" },
               { at: resting.coldAt, label: `under ${show.temperature(CHILL.targetCelsius)}` },
-              { at: resting.readyAt.value, label: "rested" },
-              { at: resting.at, label: "now", tone: "now" },
+              { at: resting.readyAt.value, label: "Rested" },
+              { at: resting.at, label: "Now", tone: "now" },
             ]}
             spans={[{ from: resting.lastBirdAt, to: resting.readyAt.value, strength: "half" }]}
             sentence={`Resting until ${show.dayTime(resting.readyAt.value)}.`}

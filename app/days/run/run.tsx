@@ -152,7 +152,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
         <SkyRibbon
           sky={sky}
           marks={[
-            { at: clock, label: "now", tone: "now" },
+            { at: clock, label: "Now", tone: "now" },
             ...(progress.doneAt ? [{ at: progress.doneAt.value, label: "likely done" }] : []),
           ]}
           spans={

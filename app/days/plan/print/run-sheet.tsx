@@ -77,7 +77,10 @@ export default function RunSheet({
         <tbody>
           {hours.map(({ at, what, more }) => (
             <tr key={what} className="border-t border-ink align-baseline">
-              <th scope="row" className="w-1/5 py-2 text-left font-mono font-semibold">
+              <th
+                scope="row"
+                className="py-2 pr-4 text-left align-baseline font-mono text-base font-semibold whitespace-nowrap"
+              >
                 {show.dateTime(at)}
               </th>
               <td className="py-2 font-semibold">{what}</td>

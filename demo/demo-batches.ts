@@ -96,7 +96,7 @@ const HISTORIES: readonly BatchHistory[] = [
     losses: [
       ["2026-06-29", 1, "chilled in the post"],
       ["2026-07-04", 1, "brooder"],
-      ["2026-08-18", 1, "run over when the pen was moved"],
+      ["2026-08-18", 1, "found dead after the heat"],
     ],
     feed: [
       ["2026-06-25", 3, 1920],
@@ -110,7 +110,7 @@ const HISTORIES: readonly BatchHistory[] = [
     ],
     notes: [
       ["2026-06-27", "vaccine", "at the hatchery, all of them"],
-      ["2026-08-30", "note", "second feeder, they spill less"],
+      ["2026-08-30", "note", "moved the waterer into the shade"],
     ],
     moves: [
       ["2026-07-24", 58, "", "east pen"],

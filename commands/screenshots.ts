@@ -68,7 +68,7 @@ async function tapSome(page: Page): Promise<void> {
   const tap = (kind: string, minute: number) =>
     page.request.post(`${BASE}/days/3/run/tap`, {
       form: {
-        entryId: `picture-${kind}-${minute}`,
+        entryId: `picture-${kind}-${Math.round(minute * 100)}`,
         kind,
         at: String(start + Math.round(minute * 60_000)),
         answer: "json",

@@ -105,7 +105,7 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
         {yearly.cap !== undefined && (
           <p className="text-sm">
             {yearly.year}: {yearly.dressed} processed, {yearly.held} scheduled, {yearly.proposed} proposed, of{" "}
-            {yearly.cap} allowed by your rule.
+            {show.count(yearly.cap)} allowed by your rule.
           </p>
         )}
       </div>

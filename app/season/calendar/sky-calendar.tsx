@@ -165,7 +165,7 @@ const initials = ({ season }: CellView) =>
   season.people
     .filter(({ canCome }) => canCome)
     .map(({ name }) => name[0])
-    .join("");
+    .join(" ");
 
 function whoCan({ season }: CellView): string {
   const names = season.people.filter(({ canCome }) => canCome).map(({ name }) => name);

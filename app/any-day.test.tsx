@@ -77,7 +77,7 @@ test("any day leaves pages that can be read, and money that adds up", async () =
           ...CHOICES,
           processedOn: "2026-09-17",
           startAt: Date.UTC(2026, 8, 17, 9),
-          cutUpCount: 2,
+          cutUp: 2,
         });
         const dayId = farmFile().dayOfEntry(set.entryId)!;
         const params = { dayId: String(dayId) };

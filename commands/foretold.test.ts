@@ -1,6 +1,5 @@
 import { expect, test } from "vitest";
 import { farmMeans, placeOf } from "#app/server/farm-means.server.ts";
-import { choicesOf } from "#app/ui/day-choices.ts";
 import { planForDate } from "#core/day/plan/plan-for-date.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
 import { openFarmFile } from "#db/farm-file.server.ts";
@@ -18,7 +17,7 @@ test.each(["2026-06-20", "2026-06-27"])(
     const batch = file.batch(day.batchId)!;
     const { line } = planForDate(
       {
-        aliveBirds: day.birdCount,
+        aliveBirds: day.birds,
         flock: { kind: batch.kind, maleShare: 0.5, hatchedOn: batch.hatchedOn, weighings: [] },
         means: farmMeans(farm),
         helpers,
@@ -28,9 +27,9 @@ test.each(["2026-06-20", "2026-06-27"])(
         timeZone: farm.timeZone,
       },
       processedOn,
-      choicesOf(day),
+      day,
     ).plan;
-    const { lastBirdAt } = runProgress(file.run.events(day.id), day.birdCount, day.startAt);
+    const { lastBirdAt } = runProgress(file.run.events(day.id), day.birds, day.startAt);
     expect(lastBirdAt).toBeGreaterThan(line.oneInTenAt.value);
     expect(lastBirdAt).toBeLessThan(line.nineInTenAt.value);
     // A range that nothing could fall outside of would be no answer: it is less than half the line's length.

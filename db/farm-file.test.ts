@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import type { DayChoiceRow, KeptPlan } from "#db/day/day-queries.server.ts";
+import type { DatedChoices, KeptPlan } from "#db/day/day-queries.server.ts";
 import { BATCH, CARCASS, CHOICES, entry, fileForEachTest } from "#db/file-of-tests.ts";
 
 const file = fileForEachTest();
@@ -19,7 +19,7 @@ function batchId(): number {
   file().addBatch(entry(), BATCH);
   return file().batches()[0]!.id;
 }
-function dayId(change: Partial<DayChoiceRow> = {}, batch = batchId()): number {
+function dayId(change: Partial<DatedChoices> = {}, batch = batchId()): number {
   const set = entry();
   file().addDay(set, batch, "America/New_York", { ...CHOICES, ...change });
   return file().dayOfEntry(set.entryId)!;
@@ -78,11 +78,11 @@ describe("birds are counted", () => {
     const first = dayId({}, batch);
     expect(file().freeForDay(batch)).toBe(12);
     expect(file().freeForDay(batch, first)).toBe(22);
-    expect(file().addDay(entry(), batch, "UTC", { ...CHOICES, birdCount: 13 })).toEqual({
+    expect(file().addDay(entry(), batch, "UTC", { ...CHOICES, birds: 13 })).toEqual({
       recorded: false,
       reason: "more-than-alive",
     });
-    dayId({ birdCount: 12 }, batch);
+    dayId({ birds: 12 }, batch);
     expect(file().freeForDay(batch)).toBe(0);
   });
 
@@ -101,10 +101,10 @@ describe("birds are counted", () => {
 describe("a day", () => {
   test("is changed only from the revision that was seen", () => {
     const day = dayId();
-    expect(file().changeDay(day, 1, "UTC", { ...CHOICES, peopleCount: 5 })).toBe("saved");
-    expect(file().changeDay(day, 1, "UTC", { ...CHOICES, peopleCount: 6 })).toBe("changed-meanwhile");
-    expect(file().day(day)?.peopleCount).toBe(5);
-    expect(file().changeDay(day, 2, "UTC", { ...CHOICES, birdCount: 23 })).toBe("more-than-alive");
+    expect(file().changeDay(day, 1, "UTC", { ...CHOICES, people: 5 })).toBe("saved");
+    expect(file().changeDay(day, 1, "UTC", { ...CHOICES, people: 6 })).toBe("changed-meanwhile");
+    expect(file().day(day)?.people).toBe(5);
+    expect(file().changeDay(day, 2, "UTC", { ...CHOICES, birds: 23 })).toBe("more-than-alive");
   });
 
   test("keeps the plan as it stood at its first start, and counts a repeated tap once", () => {
@@ -202,7 +202,7 @@ test("a bird leaves its store once", () => {
 });
 
 test("what is stored is what was packed, less condemned, less left, less taken back, in whatever order it happened", () => {
-  const day = dayId({ birdCount: 10 });
+  const day = dayId({ birds: 10 });
   const packed = Array.from({ length: 5 }, entry);
   packed.forEach((one, index) => {
     const condemned = { purpose: "condemned", reason: "sores" } as const;

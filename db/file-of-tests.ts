@@ -1,5 +1,5 @@
 import { afterEach, beforeEach } from "vitest";
-import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
+import type { DatedChoices } from "#db/day/day-queries.server.ts";
 import { USUAL_DAY } from "#db/day/usual-day.ts";
 import type { Entry } from "#db/entry.server.ts";
 import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
@@ -29,14 +29,14 @@ export const BATCH = {
   chickCostCents: 5000,
 } as const;
 
-export const CHOICES: DayChoiceRow = {
+export const CHOICES: DatedChoices = {
   processedOn: "2026-06-20",
   startAt: Date.UTC(2026, 5, 20, 11),
-  birdCount: 10,
-  cutUpCount: 2,
-  peopleCount: 3,
-  coneCount: 3,
-  tablePlaceCount: 2,
+  birds: 10,
+  cutUp: 2,
+  people: 3,
+  cones: 3,
+  tablePlaces: 2,
   breakMinutes: 30,
   scaldMethod: "middle",
   withdrawalMethod: "short",

@@ -1,13 +1,14 @@
 import { addDays } from "#core/calendar/local-day.ts";
 import { dressedWeight } from "#core/carcass-yield/expected-cuts.ts";
 import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
+import type { CrewSeat } from "#core/day/crew/crew.ts";
 import { flockOn } from "#core/growth/flock-forecast.ts";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import { kilogramsFromMilligrams, milligramsFromKilograms } from "#core/quantity/conversion.ts";
 import { liveKilograms } from "#core/quantity/quantity.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
-import type { CrewSeatRow, DayChoiceRow, KeptPlan } from "#db/day/day-queries.server.ts";
+import type { DatedChoices, KeptPlan } from "#db/day/day-queries.server.ts";
 import { USUAL_DAY } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 import type { Remedy } from "#db/freezer/freezer-queries.server.ts";
@@ -17,7 +18,7 @@ import { drawsFrom } from "#demo/draws.ts";
 type MakeEntry = ReturnType<typeof entryMaker>;
 
 const SHARED = {
-  coneCount: 4,
+  cones: 4,
   scaldMethod: "middle",
   withdrawalMethod: "short",
   whichBirds: "as-they-come",
@@ -27,7 +28,7 @@ const SHARED = {
 type NamedCrew = readonly (readonly [name: string, stations: readonly Station[]])[];
 
 interface RunDay {
-  readonly choices: Omit<DayChoiceRow, "crew">;
+  readonly choices: Omit<DatedChoices, "crew">;
   readonly crew: NamedCrew;
   /** From the first tap of the day to its last, minutes; set-up and clean-up come on top. */
   readonly lineMinutes: number;
@@ -45,10 +46,10 @@ const JUNE: readonly RunDay[] = [
       ...SHARED,
       processedOn: "2026-06-20",
       startAt: at("2026-06-20", "07:00"),
-      birdCount: 31,
-      cutUpCount: 6,
-      peopleCount: 4,
-      tablePlaceCount: 2,
+      birds: 31,
+      cutUp: 6,
+      people: 4,
+      tablePlaces: 2,
       breakMinutes: 45,
       breakAtMinute: 9 * 60,
     },
@@ -79,10 +80,10 @@ const JUNE: readonly RunDay[] = [
       ...SHARED,
       processedOn: "2026-06-27",
       startAt: at("2026-06-27", "07:00"),
-      birdCount: 31,
-      cutUpCount: 8,
-      peopleCount: 5,
-      tablePlaceCount: 3,
+      birds: 31,
+      cutUp: 8,
+      people: 5,
+      tablePlaces: 3,
       breakMinutes: 15,
       breakAtMinute: 8 * 60 + 20,
     },
@@ -118,10 +119,10 @@ export function makeDemoDays(file: FarmFile, entry: MakeEntry): void {
       ...SHARED,
       processedOn: "2026-09-19",
       startAt: at("2026-09-19", "07:00"),
-      birdCount: 58,
-      cutUpCount: 12,
-      peopleCount: 5,
-      tablePlaceCount: 3,
+      birds: 58,
+      cutUp: 12,
+      people: 5,
+      tablePlaces: 3,
       breakMinutes: 40,
       crew: crewOf(file, [
         ["Tobias", ["cones", "scald", "pluck"]],
@@ -161,7 +162,7 @@ function keptPlan(
   const live = expectedLive(file, batch, choices.processedOn);
   return {
     keptAt: choices.startAt,
-    birdCount: choices.birdCount,
+    birdCount: choices.birds,
     startAt: choices.startAt,
     likelyAt: choices.startAt + plannedLineMinutes * 60_000,
     wholeDayMinutes: plannedLineMinutes + 120,
@@ -188,7 +189,7 @@ function expectedLive(file: FarmFile, batch: Batch, day: string): number {
 }
 
 function tapTheDay(file: FarmFile, entry: MakeEntry, dayId: number, run: RunDay, plan: KeptPlan): void {
-  const { startAt, birdCount, processedOn } = run.choices;
+  const { startAt, birds: birdCount, processedOn } = run.choices;
   const moment = (minute: number) => startAt + Math.round(minute * 60_000);
   const [pauseFrom, pauseMinutes] = run.pause;
   const firstBirdMinute = 22;
@@ -224,8 +225,8 @@ function weighTheBirds(
   const mean = expectedLive(file, batch, choices.processedOn) * DRESSED_FRACTION[batch.kind];
   const places = file.places();
   const place = (name: string) => places.find((one) => one.name === name)!.id;
-  for (let bird = 1; bird <= choices.birdCount; bird += 1) {
-    const purpose = purposeOf(bird, choices.cutUpCount);
+  for (let bird = 1; bird <= choices.birds; bird += 1) {
+    const purpose = purposeOf(bird, choices.cutUp);
     const { milligrams, asTyped } = asPoundsAndOunces(mean * (1 + 0.13 * draws.normal()));
     must(
       file.pack.recordCarcass(entry(addDays(choices.processedOn, 2), "18:30"), dayId, {
@@ -279,7 +280,7 @@ function someLeave(file: FarmFile, entry: MakeEntry, dayId: number, startAt: num
 }
 
 /** People of the farm by name, and where they stand. */
-function crewOf(file: FarmFile, crew: NamedCrew): CrewSeatRow[] {
+function crewOf(file: FarmFile, crew: NamedCrew): CrewSeat[] {
   const people = file.people.people();
   return crew.map(([name, stations]) => ({
     personId: people.find((person) => person.name === name)!.id,

@@ -38,7 +38,7 @@ test.each([
   "on %s a plan of %d minutes took %d with set-up and clean-up, and every bird was weighed",
   (processedOn, planned, took) => {
     const day = dayOn(processedOn);
-    const { startedAt, finishedAt, done } = runProgress(file.run.events(day.id), day.birdCount, day.startAt);
+    const { startedAt, finishedAt, done } = runProgress(file.run.events(day.id), day.birds, day.startAt);
     expect(done).toBe(31);
     expect(file.pack.carcasses(day.id)).toHaveLength(31);
     expect(file.keptPlan(day.id)?.wholeDayMinutes).toBe(planned);
@@ -49,7 +49,7 @@ test.each([
 
 test("the next day is planned for all of the reds, and is open", () => {
   expect(dayOn("2026-09-19")).toMatchObject({
-    birdCount: 58,
+    birds: 58,
     settledEntryId: null,
     batchId: batch("Red 26-B").id,
   });

@@ -28,7 +28,7 @@ export function batchView(farm: Farm, batch: Batch, story: BatchStory, on: Local
   return {
     forecast: flockOn(on, flock, path),
     feedEach: feedEatenBy(on, flock, path),
-    days: own.map(({ id, processedOn, birdCount, settledEntryId, whichBirds }) => ({
+    days: own.map(({ id, processedOn, birds: birdCount, settledEntryId, whichBirds }) => ({
       id,
       processedOn,
       birdCount,
@@ -88,7 +88,7 @@ function growthChart(
     points,
     weighIns: weighInsOf(story, batch),
     today,
-    days: days.map(({ processedOn, birdCount }) => ({ day: processedOn, birds: birdCount })),
+    days: days.map(({ processedOn, birds: birdCount }) => ({ day: processedOn, birds: birdCount })),
     sizes: sizes.map(({ who, leastKilograms, mostKilograms, birds }) => ({
       who,
       birds,

@@ -13,7 +13,7 @@ export function loader({ params }: Route.LoaderArgs) {
   const { state, lastBirdAt, done } = progressOf(day);
   const leaf = (() => {
     if (day.settledEntryId) return "settle";
-    if (packed > 0) return packed >= Math.max(done, 1) && packed >= day.birdCount ? "settle" : "pack";
+    if (packed > 0) return packed >= Math.max(done, 1) && packed >= day.birds ? "settle" : "pack";
     if (state === "running" || state === "paused") return "run";
     if (state === "finished") {
       const hours = lastBirdAt === undefined ? 0 : (now() - lastBirdAt) / 3_600_000;

@@ -84,7 +84,7 @@ function DayTable({ heading, rows }: { heading: string; rows: readonly Row[] }) 
                 {show.longDay(row.day.processedOn)}
               </span>
               <span>
-                {plural(row.day.birdCount, "bird")} of {row.batchName}
+                {plural(row.day.birds, "bird")} of {row.batchName}
               </span>
               <span className="text-soft">{whereItStands(row, show)}</span>
             </Link>

@@ -47,7 +47,7 @@ export function aroundDay(farm: Farm, batch: Batch, processedOn: LocalDay, dayId
       .filter(({ id }) => id !== dayId)
       .map((other) => ({
         day: other.processedOn,
-        birds: other.birdCount,
+        birds: other.birds,
         restDays: restDaysOf(file.batch(other.batchId)!),
       })),
     restDays: restDaysOf(batch),

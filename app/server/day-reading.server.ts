@@ -6,7 +6,6 @@ import { flockOf } from "#app/server/flock-of.server.ts";
 import { farmPace } from "#app/server/own-pace.server.ts";
 import { playedLine } from "#app/server/played-line.server.ts";
 import { usedOn } from "#app/server/supplies.server.ts";
-import { choicesOf } from "#app/ui/day-choices.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { type CostShare, feedUsed, splitBatchCost } from "#core/cost/batch-cost.ts";
 import { workTime } from "#core/day/crew/work-time.ts";
@@ -71,7 +70,7 @@ export function planBasis(farm: Farm, batch: Batch, dayId = 0, iceBagsInStock?: 
 
 export function planOf(farm: Farm, batch: Batch, day: ProcessingDay, iceBagsInStock?: number): PlanForDate {
   const basis = planBasis(farm, batch, day.id, iceBagsInStock);
-  return planForDate(basis, day.processedOn, choicesOf(day), playedLine);
+  return planForDate(basis, day.processedOn, day, playedLine);
 }
 
 /** The same to be sent to a page, without each morning's end, which only a curve asks for. */
@@ -83,7 +82,7 @@ export function planToSend(farm: Farm, batch: Batch, day: ProcessingDay): PlanFo
 }
 
 export function progressOf(day: ProcessingDay): RunProgress {
-  return runProgress(farmFile().run.events(day.id), day.birdCount, now());
+  return runProgress(farmFile().run.events(day.id), day.birds, now());
 }
 
 export interface DaySettlement {
@@ -224,7 +223,7 @@ function minutesWorked(farm: Farm, batch: Batch, day: ProcessingDay): Reckoning 
   // Books ask this of every day there ever was: a line is played only for those that no one tapped.
   const planned = () => (planOf(farm, batch, day).plan.line.likelyAt.value - day.startAt) / 60_000;
   return workTime({
-    people: day.peopleCount,
+    people: day.people,
     time: logged ?? { plannedLineMinutes: planned() },
   });
 }

@@ -13,11 +13,11 @@ export function flockOf(farm: Farm, batch: Batch, { weighings }: Pick<BatchStory
     .map((day) => {
       const taking = {
         takenOn: day.processedOn,
-        birds: day.birdCount,
+        birds: day.birds,
         ofBirds: current,
         which: day.whichBirds,
       };
-      current -= day.birdCount;
+      current -= day.birds;
       return taking;
     });
   return {

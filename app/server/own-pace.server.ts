@@ -2,7 +2,6 @@ import { farmFile } from "#app/server/farm-file.server.ts";
 import { farmMeans, placeOf } from "#app/server/farm-means.server.ts";
 import { flockOf } from "#app/server/flock-of.server.ts";
 import { playedLine } from "#app/server/played-line.server.ts";
-import { choicesOf } from "#app/ui/day-choices.ts";
 import { type DayTaken, OUR_PACE, type OwnPace, ownPace } from "#core/day/crew/own-pace.ts";
 import { planForDate } from "#core/day/plan/plan-for-date.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
@@ -30,7 +29,7 @@ const KEPT = 60;
 /** How long a day took, and what our times would have said of it; undefined where no one tapped its birds. */
 function dayTaken(farm: Farm, day: ProcessingDay): DayTaken | undefined {
   const file = farmFile();
-  const { startedAt, lastBirdAt, done } = runProgress(file.run.events(day.id), day.birdCount, 0);
+  const { startedAt, lastBirdAt, done } = runProgress(file.run.events(day.id), day.birds, 0);
   if (startedAt === undefined || lastBirdAt === undefined || done === 0) return undefined;
   const tookMinutes = (lastBirdAt - startedAt) / 60_000;
   const helpers = file.people.people();
@@ -51,7 +50,7 @@ function dayTaken(farm: Farm, day: ProcessingDay): DayTaken | undefined {
       timeZone: day.timeZone,
     },
     day.processedOn,
-    { ...choicesOf(day), birds: done, cutUp: Math.min(done, day.cutUpCount) },
+    { ...day, birds: done, cutUp: Math.min(done, day.cutUp) },
     (asked) => playedLine(asked, REPLICATIONS),
   ).plan;
   const taken = { tookMinutes, predictedMinutes: line.lineMinutes };

@@ -56,8 +56,8 @@ export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
     sizes: wantedSizes(),
     terms,
     means: { ...farmMeans(farm), ownPace: farmPace(farm) },
-    cones: last?.coneCount ?? 3,
-    tablePlaces: last?.tablePlaceCount ?? 2,
+    cones: last?.cones ?? 3,
+    tablePlaces: last?.tablePlaces ?? 2,
     rooms: {
       fridge: capacity(({ kind, canFreeze }) => kind === "fridge" && canFreeze === 0) + unsaid("fridge"),
       freezer: capacity(({ kind }) => kind === "freezer") + unsaid("freezer"),
@@ -112,8 +112,8 @@ function heldDays(terms: SeasonTerms): HeldDay[] {
         day: day.processedOn,
         batchId: day.batchId,
         batchName: batch.name,
-        birds: day.birdCount,
-        cutUp: day.cutUpCount,
+        birds: day.birds,
+        cutUp: day.cutUp,
         restDays: terms.restDays ?? REST_DAYS[batch.kind],
       };
     });

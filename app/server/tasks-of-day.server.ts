@@ -63,7 +63,7 @@ function peopleAround(day: ProcessingDay): TaskPerson[] {
       minute < (person.toMinute ?? Number.POSITIVE_INFINITY),
   }));
   const others = day.crew
-    .filter(({ personId }) => personId === null)
+    .filter(({ personId }) => personId === undefined)
     .map(({ name, stations }) => ({
       name,
       rules: NO_RULES,

@@ -1,44 +1,33 @@
 import type { Database } from "better-sqlite3";
-import type { WhichBirds } from "#core/growth/flock.ts";
+import type { CrewSeat } from "#core/day/crew/crew.ts";
+import type { DayChoices } from "#core/day/plan/plan-input.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
-import type { ScaldMethod } from "#core/scald/scald-constants.ts";
-import type { WithdrawalMethod } from "#core/withdrawal/withdrawal-constants.ts";
 import { batchQueries } from "#db/batch/batch-queries.server.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
-export interface DayChoiceRow {
+/** A day's choices, in core's shape, and its date. */
+export interface DatedChoices extends DayChoices {
   readonly processedOn: string;
-  readonly startAt: number;
-  readonly birdCount: number;
-  readonly cutUpCount: number;
-  readonly peopleCount: number;
-  readonly coneCount: number;
-  readonly tablePlaceCount: number;
-  readonly breakMinutes: number;
-  readonly scaldMethod: ScaldMethod;
-  readonly withdrawalMethod: WithdrawalMethod;
-  readonly whichBirds: WhichBirds;
-  /** Minutes from midnight by the farm's clock. */
-  readonly breakAtMinute: number;
-  readonly pinPlaceCount: number;
+}
+
+/** The columns of a day's choices; `choicesOfRow` and `rowOfChoices` are the only bridge. */
+interface ChoiceColumns
+  extends Omit<
+    DatedChoices,
+    | "crew"
+    | "keepsGiblets"
+    | "keepsFeet"
+    | "packsSameDay"
+    | "isRainExpected"
+    | "changeWaterBirds"
+    | "brineFraction"
+  > {
   readonly keepsGiblets: 0 | 1;
   readonly keepsFeet: 0 | 1;
   readonly packsSameDay: 0 | 1;
   readonly isRainExpected: 0 | 1;
-  readonly pluckBy: "drum" | "hand";
-  /** Null where the water is kept all day. */
   readonly changeWaterBirds: number | null;
-  /** Salt that the meat is to end up with; null where the birds are not brined. */
   readonly brinePermille: number | null;
-  readonly crew: readonly CrewSeatRow[];
-}
-
-/** Who stands where on a day, in the order of their seats. */
-export interface CrewSeatRow {
-  readonly personId: number | null;
-  readonly name: string;
-  /** In order of preference. */
-  readonly stations: readonly Station[];
 }
 
 interface CrewRow {
@@ -50,7 +39,7 @@ interface CrewRow {
   readonly stations: string;
 }
 
-export interface ProcessingDay extends DayChoiceRow {
+export interface ProcessingDay extends DatedChoices {
   readonly id: number;
   /** Made where the day was set, and never changed: what other calendars know it by. */
   readonly entryId: string;
@@ -61,7 +50,31 @@ export interface ProcessingDay extends DayChoiceRow {
   readonly settledEntryId: string | null;
 }
 
-type DayRow = Omit<ProcessingDay, "crew">;
+type DayRow = ChoiceColumns & Omit<ProcessingDay, keyof DayChoices>;
+
+function choicesOfRow({ brinePermille, ...row }: DayRow): Omit<ProcessingDay, "crew"> {
+  return {
+    ...row,
+    keepsGiblets: row.keepsGiblets === 1,
+    keepsFeet: row.keepsFeet === 1,
+    packsSameDay: row.packsSameDay === 1,
+    isRainExpected: row.isRainExpected === 1,
+    changeWaterBirds: row.changeWaterBirds ?? undefined,
+    brineFraction: brinePermille === null ? undefined : brinePermille / 1000,
+  };
+}
+
+function rowOfChoices({ crew: _crew, brineFraction, ...choices }: DatedChoices): ChoiceColumns {
+  return {
+    ...choices,
+    keepsGiblets: choices.keepsGiblets ? 1 : 0,
+    keepsFeet: choices.keepsFeet ? 1 : 0,
+    packsSameDay: choices.packsSameDay ? 1 : 0,
+    isRainExpected: choices.isRainExpected ? 1 : 0,
+    changeWaterBirds: choices.changeWaterBirds ?? null,
+    brinePermille: brineFraction === undefined ? null : Math.round(brineFraction * 1000),
+  };
+}
 
 /** The plan as it stood when the day was started. */
 export interface KeptPlan {
@@ -84,10 +97,10 @@ export function dayQueries(database: Database) {
   const batches = batchQueries(database);
   const daySql = (where: string) => `
     SELECT day.id, day.entry_id AS entryId, day.revision, day.batch_id AS batchId, processed_on AS processedOn, time_zone AS timeZone,
-           start_at AS startAt, bird_count AS birdCount, cut_up_count AS cutUpCount, people_count AS peopleCount,
-           cone_count AS coneCount, table_place_count AS tablePlaceCount, break_minutes AS breakMinutes,
+           start_at AS startAt, bird_count AS birds, cut_up_count AS cutUp, people_count AS people,
+           cone_count AS cones, table_place_count AS tablePlaces, break_minutes AS breakMinutes,
            scald_school AS scaldMethod, withdrawal_school AS withdrawalMethod,
-           which_birds AS whichBirds, break_at_minute AS breakAtMinute, pin_place_count AS pinPlaceCount,
+           which_birds AS whichBirds, break_at_minute AS breakAtMinute, pin_place_count AS pinPlaces,
            keeps_giblets AS keepsGiblets, pluck_by AS pluckBy, change_water_birds AS changeWaterBirds, brine_permille AS brinePermille,
            keeps_feet AS keepsFeet, packs_same_day AS packsSameDay, is_rain_expected AS isRainExpected,
            (SELECT settlement.entry_id FROM day_settlement AS settlement
@@ -105,24 +118,22 @@ export function dayQueries(database: Database) {
     "SELECT id FROM processing_day WHERE entry_id NOT IN (SELECT entry_id FROM entry_taken_back) ORDER BY start_at DESC LIMIT ?",
   );
   const selectDay = database.prepare<[number], DayRow>(daySql("day.id = ?"));
-  const insertDay = database.prepare<
-    Omit<DayChoiceRow, "crew"> & { entryId: string; batchId: number; timeZone: string }
-  >(`
+  const insertDay = database.prepare<ChoiceColumns & { entryId: string; batchId: number; timeZone: string }>(`
     INSERT INTO processing_day (entry_id, revision, batch_id, processed_on, time_zone, start_at, bird_count, cut_up_count,
                                 people_count, cone_count, table_place_count, break_minutes, scald_school, withdrawal_school,
                                 which_birds, break_at_minute, pin_place_count, keeps_giblets, pluck_by, change_water_birds,
                                 brine_permille, keeps_feet, packs_same_day, is_rain_expected)
-    VALUES (@entryId, 1, @batchId, @processedOn, @timeZone, @startAt, @birdCount, @cutUpCount,
-            @peopleCount, @coneCount, @tablePlaceCount, @breakMinutes, @scaldMethod, @withdrawalMethod,
-            @whichBirds, @breakAtMinute, @pinPlaceCount, @keepsGiblets, @pluckBy, @changeWaterBirds, @brinePermille,
+    VALUES (@entryId, 1, @batchId, @processedOn, @timeZone, @startAt, @birds, @cutUp,
+            @people, @cones, @tablePlaces, @breakMinutes, @scaldMethod, @withdrawalMethod,
+            @whichBirds, @breakAtMinute, @pinPlaces, @keepsGiblets, @pluckBy, @changeWaterBirds, @brinePermille,
             @keepsFeet, @packsSameDay, @isRainExpected)`);
-  const updateDay = database.prepare<Omit<DayChoiceRow, "crew"> & { id: number; timeZone: string }>(`
+  const updateDay = database.prepare<ChoiceColumns & { id: number; timeZone: string }>(`
     UPDATE processing_day
        SET revision = revision + 1, processed_on = @processedOn, time_zone = @timeZone, start_at = @startAt,
-           bird_count = @birdCount, cut_up_count = @cutUpCount, people_count = @peopleCount, cone_count = @coneCount,
-           table_place_count = @tablePlaceCount, break_minutes = @breakMinutes, scald_school = @scaldMethod,
+           bird_count = @birds, cut_up_count = @cutUp, people_count = @people, cone_count = @cones,
+           table_place_count = @tablePlaces, break_minutes = @breakMinutes, scald_school = @scaldMethod,
            withdrawal_school = @withdrawalMethod, which_birds = @whichBirds, break_at_minute = @breakAtMinute,
-           pin_place_count = @pinPlaceCount, keeps_giblets = @keepsGiblets, pluck_by = @pluckBy,
+           pin_place_count = @pinPlaces, keeps_giblets = @keepsGiblets, pluck_by = @pluckBy,
            change_water_birds = @changeWaterBirds, brine_permille = @brinePermille, keeps_feet = @keepsFeet,
            packs_same_day = @packsSameDay, is_rain_expected = @isRainExpected
      WHERE id = @id`);
@@ -144,17 +155,17 @@ export function dayQueries(database: Database) {
     VALUES (@dayId, @seat, @personId, @name, @stations)`);
 
   const crewed = (row: DayRow): ProcessingDay => ({
-    ...row,
+    ...choicesOfRow(row),
     crew: selectCrew.all(row.id).map(({ personId, name, stations }) => ({
-      personId,
+      personId: personId ?? undefined,
       name,
       stations: stations.split(" ") as Station[],
     })),
   });
-  const writeCrew = (dayId: number, crew: readonly CrewSeatRow[]): void => {
+  const writeCrew = (dayId: number, crew: readonly CrewSeat[]): void => {
     deleteCrew.run(dayId);
     for (const [seat, { personId, name, stations }] of crew.entries())
-      insertSeat.run({ dayId, seat, personId, name, stations: stations.join(" ") });
+      insertSeat.run({ dayId, seat, personId: personId ?? null, name, stations: stations.join(" ") });
   };
   const day = (id: number): ProcessingDay | undefined => {
     const row = selectDay.get(id);
@@ -177,26 +188,25 @@ export function dayQueries(database: Database) {
       entry: Entry,
       batchId: number,
       timeZone: string,
-      choices: DayChoiceRow,
+      choices: DatedChoices,
     ): Recorded<"more-than-alive"> =>
       entries.once(entry, ["day", batchId, choices], () => {
-        if (choices.birdCount > batches.freeForDay(batchId)) return "more-than-alive";
-        const { crew, ...row } = choices;
+        if (choices.birds > batches.freeForDay(batchId)) return "more-than-alive";
+        const row = rowOfChoices(choices);
         const { lastInsertRowid } = insertDay.run({ entryId: entry.entryId, batchId, timeZone, ...row });
-        writeCrew(Number(lastInsertRowid), crew);
+        writeCrew(Number(lastInsertRowid), choices.crew);
         return undefined;
       }),
 
     /** Changes a day if no one else has since the revision that the person saw. */
     changeDay: database.transaction(
-      (id: number, seenRevision: number, timeZone: string, choices: DayChoiceRow): "saved" | SaveRefusal => {
+      (id: number, seenRevision: number, timeZone: string, choices: DatedChoices): "saved" | SaveRefusal => {
         const current = day(id);
         if (!current || current.revision !== seenRevision) return "changed-meanwhile";
         if (current.settledEntryId) return "day-settled";
-        if (choices.birdCount > batches.freeForDay(current.batchId, id)) return "more-than-alive";
-        const { crew, ...row } = choices;
-        updateDay.run({ id, timeZone, ...row });
-        writeCrew(id, crew);
+        if (choices.birds > batches.freeForDay(current.batchId, id)) return "more-than-alive";
+        updateDay.run({ id, timeZone, ...rowOfChoices(choices) });
+        writeCrew(id, choices.crew);
         return "saved";
       },
     ).immediate,

@@ -37,7 +37,7 @@ export function loader({ params }: Route.LoaderArgs) {
   let next = 1;
   while (numbers.has(next)) next += 1;
   const { state, done } = progressOf(day);
-  const expected = state === "finished" ? done : Math.max(done, day.birdCount);
+  const expected = state === "finished" ? done : Math.max(done, day.birds);
   return {
     day,
     batchName: batch.name,

@@ -15,13 +15,12 @@ import { ScaldSheet } from "#app/days/plan/scald/scald-sheet.tsx";
 import { WeatherSheet } from "#app/days/plan/weather/weather-sheet.tsx";
 import { WithdrawalSheet } from "#app/days/plan/withdrawal/withdrawal-sheet.tsx";
 import type { AroundDay } from "#app/server/around-day.server.ts";
-import { choicesOf } from "#app/ui/day-choices.ts";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
 import { Button, Notice, Sheet } from "#app/ui/sheet.tsx";
 import { type CrewSeat, crewOf, mayWorkAlone } from "#core/day/crew/crew.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan/plan-for-date.ts";
 import { busiestStation } from "#core/processing-line/line-tally.ts";
-import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
+import type { DatedChoices } from "#db/day/day-queries.server.ts";
 
 interface PlanPageProps {
   head: ReactNode;
@@ -29,7 +28,7 @@ interface PlanPageProps {
   around: AroundDay;
   setting: DayFormSetting;
   /** What stands, or what we propose for a new day. */
-  current: DayChoiceRow;
+  current: DatedChoices;
   refusal: Refusal | undefined;
   entryId: string;
   /** Where the form goes, if not to its own page. */
@@ -54,16 +53,14 @@ export function PlanPage({
   beside,
   children,
 }: PlanPageProps) {
-  const [read, setRead] = useState<DayChoiceRow | undefined>(current);
+  const [read, setRead] = useState<DatedChoices | undefined>(current);
   const [lastRead, setLastRead] = useState(current);
   const shown = read ?? lastRead;
   const crewFor = (seats: readonly CrewSeat[], people: number) =>
     crewOf(seats, people, { helpers: basis.helpers, year: Number(shown.processedOn.slice(0, 4)) });
-  const [seats, setSeats] = useState<readonly CrewSeat[]>(() =>
-    crewFor(choicesOf(current).crew, current.peopleCount),
-  );
+  const [seats, setSeats] = useState<readonly CrewSeat[]>(() => crewFor(current.crew, current.people));
   const crew = crewFor(seats, seats.length);
-  const choices = useMemo(() => ({ ...choicesOf(shown), people: seats.length, crew: seats }), [shown, seats]);
+  const choices = useMemo(() => ({ ...shown, people: seats.length, crew: seats }), [shown, seats]);
   const first = useMemo(
     () => planForDate(basis, shown.processedOn, choices),
     [basis, shown.processedOn, choices],

@@ -66,7 +66,7 @@ describe("two set days", () => {
       ...choices,
       processedOn: "2026-10-03",
       startAt: Date.UTC(2026, 9, 3, 11),
-      birdCount: 2,
+      birds: 2,
     });
     const later = needs.loader({ params: { dayId: "2" }, request: at(), context: {} } as never);
     expect(later.daysBefore).toBe(1);
@@ -154,7 +154,7 @@ describe("a plan beside another", () => {
     });
     expect(await callRoute(plan.action, request, DAY)).toMatchObject({ to: "/days/1/plan?saved=2" });
     const kept = farmFile().day(1)!;
-    expect(kept).toMatchObject({ processedOn: "2026-09-20", birdCount: 10, peopleCount: 3 });
+    expect(kept).toMatchObject({ processedOn: "2026-09-20", birds: 10, people: 3 });
     expect(kept.crew.map(({ name }) => name)).toEqual(["Helper 1", "Helper 2", "Wren"]);
   });
 });
@@ -182,14 +182,14 @@ describe("a plan's file", () => {
     const day = farmFile().day(1)!;
     // Of the batch's fifteen birds ten stand in this day and two in the next.
     expect(current).toMatchObject({
-      birdCount: 3,
-      coneCount: day.coneCount,
-      tablePlaceCount: day.tablePlaceCount,
-      peopleCount: day.peopleCount,
+      birds: 3,
+      cones: day.cones,
+      tablePlaces: day.tablePlaces,
+      people: day.people,
     });
     expect(current!.crew.map(({ personId, name }) => [personId, name])).toEqual([
-      [null, "Helper 1"],
-      [null, "Helper 2"],
+      [undefined, "Helper 1"],
+      [undefined, "Helper 2"],
       [1, "Wren"],
     ]);
     expect(current!.crew[0]!.stations).toEqual(day.crew[0]!.stations);
@@ -211,7 +211,7 @@ describe("a plan's file", () => {
       params: {},
       context: {},
     } as never);
-    expect("current" in page && page.current?.birdCount).toBe(3);
+    expect("current" in page && page.current?.birds).toBe(3);
   });
 });
 

@@ -60,7 +60,7 @@ export async function action({ request, params }: Route.ActionArgs) {
 export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
   const { day, wasSaved, batchName, basis, around, setting, entryId, kept, progress } = loaderData;
   const show = useShow();
-  const isOver = setting.freeCount < day.birdCount;
+  const isOver = setting.freeCount < day.birds;
   return (
     <PlanPage
       key={day.revision}
@@ -69,7 +69,7 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
           <DayHead
             dayId={day.id}
             processedOn={day.processedOn}
-            line={`${plural(day.birdCount, "bird")} of ${batchName}`}
+            line={`${plural(day.birds, "bird")} of ${batchName}`}
           />
           <PlanNav dayId={day.id} />
         </>
@@ -86,7 +86,7 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
       {wasSaved && <p role="status">Plan saved.</p>}
       {isOver && (
         <Notice tone="stop">
-          {day.birdCount} birds are planned and only {setting.freeCount} are left. Plan fewer birds.
+          {day.birds} birds are planned and only {setting.freeCount} are left. Plan fewer birds.
         </Notice>
       )}
       {kept && (

@@ -20,7 +20,7 @@ export function loader({ params }: Route.LoaderArgs) {
   const { farm, day, batch } = requireDay(params.dayId);
   const events = farmFile().run.events(day.id);
   const at = now();
-  const { startedAt, lastBirdAt, finishedAt } = runProgress(events, day.birdCount, at);
+  const { startedAt, lastBirdAt, finishedAt } = runProgress(events, day.birds, at);
   const from = (startedAt ?? day.startAt) - HOUR;
   const until = Math.max(from + 12 * HOUR, (finishedAt ?? lastBirdAt ?? from) + 2 * HOUR);
   const place = placeOf(farm);
@@ -51,7 +51,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   const clock = useClock(loaderData.now);
   const { taps, tap, remove, refusal } = useTaps(day.id, events);
   const [light, setLight] = useState<"night" | "sun">("night");
-  const progress = runProgress(taps, day.birdCount, clock);
+  const progress = runProgress(taps, day.birds, clock);
   const { state, done, toGo } = progress;
   const lastTap = taps.at(-1);
   const onTap = isReady ? (kind: TapKind) => tap(kind, clock) : undefined;
@@ -72,10 +72,10 @@ export default function Run({ loaderData }: Route.ComponentProps) {
             : `${done} in the chill tank, ${toGo} to go`}
         </h1>
         <p className="yard-soft">
-          {plural(day.birdCount, "bird")} of {batchName}
+          {plural(day.birds, "bird")} of {batchName}
         </p>
       </header>
-      <BirdStrip done={done} planned={day.birdCount} />
+      <BirdStrip done={done} planned={day.birds} />
       {refusal && (
         <p role="alert" className="border-l-4 border-barn bg-blush px-4 py-2 text-ink">
           {refusal}
@@ -134,7 +134,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
           <DoneAbout progress={progress} plannedEndAt={plannedEndAt} />
           {toGo === 0 && (
             <p className="text-lg">
-              All {day.birdCount} are in. Keep counting if there are more, or finish the day.
+              All {day.birds} are in. Keep counting if there are more, or finish the day.
             </p>
           )}
         </>

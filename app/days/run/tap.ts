@@ -52,7 +52,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     const { plan, forecast } = planOf(farm, batch, day);
     return {
       keptAt: at,
-      birdCount: day.birdCount,
+      birdCount: day.birds,
       startAt: day.startAt,
       likelyAt: Math.round(plan.line.likelyAt.value),
       wholeDayMinutes: Math.round(plan.line.wholeDayMinutes.value),

@@ -290,7 +290,7 @@ function DayCosts({ day, costs, used }: Pick<Loaded, "day" | "costs" | "used">) 
 function Kept({ kept, settlement, loggedMinutes, day }: Loaded) {
   const show = useShow();
   if (!kept || !settlement) return null;
-  const took = loggedMinutes.value / day.peopleCount;
+  const took = loggedMinutes.value / day.people;
   return (
     <Sheet heading="Plan and actual">
       <dl>

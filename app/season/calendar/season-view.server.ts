@@ -159,8 +159,8 @@ function tooMuch(farm: Farm, facts: SeasonFacts, { dayId, day, birds, batchName 
   const { lineMinutes } = planOf(farm, farmFile().batch(set.batchId)!, set).plan.line;
   const { people, mostBirds } = seasonDay(facts, day);
   const longest = facts.terms.longestLineMinutes.value;
-  const named = set.crew.filter(({ personId }) => personId !== null).map(({ name }) => name);
-  const isNameless = named.length < set.peopleCount;
+  const named = set.crew.filter(({ personId }) => personId !== undefined).map(({ name }) => name);
+  const isNameless = named.length < set.people;
   const away = people.filter(({ name, canCome }) => !canCome && named.includes(name)).map(({ name }) => name);
   const coming = people.filter(({ canCome }) => canCome).map(({ name }) => name);
   const fewHands = facts.people.length > 0 && isNameless && birds > mostBirds;

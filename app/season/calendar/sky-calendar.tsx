@@ -90,7 +90,7 @@ function Cell({ cell, today }: { cell: CellView; today: string }) {
       </div>
       <p className="flex items-baseline justify-between gap-1 px-1 leading-tight">
         <span className={cell.day === today ? "font-semibold underline decoration-dawn decoration-2" : ""}>
-          {number === 1 || cell.day === today ? show.shortDay(cell.day).slice(4) : number}
+          {number === 1 || cell.day === today ? show.monthDay(cell.day) : number}
         </span>
         <span className="truncate text-xs text-soft">
           <span className="sr-only">{whoCan(cell)}</span>

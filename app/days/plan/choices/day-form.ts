@@ -7,7 +7,7 @@ import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
 import { SCALD_METHODS } from "#core/scald/scald-constants.ts";
 import { WITHDRAWAL_METHODS } from "#core/withdrawal/withdrawal-constants.ts";
-import type { CrewSeatRow, DayChoiceRow } from "#db/day/day-queries.server.ts";
+import type { DatedChoices } from "#db/day/day-queries.server.ts";
 
 /** Far past what a small farm dresses in a day (250), and short of what a slip of the key makes of it. */
 export const MOST_BIRDS_A_DAY = 2000;
@@ -31,9 +31,12 @@ const Crew = z.array(
 const crew = z
   .string()
   .default("[]")
-  .transform((text, context): CrewSeatRow[] => {
+  .transform((text, context): CrewSeat[] => {
     try {
-      return Crew.parse(JSON.parse(text));
+      return Crew.parse(JSON.parse(text)).map(({ personId, ...seat }) => ({
+        ...seat,
+        personId: personId ?? undefined,
+      }));
     } catch {
       context.addIssue({
         code: "custom",
@@ -83,19 +86,32 @@ export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
       brine: optional(percent({ least: 0.1, most: 5, ask: "" })),
       crew,
     })
-    .transform(({ startTime, breakAt, brine, ...rest }, context) => {
+    .transform((typed, context) => {
+      const { startTime, breakAt, brine, birdCount, cutUpCount, peopleCount, ...rest } = typed;
+      const { coneCount, tablePlaceCount, pinPlaceCount, ...same } = rest;
       const choices = {
-        ...rest,
-        brinePermille: brine,
+        ...same,
+        birds: birdCount,
+        cutUp: cutUpCount,
+        people: peopleCount,
+        cones: coneCount,
+        tablePlaces: tablePlaceCount,
+        pinPlaces: pinPlaceCount,
+        keepsGiblets: same.keepsGiblets === 1,
+        keepsFeet: same.keepsFeet === 1,
+        packsSameDay: same.packsSameDay === 1,
+        isRainExpected: same.isRainExpected === 1,
+        changeWaterBirds: same.changeWaterBirds ?? undefined,
+        brineFraction: brine === null ? undefined : brine / 1000,
         breakAtMinute: minuteOfClock(breakAt),
-        crew: rest.crew.slice(0, rest.peopleCount),
+        crew: same.crew.slice(0, peopleCount),
       };
       const fault = (field: string, message: string) =>
         context.addIssue({ code: "custom", path: [field], message });
       const start = instantOf(choices.processedOn, startTime, timeZone);
-      if (choices.birdCount > freeCount) fault("birdCount", tooManyBirds(freeCount));
-      if (choices.cutUpCount > choices.birdCount)
-        fault("cutUpCount", `There are only ${choices.birdCount} birds to cut up`);
+      if (choices.birds > freeCount) fault("birdCount", tooManyBirds(freeCount));
+      if (choices.cutUp > choices.birds)
+        fault("cutUpCount", `There are only ${choices.birds} birds to cut up`);
       if (!start.exists) {
         fault(
           "startTime",
@@ -126,24 +142,24 @@ export const isSent = ([name, value]: readonly [string, string]): boolean =>
   value !== "" || !DAY_TICKS.some((tickName) => tickName === name);
 
 /** A day's choices, as a person would type them; who stands where is left to the line's sheet. */
-export function dayFields(row: DayChoiceRow, timeZone: string): Record<string, string> {
+export function dayFields(row: DatedChoices, timeZone: string): Record<string, string> {
   return {
     processedOn: row.processedOn,
     startTime: localClock(row.startAt, timeZone),
-    birdCount: String(row.birdCount),
-    cutUpCount: String(row.cutUpCount),
-    peopleCount: String(row.peopleCount),
-    coneCount: String(row.coneCount),
-    tablePlaceCount: String(row.tablePlaceCount),
+    birdCount: String(row.birds),
+    cutUpCount: String(row.cutUp),
+    peopleCount: String(row.people),
+    coneCount: String(row.cones),
+    tablePlaceCount: String(row.tablePlaces),
     breakMinutes: String(row.breakMinutes),
     breakAt: clockOfMinute(row.breakAtMinute),
     scaldMethod: row.scaldMethod,
     withdrawalMethod: row.withdrawalMethod,
     whichBirds: row.whichBirds,
-    pinPlaceCount: String(row.pinPlaceCount),
-    ...Object.fromEntries(DAY_TICKS.map((name) => [name, row[name] === 1 ? "on" : ""])),
+    pinPlaceCount: String(row.pinPlaces),
+    ...Object.fromEntries(DAY_TICKS.map((name) => [name, row[name] ? "on" : ""])),
     pluckBy: row.pluckBy,
     changeWaterBirds: String(row.changeWaterBirds ?? ""),
-    brine: row.brinePermille === null ? "" : String(row.brinePermille / 10),
+    brine: row.brineFraction === undefined ? "" : String(Math.round(row.brineFraction * 1000) / 10),
   };
 }

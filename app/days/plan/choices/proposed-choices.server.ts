@@ -6,7 +6,7 @@ import { instantOf, localClock, localDayOf, startOfDay } from "#core/calendar/fa
 import { addDays, isLocalDay } from "#core/calendar/local-day.ts";
 import { CHICKS } from "#core/season/season-constants.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
-import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
+import type { DatedChoices } from "#db/day/day-queries.server.ts";
 import { USUAL_DAY } from "#db/day/usual-day.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
@@ -16,13 +16,13 @@ export function proposedChoices(
   batch: Batch,
   freeCount: number,
   asked: URLSearchParams,
-): DayChoiceRow {
+): DatedChoices {
   const askedDay = asked.get("on");
   const fromFile = choicesOfFile(asked.get("plan"));
   const birdCount = Math.min(
     freeCount,
     MOST_BIRDS_A_DAY,
-    fromFile?.birdCount ?? countOf(asked.get("birds")) ?? freeCount,
+    fromFile?.birds ?? countOf(asked.get("birds")) ?? freeCount,
   );
   const last = farmFile().days().at(-1);
   const usual = addDays(batch.hatchedOn, CHICKS.usualAgeDays[batch.kind]);
@@ -34,32 +34,32 @@ export function proposedChoices(
     fromFile?.start ?? (last ? localClock(last.startAt, last.timeZone) : "07:00"),
     farm.timeZone,
   );
-  const usually: DayChoiceRow = {
+  const usually: DatedChoices = {
     processedOn,
     startAt: start.exists ? start.at : startOfDay(processedOn, farm.timeZone),
-    birdCount,
-    cutUpCount: Math.min(birdCount, countOf(asked.get("cut")) ?? 0),
-    peopleCount: countOf(asked.get("people")) || (last?.peopleCount ?? 3),
-    coneCount: last?.coneCount ?? 3,
-    tablePlaceCount: last?.tablePlaceCount ?? 2,
+    birds: birdCount,
+    cutUp: Math.min(birdCount, countOf(asked.get("cut")) ?? 0),
+    people: countOf(asked.get("people")) || (last?.people ?? 3),
+    cones: last?.cones ?? 3,
+    tablePlaces: last?.tablePlaces ?? 2,
     breakMinutes: last?.breakMinutes ?? 30,
     scaldMethod: last?.scaldMethod ?? "middle",
     withdrawalMethod: last?.withdrawalMethod ?? "short",
     whichBirds: "as-they-come",
     breakAtMinute: last?.breakAtMinute ?? USUAL_DAY.breakAtMinute,
-    pinPlaceCount: last?.pinPlaceCount ?? USUAL_DAY.pinPlaceCount,
+    pinPlaces: last?.pinPlaces ?? USUAL_DAY.pinPlaces,
     keepsFeet: last?.keepsFeet ?? USUAL_DAY.keepsFeet,
     packsSameDay: last?.packsSameDay ?? USUAL_DAY.packsSameDay,
     isRainExpected: USUAL_DAY.isRainExpected,
     keepsGiblets: last?.keepsGiblets ?? USUAL_DAY.keepsGiblets,
     pluckBy: last?.pluckBy ?? USUAL_DAY.pluckBy,
-    brinePermille: last?.brinePermille ?? USUAL_DAY.brinePermille,
-    changeWaterBirds: last?.changeWaterBirds ?? USUAL_DAY.changeWaterBirds,
+    brineFraction: last?.brineFraction,
+    changeWaterBirds: last?.changeWaterBirds,
     crew: [],
   };
   if (!fromFile) return usually;
-  const { start: _start, cutUpCount, ...ofFile } = fromFile;
-  return { ...usually, ...ofFile, birdCount, cutUpCount: Math.min(birdCount, cutUpCount) };
+  const { start: _start, cutUp: cutUpCount, ...ofFile } = fromFile;
+  return { ...usually, ...ofFile, birds: birdCount, cutUp: Math.min(birdCount, cutUpCount) };
 }
 
 const countOf = (text: string | null) => (/^[0-9]{1,5}$/.test(text ?? "") ? Number(text) : undefined);

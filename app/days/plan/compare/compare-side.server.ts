@@ -3,22 +3,21 @@ import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
 import { playedLine } from "#app/server/played-line.server.ts";
 import { seasonFacts } from "#app/server/season-reading.server.ts";
 import { forecastDays } from "#app/server/weather.server.ts";
-import { choicesOf } from "#app/ui/day-choices.ts";
 import { type PlanBasis, type PlanForDate, planForDate } from "#core/day/plan/plan-for-date.ts";
 import { weatherOnDay } from "#core/day/plan/weather-on-day.ts";
 import { seasonDay } from "#core/day/season/season-day.ts";
 import { dayNeeds, plannedUse } from "#core/day/supplies/day-needs.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import { bottleneck } from "#core/processing-line/line-whatif.ts";
-import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
+import type { DatedChoices } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** As many as a page's worker takes, so that both name the same station. */
 const BOTTLENECK_MORNINGS = 150;
 
 /** A plan with what speaks for and against it: what it costs to stock, the sky, and who has said that they can't. */
-export function sideOf(farm: Farm, basis: PlanBasis, dayId: number, choices: DayChoiceRow): Side {
-  const planned = planForDate(basis, choices.processedOn, choicesOf(choices), playedLine);
+export function sideOf(farm: Farm, basis: PlanBasis, dayId: number, choices: DatedChoices): Side {
+  const planned = planForDate(basis, choices.processedOn, choices, playedLine);
   const [forecast] = forecastDays(farm, choices.processedOn, 1);
   const { supplies } = stockForDay(farm, { id: dayId, startAt: choices.startAt });
   const needs = dayNeeds(plannedUse(planned, farm.scalderHeat), supplies);
@@ -37,10 +36,10 @@ const weatherOf = (
   { spell, ...temperatures }: ReturnType<typeof forecastDays>[number],
 ) => weatherOnDay({ temperatures, said: spell?.what ?? "", sun, startAt: choices.startAt, line: plan.line });
 
-function speaksAgainst(farm: Farm, { processedOn, crew }: DayChoiceRow): string[] {
+function speaksAgainst(farm: Farm, { processedOn, crew }: DatedChoices): string[] {
   const day = seasonDay(seasonFacts(farm), processedOn);
   const away = day.people.filter(
-    ({ name, canCome }) => !canCome && crew.some((seat) => seat.personId !== null && seat.name === name),
+    ({ name, canCome }) => !canCome && crew.some((seat) => seat.personId !== undefined && seat.name === name),
   );
   return [
     ...away.map(({ name, why }) => (why === "" ? `${name} can't come` : `${name} can't come: ${why}`)),

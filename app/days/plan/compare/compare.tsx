@@ -27,7 +27,7 @@ export function loader({ params, request }: Route.LoaderArgs) {
   const other = beside.choices ? sideOf(farm, basis, day.id, beside.choices) : current;
   return {
     day,
-    line: `${plural(day.birdCount, "bird")} of ${batch.name}`,
+    line: `${plural(day.birds, "bird")} of ${batch.name}`,
     beside: { fields: beside.fields, who: beside.who, helpers: beside.helpers, faults: beside.faults },
     isRead: beside.choices !== undefined,
     people: basis.helpers.map(({ id, name }) => ({ id, name })),

@@ -10,7 +10,7 @@ import { type CrewSeat, crewOf, type Helper, rulesOf, stationsToJoin } from "#co
 import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
 import { NO_RULES } from "#core/safety/person-rules.ts";
-import type { DayChoiceRow, ProcessingDay } from "#db/day/day-queries.server.ts";
+import type { DatedChoices, ProcessingDay } from "#db/day/day-queries.server.ts";
 
 /** Fields in which the other plan may differ, by the names that the plan's own form gives them. */
 const CHANGED = ["startTime", "birdCount", "cutUpCount", "coneCount", "tablePlaceCount"] as const;
@@ -22,7 +22,7 @@ export interface BesidePlan {
   readonly who: readonly number[];
   readonly helpers: string;
   /** Undefined where it can't be read; then what is wrong stands by the name of its field. */
-  readonly choices: DayChoiceRow | undefined;
+  readonly choices: DatedChoices | undefined;
   readonly faults: Readonly<Record<string, string>>;
 }
 
@@ -35,11 +35,10 @@ export function readAlternative(
 ): BesidePlan {
   const isAsked = asked.has("birdCount");
   const year = Number(day.processedOn.slice(0, 4));
-  const named = day.crew.map((seat) => ({ ...seat, personId: seat.personId ?? undefined }));
-  const seats = crewOf(named, day.peopleCount, { helpers, year });
+  const seats = crewOf(day.crew, day.people, { helpers, year });
   const currentNames = seats.flatMap(({ personId }) => personId ?? []);
   const who = isAsked ? asked.getAll("who").map(Number) : currentNames;
-  const nameless = String(Math.max(0, day.peopleCount - currentNames.length));
+  const nameless = String(Math.max(0, day.people - currentNames.length));
   const typed = isAsked ? (asked.get("helpers") ?? "0").trim() || "0" : nameless;
   const isCount = /^\d{1,2}$/.test(typed) && Number(typed) <= MOST_PEOPLE;
   const unnamed = Number(isCount ? typed : nameless);

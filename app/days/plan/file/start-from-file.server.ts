@@ -1,24 +1,24 @@
 import { readLineFile } from "#app/days/plan/file/line-file.ts";
 import { farmFile } from "#app/server/farm-file.server.ts";
 import { minuteOfClock } from "#core/calendar/farm-time.ts";
-import type { DayChoiceRow } from "#db/day/day-queries.server.ts";
+import type { DatedChoices } from "#db/day/day-queries.server.ts";
 
 /** What a plan's file says of a day: all but the date, and the methods of feed and scald. */
 export type ChoicesOfFile = Pick<
-  DayChoiceRow,
-  | "birdCount"
-  | "cutUpCount"
-  | "peopleCount"
-  | "coneCount"
-  | "tablePlaceCount"
-  | "pinPlaceCount"
+  DatedChoices,
+  | "birds"
+  | "cutUp"
+  | "people"
+  | "cones"
+  | "tablePlaces"
+  | "pinPlaces"
   | "keepsGiblets"
   | "keepsFeet"
   | "packsSameDay"
   | "pluckBy"
   | "crew"
 > &
-  Partial<Pick<DayChoiceRow, "breakMinutes" | "breakAtMinute" | "changeWaterBirds">> & {
+  Partial<Pick<DatedChoices, "breakMinutes" | "breakAtMinute" | "changeWaterBirds">> & {
     readonly start: string;
   };
 
@@ -34,21 +34,21 @@ export function choicesOfFile(text: string | null): ChoicesOfFile | undefined {
   const [pause] = file.breaks;
   return {
     start: file.start,
-    birdCount: day.birds,
-    cutUpCount: day.cutUp,
-    peopleCount: day.people.length,
-    coneCount: day.kit.cones,
-    tablePlaceCount: day.kit.places.gut,
-    pinPlaceCount: day.kit.places.pins,
-    keepsGiblets: day.giblets ? 1 : 0,
-    keepsFeet: file.work.feet ? 1 : 0,
-    packsSameDay: day.packSameDay ? 1 : 0,
+    birds: day.birds,
+    cutUp: day.cutUp,
+    people: day.people.length,
+    cones: day.kit.cones,
+    tablePlaces: day.kit.places.gut,
+    pinPlaces: day.kit.places.pins,
+    keepsGiblets: day.giblets,
+    keepsFeet: file.work.feet,
+    packsSameDay: day.packSameDay,
     pluckBy: day.pluckBy,
     breakMinutes: pause?.minutes ?? 0,
     ...(pause && { breakAtMinute: minuteOfClock(pause.at) }),
-    changeWaterBirds: day.waterChange?.everyBirds ?? null,
+    changeWaterBirds: day.waterChange?.everyBirds,
     crew: day.people.map(({ name, stations }) => ({
-      personId: people.find((person) => person.name === name)?.id ?? null,
+      personId: people.find((person) => person.name === name)?.id,
       name,
       stations,
     })),

@@ -9,7 +9,7 @@ export const meta = () => [{ title: "Print · Pale Morning" }];
 
 export function loader({ params }: Route.LoaderArgs) {
   const { day, batch } = requireDay(params.dayId);
-  return { day, line: `${plural(day.birdCount, "bird")} of ${batch.name}` };
+  return { day, line: `${plural(day.birds, "bird")} of ${batch.name}` };
 }
 
 /** The plan to be taken away from the screen: on paper, in a calendar, as a file. */

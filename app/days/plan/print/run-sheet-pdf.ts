@@ -19,7 +19,7 @@ export async function loader({ params }: Route.LoaderArgs) {
     paper: show.paper,
     madeAt: now(),
     title: `${farm.name}, ${show.longDay(day.processedOn)}`,
-    line: `${plural(day.birdCount, "bird")} of ${batch.name}. ${plural(day.peopleCount, "person", "people")}.`,
+    line: `${plural(day.birds, "bird")} of ${batch.name}. ${plural(day.people, "person", "people")}.`,
     tasks: tasksOfDay(farm, batch, day)
       .filter(({ key }) => key !== "day")
       .map(({ at, title, who, why }) => ({

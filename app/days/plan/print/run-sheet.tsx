@@ -66,9 +66,8 @@ export default function RunSheet({
       <header>
         <h1 className="text-4xl">{show.longDay(day.processedOn)}</h1>
         <p className="text-xl">
-          {farmName}: {plural(day.birdCount, "bird")} of {batchName},{" "}
-          {day.cutUpCount === 0 ? "all whole" : `${day.cutUpCount} cut up`}.{" "}
-          {plural(day.peopleCount, "person", "people")}.
+          {farmName}: {plural(day.birds, "bird")} of {batchName},{" "}
+          {day.cutUp === 0 ? "all whole" : `${day.cutUp} cut up`}. {plural(day.people, "person", "people")}.
         </p>
       </header>
       <PlanRibbon planned={planned} processedOn={day.processedOn} startAt={day.startAt} place={place} />

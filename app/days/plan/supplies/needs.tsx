@@ -27,7 +27,7 @@ export function loader({ params }: Route.LoaderArgs) {
   const use = plannedUse(plannedDay, farm.scalderHeat);
   return {
     day,
-    line: `${plural(day.birdCount, "bird")} of ${batch.name}`,
+    line: `${plural(day.birds, "bird")} of ${batch.name}`,
     needs: dayNeeds(use, supplies),
     tooBig: birdsTooBig(use, supplies),
     daysBefore,

@@ -24,7 +24,7 @@ export function loader({ params }: Route.LoaderArgs) {
   const done = farmFile().tasks.done(day.id);
   return {
     day,
-    line: `${plural(day.birdCount, "bird")} of ${batch.name}`,
+    line: `${plural(day.birds, "bird")} of ${batch.name}`,
     days: [...group(tasks, ({ at }) => localDayOf(at, farm.timeZone))],
     left: tasks.filter(({ key }) => !done.some(({ task }) => task === key)).length,
     done,

@@ -24,13 +24,13 @@ export interface FoundCrew {
 
 /** replications by which a crew is judged. */
 const REPLICATIONS = 48;
-/** After so many replications a crew that is worse by so much of the day is dropped; the fewer, the more random draws is in it. */
+/** After so many replications a crew that is worse by so much of the day is dropped; the fewer, the more chance is in it. */
 const CHECKS: readonly (readonly [replications: number, worse: number])[] = [
   [2, 0.03],
   [6, 0.012],
   [16, 0.004],
 ];
-/** A change must save so many minutes to be taken: less is random draws. */
+/** A change must save this many minutes to be kept: less is chance. */
 const WORTH_MINUTES = 0.2;
 /** Where no more crews than this are possible, all are tried. */
 const COUNTABLE_CREWS = 3000;
@@ -48,7 +48,7 @@ export const withCrew = (day: LineDay, crew: Crew): LineDay => ({
  * A good crew for a day: who stands where, and who helps out where, within what each may do.
  *
  * Starts from the crew that stands, from one cell each and from everyone at everything, then changes one person or two at
- * a time, on common random draws, for as long as that ends the day sooner. Held to within 2 % of every crew there is on small
+ * a time, on common random numbers, for as long as that ends the day sooner. Held to within 2 % of every crew there is on small
  * days, by a test. Who may do nothing that the day needs stays where they are. Yields the best so far after each round,
  * so that its caller decides about time.
  */
@@ -166,7 +166,7 @@ const meanFinish = (replications: Replications, count = REPLICATIONS) => {
   return sum / count;
 };
 
-/** Whether replications end sooner than others on the same random draws. Most are not, and most of those show it at once. */
+/** Whether replications end sooner than others on the same random numbers. Most are not, and most of those show it at once. */
 function isBetter(replications: Replications, current: Replications): boolean {
   if (replications === current) return false;
   for (const [check, worse] of CHECKS)
@@ -247,7 +247,7 @@ export interface CrewProposal {
 const NEAR_MINUTES = 1;
 
 /**
- * What a found crew saves against the one that stands, as a whole and person by person, on common random draws. People who can
+ * What a found crew saves against the one that stands, as a whole and person by person, on common random numbers. People who can
  * stay where they are for no more than a minute do, and no one helps where it makes no difference.
  */
 export function crewProposal({ day, allowed, seed }: CrewSearch, found: FoundCrew): CrewProposal {

@@ -13,7 +13,7 @@ export type Practice = (typeof PRACTICES)[number];
 /** How much longer hands take that do this a few times a year, or for the first time. See docs/sources.md#line. */
 export const PRACTICE_FACTOR: Readonly<Record<Practice, number>> = { many: 1, few: 1.2, first: 1.8 };
 
-/** Every plan is played on the same random draws, so that two can be compared. */
+/** Every plan is simulated with this seed, so that two can be compared. */
 export const LINE_SEED = 1;
 
 /** Spread of whole days about their plan, standard deviation of the logarithm. See docs/sources.md#line. */

@@ -28,7 +28,7 @@ export const replicationKey = (seed: number, replication: number): number =>
 
 /**
  * Place in a table of quantiles for one thing of one replication: always the same for the same numbers, whatever else
- * happened. That is what lets two plans meet the same random draws.
+ * happened. That is what gives two plans common random numbers.
  *
  * @param stream station, or one of the streams above
  * @param index bird or person

@@ -4,7 +4,7 @@ import { playReplication } from "#core/processing-line/line-run.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import { quantile } from "#core/processing-line/line-tally.ts";
 
-/** When each replication of a day ends, played as it is asked for. Plans compared on one seed meet the same random draws. */
+/** When each replication of a day ends, played as it is asked for. Plans compared on one seed use common random numbers. */
 export class Replications {
   readonly #context: LineContext;
   readonly #finishes: number[] = [];
@@ -40,7 +40,7 @@ export function likelyMinutes(day: LineDay, seed: number, replications: number):
 
 /** How much faster a station is made to see what it holds up. */
 const QUICKER = 0.9;
-/** Less than so many minutes is random draws, not a bottleneck. */
+/** Less than this many minutes is chance, not a bottleneck. */
 const LEAST_MINUTES = 0.05;
 
 /** What holds the line, and by how many minutes sooner half the replications would be over with work there a tenth quicker. */
@@ -50,7 +50,7 @@ export interface Bottleneck {
 }
 
 /**
- * The station that holds the line: the one at which work a tenth quicker would end the day soonest, on common random draws.
+ * The station that limits the line: the one where working 10 % faster would end the day soonest, on common random numbers.
  * Undefined where none would.
  */
 export function bottleneck(day: LineDay, seed: number, replications: number): Bottleneck | undefined {

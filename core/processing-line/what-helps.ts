@@ -121,7 +121,7 @@ function breakLevers(day: LineDay): { lever: Lever; changed: LineDay }[] {
 }
 
 /**
- * What each change would save on common random draws, most first. Yields after each change, so that its caller decides about time.
+ * What each change would save on common random numbers, most first. Yields after each change, so that its caller decides about time.
  *
  * @param replications 200 tell a minute or two apart
  */

@@ -82,7 +82,7 @@ export function madeUpSeason(seed: number, { batches, days, window }: MadeUpSize
   };
 }
 
-/** Even random draws from 0 to 1 out of a seed (mulberry32). */
+/** Uniform random numbers from 0 to 1 from a seed (mulberry32). */
 function drawsOf(seed: number): () => number {
   let state = seed >>> 0;
   return () => {

@@ -32,7 +32,7 @@ export interface Reach {
 }
 
 /**
- * Whole birds that a crew brings into the chill in so many minutes as likely as not, by the same line as the plan
+ * Whole birds that a crew likely brings into the chill tank within a number of minutes, by the same line as the plan
  * plays, each where people usually go. 0 where no one may kill, or not one bird is done in time.
  */
 export function crewReach(reach: Reach): number {

@@ -27,9 +27,9 @@ export interface LinePlan {
   readonly nineInTenAt: Reckoning;
   readonly oneInTenAt: Reckoning;
   readonly cleanAt: Reckoning;
-  /** First bird to last in the chill as likely as not, breaks among them, minutes. */
+  /** Likely minutes from the first bird to the last in the chill tank, breaks included. */
   readonly lineMinutes: number;
-  /** Set-up to clean-up as likely as not. */
+  /** Likely time from setup through cleanup. */
   readonly wholeDayMinutes: Reckoning;
 }
 

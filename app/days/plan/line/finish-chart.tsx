@@ -14,7 +14,7 @@ const TOP = 46;
 const BOTTOM = 26;
 const MINUTE = 60_000;
 
-/** When the last bird is in the chill: the curve of all replications played, with an likely finish and 9 in 10 on it. */
+/** When the last bird is in the chill tank: the curve of all replications, with the likely finish and 9 in 10 marked. */
 export function FinishChart({ line, startAt }: { line: LinePlan; startAt: number }) {
   const show = useShow();
   const { likelyAt, nineInTenAt, oneInTenAt, answer } = line;

@@ -7,7 +7,7 @@ interface HelpsSheetProps {
   /** Undefined while it is being calculated. */
   helps: readonly LeverEffect[] | undefined;
   startAt: number;
-  /** Last bird in the chill as likely as not. */
+  /** When the last bird is likely in the chill tank. */
   doneAt: number;
   sunrise: number | undefined;
   /** Birds that are cut up after the rest, and so not by the line. */

@@ -16,9 +16,9 @@ const UNREAD =
   /^(className|d|key|id|name|type|role|rel|href|to|action|method|xmlns|viewBox|style|transform|form|value|path|as|kind|tone|inputMode|autoComplete|strokeDasharray|textAnchor|aria-live)$/;
 /** Something that a person reads: two words, or one that begins like a sentence. */
 const IS_WORDS = /[A-Za-z’']{2,}[^A-Za-z]+[A-Za-z]|^[A-Z][a-z]+/;
-/** Addresses, formats, style classes and SQL are not for people. */
+/** Addresses, headers, formats, style classes, keys and SQL are not for people. */
 const IS_CODE =
-  /^[/#.]|^(SELECT|INSERT|UPDATE|DELETE)\b|^[a-z]+(-[a-z0-9]+)+$|^[\w-]+\/[\w-]+|(^|\s)(grid|flex|border|text-soft|px-\d|gap-\d|col-span-\d)(\s|$)/;
+  /^[/#.]|:\w+Id\b|^(SELECT|INSERT|UPDATE|DELETE|INPUT)\b|^[a-z]+(-[a-z0-9{…}]+)+$|^[\w-]+\/[\w-]+|^[A-Z][a-z]*(-[A-Z][a-z]*)+$|^(Location|ArrowLeft|ArrowRight)$|^attachment;|frame-ancestors|@fontsource|linear-gradient|^input\b|(^|\s)(grid|flex|bg-\w+|border|border-\w+|text-soft|px-\d|gap-\d|col-span-\d)(\s|$)/;
 
 function sentencesOf(file: string): Said[] {
   const source = ts.createSourceFile(file, readFileSync(file, "utf8"), ts.ScriptTarget.Latest, true);

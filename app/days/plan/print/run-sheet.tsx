@@ -78,7 +78,7 @@ export default function RunSheet({
             <tr key={what} className="border-t border-ink align-baseline">
               <th
                 scope="row"
-                className="py-2 pr-4 text-left align-baseline font-mono text-base font-semibold whitespace-nowrap"
+                className="py-2 pr-4 text-left align-baseline font-mono text-base font-semibold sm:whitespace-nowrap print:whitespace-nowrap"
               >
                 {show.dateTime(at)}
               </th>

@@ -19,7 +19,7 @@ interface TextFieldProps extends FieldProps {
   autoFocus?: boolean;
 }
 
-/** One labelled box; its unit, what was typed and what is wrong with it. */
+/** One labeled box; its unit, what was typed and what is wrong with it. */
 export function TextField({ field, label, hint, unit, type = "text", ...rest }: TextFieldProps) {
   return (
     <Labelled field={field} label={label} hint={hint}>

@@ -19,7 +19,7 @@ export interface LinePerson {
   readonly name: string;
   /** Order of preference, at least one, each once. See workOrder. */
   readonly stations: readonly Station[];
-  /** Multiplies the time: 1 for a practised adult, 1.8 for a beginner; absent is 1. */
+  /** Multiplies the time: 1 for a practiced adult, 1.8 for a beginner; absent is 1. */
   readonly pace: Readonly<Partial<Record<Station, number>>>;
   /** There from this minute up to that one. */
   readonly fromMinute: number;

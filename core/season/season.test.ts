@@ -215,7 +215,7 @@ test("the plain way of thinking puts everyone on the day that pays best, and aro
   expect(pinned.placements.reduce((sum, { birds }) => sum + birds, 0)).toBe(20);
 });
 
-describe("the programme", () => {
+describe("the program", () => {
   test("reads whole birds out of a solver's 19.9999999, and starts it from an answer", () => {
     const model = seasonModel(season(), { aim: "value" });
     const { indices, values } = model.startFrom({ placements: [put(2, 20)] });

@@ -45,7 +45,7 @@ interface Ran {
   readonly columns: Float64Array | undefined;
 }
 
-/** Part of the gap that each of the two easier programmes may leave. */
+/** Part of the gap that each of the two easier programs may leave. */
 const RELAXED_SHARE = 0.6;
 
 /**

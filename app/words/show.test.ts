@@ -38,6 +38,7 @@ describe("quantities in the farm's own words", () => {
     [metric.value(Date.UTC(2026, 8, 19, 2, 30), "instant"), "Sat 04:30"],
     [us.dateTime(Date.UTC(2026, 8, 19, 2, 30)), "Fri, Sep 18, 10:30 PM"],
     [us.value(120, "milliliters"), "4.1 fl oz"],
+    [us.value(240, "milliliters"), "8.1 fl oz"],
     [us.value(480, "milliliters"), "2 cups"],
     [us.value(900, "grams"), "2 lb"],
     [metric.value(120, "milliliters"), "120 ml"],

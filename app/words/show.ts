@@ -40,7 +40,7 @@ export function showFor({ unitSystem, currency, timeZone, locale }: Reading) {
     return pounds === 0 ? rest : `${pounds} lb ${rest}`;
   }
 
-  /** A lot of something: feed, ice, cuts. */
+  /** Feed, ice, cuts: weighed together. */
   function bulk(milligrams: number): string {
     const value = milligrams / (isUs ? MILLIGRAMS_PER_POUND : MILLIGRAMS_PER_KILOGRAM);
     return `${trimmed(value, value < 100 ? 1 : 0)} ${isUs ? "lb" : "kg"}`;
@@ -54,11 +54,11 @@ export function showFor({ unitSystem, currency, timeZone, locale }: Reading) {
   /** Of the air: to whole degrees, since no one knows it better. */
   const air = (celsius: number) =>
     isUs ? `${Math.round(fahrenheitFromCelsius(celsius))} °F` : `${Math.round(celsius)} °C`;
-  /** Bleach and the like: measured by the fluid ounce and the cup. */
+  /** Bleach and the like: measured by the fluid ounce, and by the cup from two cups on. */
   const smallVolume = (milliliters: number) => {
     if (!isUs) return `${trimmed(milliliters, 0)} ml`;
     const ounces = milliliters / MILLILITERS_PER_FLUID_OUNCE;
-    return ounces < FLUID_OUNCES_PER_CUP
+    return ounces < 2 * FLUID_OUNCES_PER_CUP
       ? `${trimmed(ounces, 1)} fl oz`
       : `${trimmed(ounces / FLUID_OUNCES_PER_CUP, 1)} cups`;
   };

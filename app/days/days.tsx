@@ -104,7 +104,7 @@ function whereItStands(
   if (packed > 0) return `${packed} weighed so far`;
   if (state === "not-started")
     return planned
-      ? `feed off ${show.dayTime(planned.feedOffAt)}, done about ${show.time(planned.likelyAt)}, ${plural(planned.iceBags, "bag")} of ice`
+      ? `feed off ${show.dayTime(planned.feedOffAt)}, likely done ${show.time(planned.likelyAt)}, ${plural(planned.iceBags, "bag")} of ice`
       : "";
   return state === "finished" ? `${done} resting` : `${done} in the chill`;
 }

@@ -153,7 +153,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
           sky={sky}
           marks={[
             { at: clock, label: "Now", tone: "now" },
-            ...(progress.doneAt ? [{ at: progress.doneAt.value, label: "likely done" }] : []),
+            ...(progress.doneAt ? [{ at: progress.doneAt.value, label: "Likely done" }] : []),
           ]}
           spans={
             progress.firstBirdAt

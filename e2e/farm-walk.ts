@@ -1,4 +1,4 @@
-import { expect, type Page } from "@playwright/test";
+import { expect, type Locator, type Page } from "@playwright/test";
 
 /** Steps that several walks take in the same way. Everything is found by its role and name. */
 export class FarmWalk {
@@ -22,7 +22,18 @@ export class FarmWalk {
   }
 
   async follow(name: string): Promise<void> {
-    await this.page.getByRole("link", { name, exact: true }).first().click();
+    await this.leave(this.page.getByRole("link", { name, exact: true }).first());
+  }
+
+  /** Follows a link and waits until the next page is drawn: its address changes before that. */
+  private async leave(link: Locator): Promise<void> {
+    const heading = this.page.locator("h1").first();
+    const left = (await heading.count()) > 0 ? await heading.elementHandle() : null;
+    await link.click();
+    // Where the page is loaded as a whole, its old heading can't be asked any more.
+    const isStill = () => left?.evaluate((old) => old.isConnected).catch(() => false) ?? false;
+    await expect.poll(isStill).toBe(false);
+    await expect(heading).toBeVisible();
   }
 
   /** From an empty file to a farm that is set up. */
@@ -64,9 +75,7 @@ export class FarmWalk {
   }
 
   async leaf(name: string): Promise<void> {
-    await this.page
-      .getByRole("navigation", { name: "Sections of this day" })
-      .getByRole("link", { name })
-      .click();
+    const sections = this.page.getByRole("navigation", { name: "Sections of this day" });
+    await this.leave(sections.getByRole("link", { name }));
   }
 }

@@ -64,6 +64,9 @@ describe("a line of the story is written down", () => {
     expect(await write("moved 2 to barn")).toMatchObject(
       refused("line", "Name the pen they came from: 10 in orchard, 4 in east pen"),
     );
+    expect(await write("moved 2 to orchard from orchard")).toMatchObject(
+      refused("line", "They are in orchard already"),
+    );
     expect(await write("moved 9 to barn from east pen")).toMatchObject(
       refused("line", "There are not that many in east pen: 10 in orchard, 4 in east pen"),
     );

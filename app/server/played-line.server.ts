@@ -2,7 +2,7 @@ import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
 
-/** replications of a day of up to 60 birds, as many as a page refines to, so that every screen says the same hour. */
+/** Replications of a day of up to 60 birds, as many as a page refines to, so that every screen says the same hour. */
 const REPLICATIONS = 2000;
 const BIRDS = 60;
 const LEAST_MORNINGS = 200;

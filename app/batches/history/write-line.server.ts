@@ -80,6 +80,7 @@ export function writeLine(
       return moveFeed(batch.id, to.id, said.bags);
     }
     case "moved":
+      if (said.fromPen === said.toPen) return line(`They are in ${said.toPen} already`);
       return faultsOf(
         file.recordPenMove(entry, batch.id, {
           movedOn: day,

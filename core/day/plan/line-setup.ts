@@ -94,9 +94,14 @@ export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
     unmanned.length === 0
       ? day
       : { ...day, people: day.people.map((one) => ({ ...one, stations: STATIONS })) };
-  if (!isStuck(manning)) return { day: manning, faults };
-  const staying = manning.people.map((one) => ({ ...one, fromMinute: 0, toMinute: Infinity }));
-  return { day: { ...manning, people: staying }, faults: [...faults, { what: "leaves-too-early" }] };
+  const setup = { day: manning, faults };
+  return isStuck(manning) ? withEveryoneStaying(setup) : setup;
+}
+
+/** The same day as if everyone stayed from its start to its end, since their hours do not get the birds done. */
+export function withEveryoneStaying({ day, faults }: LineSetup): LineSetup {
+  const staying = day.people.map((one) => ({ ...one, fromMinute: 0, toMinute: Infinity }));
+  return { day: { ...day, people: staying }, faults: [...faults, { what: "leaves-too-early" }] };
 }
 
 /** Whether an ordinary morning ends with birds left, since no one is there any more who may do what is next. */

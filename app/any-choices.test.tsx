@@ -3,6 +3,7 @@ import ical from "ical.js";
 import { beforeAll, expect, test } from "vitest";
 import { callRoute } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
+import { CONTEXT, HERE } from "#app/server/here-of-tests.ts";
 import { nonsenseIn, opened } from "#app/ui/said-of-tests.tsx";
 import { clockOfMinute } from "#core/calendar/farm-time.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
@@ -13,9 +14,6 @@ import { WITHDRAWAL_METHODS } from "#core/withdrawal/withdrawal-constants.ts";
  * Whatever is chosen for a day is kept or asked about by its field, and all that follows from it can be read, printed
  * and taken along. The clock stands at Thursday, September 17 2026; the choices go past both changes of the clock.
  */
-process.env.PALE_MORNING_DATA = ":memory:";
-process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
-const { farmFile } = await import("#app/server/farm-file.server.ts");
 const plan = await import("#app/days/plan/plan.tsx");
 const planJson = await import("#app/days/plan/file/plan-json.ts");
 const pdf = await import("#app/days/plan/print/run-sheet-pdf.ts");
@@ -32,9 +30,9 @@ const pages = {
 };
 
 beforeAll(() => {
-  makeFarmOfTests(farmFile());
+  makeFarmOfTests(HERE.file);
   for (const [index, name] of ["Wren", "Finch"].entries())
-    farmFile().people.addPerson(
+    HERE.file.people.addPerson(
       { entryId: `person-${index}-of-tests`, at: 0 },
       {
         name,
@@ -119,7 +117,7 @@ test("any choice of a day is kept or asked about, and all that follows from it c
     fc.asyncProperty(soundChoices, anySlip, async (sound, slip) => {
       const choices = { ...sound, ...slip };
       sent += 1;
-      const { revision } = farmFile().day(1)!;
+      const { revision } = HERE.file.day(1)!;
       const request = new Request(`http://farm/days/1/plan?seen=${revision}`, {
         method: "POST",
         body: new URLSearchParams({ ...choices, entryId: `any-choice-${sent}` }),
@@ -140,15 +138,15 @@ test("any choice of a day is kept or asked about, and all that follows from it c
       for (const [leaf, page] of Object.entries(pages)) {
         expect([leaf, nonsenseIn(opened(page, { params: DAY }))]).toEqual([leaf, undefined]);
       }
-      const file = await planJson.loader({ params: DAY } as never).text();
+      const file = await planJson.loader({ context: CONTEXT, params: DAY } as never).text();
       expect(JSON.parse(file)).toMatchObject({ birds: Number(choices.birdCount), start: choices.startTime });
-      const calendar = await (await seasonIcs.loader()).text();
+      const calendar = await (await seasonIcs.loader({ context: CONTEXT } as never)).text();
       const events = new ical.Component(ical.parse(calendar)).getAllSubcomponents("vevent");
       expect(events.length).toBeGreaterThan(0);
       for (const event of events)
         expect(event.getFirstPropertyValue("dtstart")!.toString()).toMatch(/^20\d\d-/);
       if (kept % 6 !== 1) return;
-      const printed = await pdf.loader({ params: DAY } as never);
+      const printed = await pdf.loader({ context: CONTEXT, params: DAY } as never);
       expect(
         Buffer.from(await printed.arrayBuffer())
           .subarray(0, 5)

@@ -3,6 +3,7 @@ import Papa from "papaparse";
 import { beforeAll, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
+import { CONTEXT, HERE } from "#app/server/here-of-tests.ts";
 import { IN_KILOGRAMS, IN_POUNDS, nonsenseIn, opened } from "#app/ui/said-of-tests.tsx";
 import { CARCASS_USES } from "#core/packing/pack-tally.ts";
 import { CHOICES, TIES } from "#db/file-of-tests.ts";
@@ -11,9 +12,6 @@ import { CHOICES, TIES } from "#db/file-of-tests.ts";
  * Whatever is tapped, weighed, paid and settled on a day, its pages say numbers, its birds go out as they were typed, and
  * its money is there to the cent. The clock stands at Thursday, September 17 2026.
  */
-process.env.PALE_MORNING_DATA = ":memory:";
-process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
-const { farmFile } = await import("#app/server/farm-file.server.ts");
 const pages = {
   run: await import("#app/days/run/run.tsx"),
   rest: await import("#app/days/rest/rest.tsx"),
@@ -34,8 +32,8 @@ const dayCsv = await import("#app/days/settle/day-csv.ts");
 const dayJson = await import("#app/days/settle/day-json.ts");
 
 beforeAll(() => {
-  makeFarmOfTests(farmFile());
-  farmFile().supplying.addSupply({ entryId: "ties-of-tests", at: 0 }, TIES, "2026-09-01", 4000);
+  makeFarmOfTests(HERE.file);
+  HERE.file.supplying.addSupply({ entryId: "ties-of-tests", at: 0 }, TIES, "2026-09-01", 4000);
 });
 
 const anyBird = fc.record({
@@ -65,21 +63,19 @@ test("any day leaves pages that can be read, and money that adds up", async () =
         const name = `Flock ${number}`;
         const at = Date.now();
         const flock = { kind: "fast", maleSharePermille: 500, hatchedOn: "2026-07-20" } as const;
-        farmFile().addBatch(
+        HERE.file.addBatch(
           { entryId: `flock-of-day-${number}`, at },
           { ...flock, name, orderedCount: null, arrivedCount: 12, awaitedOn: null, chickCostCents: 2501 },
         );
-        const batch = farmFile()
-          .batches()
-          .find((one) => one.name === name)!;
+        const batch = HERE.file.batches().find((one) => one.name === name)!;
         const set = { entryId: `set-of-day-${number}`, at };
-        farmFile().addDay(set, batch.id, "America/New_York", {
+        HERE.file.addDay(set, batch.id, "America/New_York", {
           ...CHOICES,
           processedOn: "2026-09-17",
           startAt: Date.UTC(2026, 8, 17, 9),
           cutUp: 2,
         });
-        const dayId = farmFile().dayOfEntry(set.entryId)!;
+        const dayId = HERE.file.dayOfEntry(set.entryId)!;
         const params = { dayId: String(dayId) };
         let sent = 0;
         const send = async (route: (args: never) => unknown, fields: Readonly<Record<string, string>>) => {
@@ -109,19 +105,17 @@ test("any day leaves pages that can be read, and money that adds up", async () =
         const isSettled = await send(pages.settle.action, { workHours, liveMean, "used-1": "3" });
         if (isOpenedAgain) await send(reopen.action, {});
 
-        const csv = await dayCsv.loader({ params } as never).text();
+        const csv = await dayCsv.loader({ context: CONTEXT, params } as never).text();
         expect(Papa.parse(csv.trim(), { header: true }).data).toHaveLength(weighed);
-        const whole = JSON.parse(await dayJson.loader({ params } as never).text());
+        const whole = JSON.parse(await dayJson.loader({ context: CONTEXT, params } as never).text());
         expect(whole).toMatchObject({ format: "pale-morning-day", carcasses: { length: weighed } });
 
-        const day = farmFile().day(dayId)!;
-        const { settlement } = settlementOf(farmFile().farm()!, farmFile().batch(batch.id)!, day);
-        const dressed = farmFile()
-          .pack.carcasses(dayId)
-          .filter(({ purpose }) => purpose !== "condemned");
+        const day = HERE.file.day(dayId)!;
+        const { settlement } = settlementOf(HERE, HERE.file.farm()!, HERE.file.batch(batch.id)!, day);
+        const dressed = HERE.file.pack.carcasses(dayId).filter(({ purpose }) => purpose !== "condemned");
         if (settlement) {
           // Chicks fall to the dressed and the living alike; ties are 4.80 a hundred.
-          const living = Math.max(0, farmFile().batch(batch.id)!.aliveCount);
+          const living = Math.max(0, HERE.file.batch(batch.id)!.aliveCount);
           const chicks = (2501 * dressed.length) / (dressed.length + living);
           const ties = isSettled && !isOpenedAgain ? 14 : 0;
           const [pocket] = settlement.methods;

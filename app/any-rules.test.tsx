@@ -3,15 +3,13 @@ import { beforeAll, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 import { rulesFields, rulesForm } from "#app/season/rules/rules-form.ts";
+import { HERE } from "#app/server/here-of-tests.ts";
 import { nonsenseIn, opened } from "#app/ui/said-of-tests.tsx";
 
 /*
  * Whatever binds a season and is priced, the pages that reckon with it say numbers. The clock stands at Thursday 17
  * September 2026.
  */
-process.env.PALE_MORNING_DATA = ":memory:";
-process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
-const { farmFile } = await import("#app/server/farm-file.server.ts");
 const rules = await import("#app/season/rules/rules.tsx");
 const addSize = await import("#app/season/rules/add-size.tsx");
 const addPerson = await import("#app/season/people/people.tsx");
@@ -28,7 +26,7 @@ const pages = {
   days: await import("#app/days/days.tsx"),
 };
 
-beforeAll(() => makeFarmOfTests(farmFile()));
+beforeAll(() => makeFarmOfTests(HERE.file));
 
 const money = fc.constantFrom("", "0", "0.01", "5.25", "999");
 const count = (...some: string[]) => fc.constantFrom("", "0", ...some);
@@ -94,7 +92,7 @@ test("any rules, sizes, people and dates are kept or asked about, and leave page
         expect([what, [303, 422].includes(status)]).toEqual([what, true]);
         if (status === 303) kept.add(what);
       };
-      await send("rules", rules.action, typed, `?seen=${farmFile().season.setting().revision}`);
+      await send("rules", rules.action, typed, `?seen=${HERE.file.season.setting().revision}`);
       await send("size", addSize.action, dates.size);
       await send("person", addPerson.action, dates.person);
       await send("weather", weather.action, dates.spell);
@@ -102,7 +100,7 @@ test("any rules, sizes, people and dates are kept or asked about, and leave page
       await send("booking", booking.action, dates.booking);
 
       // What stands, opened and saved again, stands as it was.
-      const { revision: _revision, ...setting } = farmFile().season.setting();
+      const { revision: _revision, ...setting } = HERE.file.season.setting();
       expect(rulesForm("us").parse(rulesFields(setting, "us"))).toEqual(setting);
       for (const [leaf, page] of Object.entries(pages))
         expect([leaf, nonsenseIn(opened(page, { params: { batchId: "1" } }))]).toEqual([leaf, undefined]);

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { beforeAll, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
+import { HERE } from "#app/server/here-of-tests.ts";
 import { IN_KILOGRAMS, IN_POUNDS, nonsenseIn, opened } from "#app/ui/said-of-tests.tsx";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
 
@@ -9,15 +10,12 @@ import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
  * Whatever someone records of a flock, in whatever order, is kept or asked about, and every page that tells of it
  * says numbers. The clock stands at Thursday, September 17 2026.
  */
-process.env.PALE_MORNING_DATA = ":memory:";
-process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
-const { farmFile } = await import("#app/server/farm-file.server.ts");
 const batch = await import("#app/batches/batch.tsx");
 const batches = await import("#app/batches/batches.tsx");
 const newDay = await import("#app/days/plan/new-day.tsx");
 const stores = await import("#app/freezers/freezers.tsx");
 
-beforeAll(() => makeFarmOfTests(farmFile()));
+beforeAll(() => makeFarmOfTests(HERE.file));
 
 const count = fc.integer({ min: 0, max: 60 });
 const weight = fc
@@ -68,13 +66,11 @@ test("any story is kept or asked about, and leaves pages that can be read", asyn
         flocks += 1;
         const name = `Flock ${flocks}`;
         const awaitedOn = isAwaited ? flock.hatchedOn : null;
-        farmFile().addBatch(
+        HERE.file.addBatch(
           { entryId: `flock-of-tests-${flocks}`, at: 0 },
           { ...flock, name, awaitedOn, maleSharePermille: 500, orderedCount: null },
         );
-        const { id } = farmFile()
-          .batches()
-          .find((one) => one.name === name)!;
+        const { id } = HERE.file.batches().find((one) => one.name === name)!;
         const params = { batchId: String(id) };
         const kept: string[] = [];
         for (const [index, line] of lines.entries()) {
@@ -85,7 +81,7 @@ test("any story is kept or asked about, and leaves pages that can be read", asyn
           if (to) kept.push(entryId);
         }
         // One of them was a mistake.
-        if (kept[taken]) farmFile().removeFact(kept[taken], 1);
+        if (kept[taken]) HERE.file.removeFact(kept[taken], 1);
         for (const page of [batch, batches, stores, newDay]) {
           const words = opened(page, { params, query: `?batch=${id}` }, isUs ? IN_POUNDS : IN_KILOGRAMS);
           expect(nonsenseIn(words)).toBeUndefined();

@@ -1,3 +1,4 @@
+import { CONTEXT } from "#app/server/here-of-tests.ts";
 /** Calls a route as the server does, for tests: what came of it, where it leads, or its status, words and faults by field. */
 export interface RouteOutcome {
   readonly status: number;
@@ -19,7 +20,7 @@ export async function callRoute(
 ): Promise<RouteOutcome> {
   let answer: unknown;
   try {
-    answer = await route({ request, params, context: {} } as never);
+    answer = await route({ request, params, context: CONTEXT } as never);
   } catch (thrown) {
     // A page thrown on purpose is an answer; a crash is a crash, and fails the test that called.
     if (thrown instanceof Error) throw thrown;

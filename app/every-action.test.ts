@@ -6,14 +6,14 @@ import { afterAll, beforeAll, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { dayFields } from "#app/days/plan/choices/day-form.ts";
 import { farmSettings } from "#app/farm/farm-settings.ts";
+import { makeFarmOfTests } from "#app/farm-of-tests.ts";
+import { HERE, openHere, startClock } from "#app/server/here-of-tests.ts";
 
 /** Every action on the demo farm: sent twice it does what once does; the same form changed is never half kept. */
 const folder = mkdtempSync(join(tmpdir(), "pale-morning-"));
 const path = join(folder, "farm.sqlite");
-process.env.PALE_MORNING_DATA = path;
-process.env.PALE_MORNING_CLOCK = "2026-09-19T13:00:00Z";
-const { farmFile } = await import("#app/server/farm-file.server.ts");
-const { makeFarmOfTests } = await import("#app/farm-of-tests.ts");
+startClock("2026-09-19T13:00:00Z");
+openHere(path);
 
 type Fields = Readonly<Record<string, string>>;
 interface Case {
@@ -163,8 +163,8 @@ const RECORDED: readonly Case[] = [
 ];
 
 /** What a form of the page itself would send, read from what its loader gives. */
-const dayForm = () => dayFields(farmFile().day(1)!, "America/New_York") as Fields;
-const farmForm = () => clean(farmSettings(farmFile().farm()!));
+const dayForm = () => dayFields(HERE.file.day(1)!, "America/New_York") as Fields;
+const farmForm = () => clean(farmSettings(HERE.file.farm()!));
 const clean = (fields: Record<string, string | undefined>): Fields =>
   Object.fromEntries(
     Object.entries(fields).filter((pair): pair is [string, string] => pair[1] !== undefined),
@@ -286,7 +286,7 @@ function digest(): string {
   return JSON.stringify(all);
 }
 
-beforeAll(() => makeFarmOfTests(farmFile()));
+beforeAll(() => makeFarmOfTests(HERE.file));
 afterAll(() => rmSync(folder, { recursive: true }));
 
 test("no action is forgotten here", () => {

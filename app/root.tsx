@@ -1,3 +1,4 @@
+import { farmContext } from "#app/server/farm-context.server.ts";
 import "#app/app.css";
 import { type ReactNode, useEffect, useState } from "react";
 import {
@@ -10,8 +11,8 @@ import {
   useRouteError,
   useRouteLoaderData,
 } from "react-router";
-import { farmFile } from "#app/server/farm-file.server.ts";
 import { spineWords } from "#app/server/spine.server.ts";
+import { thisFarm } from "#app/server/this-farm.server.ts";
 import { KeyList } from "#app/ui/key-list.tsx";
 import { ButtonLink } from "#app/ui/sheet.tsx";
 import { Spine } from "#app/ui/spine.tsx";
@@ -25,11 +26,21 @@ export const meta: Route.MetaFunction = () => [{ title: "Pale Morning" }];
 
 export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/icon.svg", type: "image/svg+xml" }];
 
-export function loader() {
-  const farm = farmFile().farm();
+export const middleware: Route.MiddlewareFunction[] = [
+  ({ context }, next) => {
+    context.set(farmContext, thisFarm());
+    return next();
+  },
+];
+
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const farm = here.file.farm();
   if (!farm) return { farm: undefined };
   const { name, unitSystem, currency, timeZone, locale } = farm;
-  return { farm: { name, reading: { unitSystem, currency, timeZone, locale }, words: spineWords(farm) } };
+  return {
+    farm: { name, reading: { unitSystem, currency, timeZone, locale }, words: spineWords(here, farm) },
+  };
 }
 
 export function Layout({ children }: { children: ReactNode }) {

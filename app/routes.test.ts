@@ -1,12 +1,11 @@
 import { beforeAll, describe, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
+import { CONTEXT, HERE, startClock } from "#app/server/here-of-tests.ts";
 
 /** Routes called as the server calls them, on a farm in memory; the clock stands at Saturday, September 19 2026, 09:00. */
-process.env.PALE_MORNING_DATA = ":memory:";
-process.env.PALE_MORNING_CLOCK = "2026-09-19T13:00:00Z";
-const NOW = Date.parse(process.env.PALE_MORNING_CLOCK);
-const { farmFile } = await import("#app/server/farm-file.server.ts");
+startClock("2026-09-19T13:00:00Z");
+const NOW = Date.parse("2026-09-19T13:00:00Z");
 const day = await import("#app/days/day.ts");
 const tap = await import("#app/days/run/tap.ts");
 const undo = await import("#app/days/run/undo.ts");
@@ -18,14 +17,14 @@ const loss = await import("#app/batches/record/record-loss.tsx");
 type Fields = Readonly<Record<string, string>>;
 const call = callRoute;
 const tapped = (fields: Fields) => call(tap.action, post({ answer: "json", ...fields }), { dayId: "1" });
-const events = () => farmFile().run.events(1);
+const events = () => HERE.file.run.events(1);
 
 test("a new file is sent to the Farm page first", async () => {
   expect(await call(home.loader, new Request("http://farm/"))).toMatchObject({ status: 302, to: "/farm" });
 });
 
 describe("on a farm with a day", () => {
-  beforeAll(() => makeFarmOfTests(farmFile()));
+  beforeAll(() => makeFarmOfTests(HERE.file));
 
   test("the front door leads to the open day, and the day to the leaf that the clock says", async () => {
     expect(await call(home.loader, new Request("http://farm/"))).toMatchObject({ to: "/days/1" });
@@ -35,7 +34,7 @@ describe("on a farm with a day", () => {
     expect(await leaf()).toBe("/days/1/run");
     await tapped({ entryId: "the-finish-tap", kind: "finish" });
     expect(await leaf()).toBe("/days/1/rest");
-    farmFile().pack.recordCarcass({ entryId: "the-first-bird", at: NOW }, 1, {
+    HERE.file.pack.recordCarcass({ entryId: "the-first-bird", at: NOW }, 1, {
       birdNumber: 1,
       purpose: "sale",
       weightMilligrams: 2_000_000,
@@ -61,7 +60,7 @@ describe("on a farm with a day", () => {
       await call(undo.action, post({ entryId: "a-late-signal", answer: "json" }), { dayId: "1" });
     await call(undo.action, post({ entryId: "the-first-bird", answer: "json" }), { dayId: "1" });
     expect(events()).toHaveLength(before - 1);
-    expect(farmFile().pack.carcasses(1)).toHaveLength(1);
+    expect(HERE.file.pack.carcasses(1)).toHaveLength(1);
   });
 
   test("a tap that can't be read is refused, and a note without a word is no note", async () => {
@@ -75,7 +74,7 @@ describe("on a farm with a day", () => {
   });
 
   test("a spreadsheet never runs what somebody typed as a weight", async () => {
-    const response = csv.loader({ params: { dayId: "1" } } as never);
+    const response = csv.loader({ context: CONTEXT, params: { dayId: "1" } } as never);
     expect(await response.text()).toContain("'=2+5");
     expect(response.headers.get("Content-Disposition")).toContain("day-2026-09-19.csv");
   });
@@ -96,7 +95,7 @@ describe("on a farm with a day", () => {
     expect(await call(remove.action, post({ entryId: "the-first-bird", back: "/freezers" }))).toMatchObject({
       status: 409,
     });
-    expect(farmFile().pack.carcasses(1)).toHaveLength(1);
+    expect(HERE.file.pack.carcasses(1)).toHaveLength(1);
   });
 
   describe("a form", () => {
@@ -104,10 +103,10 @@ describe("on a farm with a day", () => {
     const lose = (request: Request) => call(loss.action, request, { batchId: "1" });
 
     test("is kept once and leads on", async () => {
-      const before = farmFile().batch(1)!.aliveCount;
+      const before = HERE.file.batch(1)!.aliveCount;
       expect(await lose(post(LOSS))).toMatchObject({ status: 303, to: "/batches/1" });
       expect(await lose(post(LOSS))).toMatchObject({ status: 303 });
-      expect(farmFile().batch(1)!.aliveCount).toBe(before - 2);
+      expect(HERE.file.batch(1)!.aliveCount).toBe(before - 2);
     });
 
     test("that has lost its number, or asks for too much, is given back", async () => {

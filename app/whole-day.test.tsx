@@ -2,15 +2,13 @@ import Papa from "papaparse";
 import { beforeAll, describe, expect, test } from "vitest";
 import { callRoute, post, type RouteOutcome } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
+import { CONTEXT, HERE } from "#app/server/here-of-tests.ts";
 import { opened } from "#app/ui/said-of-tests.tsx";
 
 /*
  * A batch of ten from its story to the books, as the pages say it, with sums done by hand beside them. The clock stands
  * at Thursday, September 17 2026; the day is the Saturday after.
  */
-process.env.PALE_MORNING_DATA = ":memory:";
-process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
-const { farmFile } = await import("#app/server/farm-file.server.ts");
 const batch = await import("#app/batches/batch.tsx");
 const batches = await import("#app/batches/batches.tsx");
 const days = await import("#app/days/days.tsx");
@@ -54,7 +52,7 @@ const weigh = (birdNumber: number, change = {}) =>
     DAY,
   );
 
-beforeAll(() => makeFarmOfTests(farmFile()));
+beforeAll(() => makeFarmOfTests(HERE.file));
 
 describe("before the day", () => {
   test("the batch says what stands: fifteen came, five were lost, two bags of feed and some straw were paid", async () => {
@@ -70,18 +68,18 @@ describe("before the day", () => {
   test("what is taken back too early is said to be missing, and is gone again once it is written down anew", async () => {
     await tell("moved 8 to orchard");
     await tell("moved 3 to barn from orchard");
-    const { entryId } = farmFile().story(1).penMoves[0]!;
+    const { entryId } = HERE.file.story(1).penMoves[0]!;
     expect(await send(remove.action, { entryId, back: "/batches/1" })).toMatchObject({ to: "/batches/1" });
     expect(open(batch, BATCH)).toContain(
       "The history does not add up. 3 birds more moved out of orchard than into it.",
     );
     await tell("left 1 bag");
-    const lot = farmFile().story(1).feed[0]!.entryId;
+    const lot = HERE.file.story(1).feed[0]!.entryId;
     await send(remove.action, { entryId: lot, back: "/batches/1" });
     expect(open(batch, BATCH)).toContain("50 lb more feed was used or is left than was bought.");
     await tell("2 bags 20");
     await tell("moved 8 to orchard");
-    await send(remove.action, { entryId: farmFile().story(1).feedLeft[0]!.entryId, back: "/batches/1" });
+    await send(remove.action, { entryId: HERE.file.story(1).feedLeft[0]!.entryId, back: "/batches/1" });
     expect(open(batch, BATCH)).not.toContain("does not add up");
   });
 });
@@ -118,7 +116,7 @@ describe("on the day", () => {
   });
 
   test("the birds go out as a table with exact weights and what was typed", async () => {
-    const answer = dayCsv.loader({ params: DAY } as never);
+    const answer = dayCsv.loader({ context: CONTEXT, params: DAY } as never);
     const { data } = Papa.parse<Record<string, string>>((await answer.text()).trim(), { header: true });
     expect(data).toHaveLength(10);
     // 4.5 lb of 453,592.37 mg.
@@ -150,7 +148,7 @@ describe("after the day", () => {
     expect(await send(settle.action, { workHours: "12", liveMean: "4 8" }, DAY)).toMatchObject({
       faults: { liveMean: [expect.stringContaining("They dressed at 4 lb 8 oz each")] },
     });
-    expect(farmFile().settling.settlement(1)).toBeUndefined();
+    expect(HERE.file.settling.settlement(1)).toBeUndefined();
   });
 
   test("a settled day stands: nothing is weighed, tapped or paid until it is opened again", async () => {
@@ -162,7 +160,7 @@ describe("after the day", () => {
     expect(open(settle, DAY)).toContain("75 %");
     expect(open(pack, DAY)).toContain("This day is settled and locked.");
     expect(await weigh(11)).toMatchObject({ faults: { "": [expect.stringContaining("Reopen it")] } });
-    const paid = farmFile().settling.costs(1)[0]!.entryId;
+    const paid = HERE.file.settling.costs(1)[0]!.entryId;
     expect(await send(remove.action, { entryId: paid, back: "/" })).toMatchObject({
       words: expect.stringContaining("reopen the day first"),
     });
@@ -181,22 +179,22 @@ describe("after the day", () => {
   });
 
   test("a bird leaves its freezer once, and is back when that was a mistake", async () => {
-    const { carcassId } = farmFile().freezers.stored()[0]!;
+    const { carcassId } = HERE.file.freezers.stored()[0]!;
     const out = { carcassId: String(carcassId), how: "sold" };
     expect(await send(takeOut.action, out)).toMatchObject({ status: 303 });
     expect(open(stores)).toContain("freezer, 8 of 12 spaces filled");
     expect(open(stores)).toMatch(/White 1, bird 1, 4 lb 8 oz: sold Thu, Sep 17/);
     await send(takeOut.action, out);
-    expect(farmFile().freezers.storedCount()).toBe(8);
-    const { entryId } = farmFile().freezers.lately(1)[0]!;
+    expect(HERE.file.freezers.storedCount()).toBe(8);
+    const { entryId } = HERE.file.freezers.lately(1)[0]!;
     await send(remove.action, { entryId, back: "/freezers" });
     expect(open(stores)).toContain("freezer, 9 of 12 spaces filled");
   });
 
   test("opened again, the day takes a mended weight, and every sum follows", async () => {
     await send(reopen.action, {}, DAY);
-    const first = farmFile().pack.carcasses(1)[0]!;
-    farmFile().pack.remove(1, first.entryId, 1);
+    const first = HERE.file.pack.carcasses(1)[0]!;
+    HERE.file.pack.remove(1, first.entryId, 1);
     expect(await weigh(1, { weight: "9 0" })).toMatchObject({ status: 303 });
     // Eight of 4 lb 8 oz and one of 9 lb: 45 lb, and the same 94.00.
     const page = open(settle, DAY);

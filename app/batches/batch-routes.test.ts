@@ -1,11 +1,9 @@
 import { beforeAll, describe, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
+import { CONTEXT, HERE } from "#app/server/here-of-tests.ts";
 
 /** The batch page's routes on a farm in memory; the clock stands at Thursday, September 17 2026. */
-process.env.PALE_MORNING_DATA = ":memory:";
-process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
-const { farmFile } = await import("#app/server/farm-file.server.ts");
 const batch = await import("#app/batches/batch.tsx");
 const batches = await import("#app/batches/batches.tsx");
 const weighIn = await import("#app/batches/record/record-weigh-in.tsx");
@@ -16,13 +14,14 @@ const write = (line: string, happenedOn = "2026-09-10", batchId = "1") =>
   callRoute(batch.action, post({ entryId: `story-line-${++number}`, line, happenedOn }), { batchId });
 const load = (query = "", batchId = "1") =>
   batch.loader({
+    context: CONTEXT,
     params: { batchId },
     request: new Request(`http://farm/batches/${batchId}${query}`),
   } as never);
-const story = (batchId = 1) => farmFile().story(batchId);
+const story = (batchId = 1) => HERE.file.story(batchId);
 const refused = (field: string, words: string) => ({ status: 422, faults: { [field]: [words] } });
 
-beforeAll(() => makeFarmOfTests(farmFile()));
+beforeAll(() => makeFarmOfTests(HERE.file));
 
 describe("a line of the story is written down", () => {
   test("whatever it says", async () => {
@@ -115,12 +114,12 @@ describe("chicks on order", () => {
 
   test("are a batch that is awaited, until they arrive", async () => {
     expect(await add({ name: "Red 1", orderedCount: "40", arrivedCount: "" })).toMatchObject({ status: 303 });
-    const id = farmFile()
-      .batches()
-      .find(({ name }) => name === "Red 1")!.id;
-    expect(farmFile().batch(id)).toMatchObject({ awaitedOn: "2026-09-29", arrivedCount: 40 });
+    const id = HERE.file.batches().find(({ name }) => name === "Red 1")!.id;
+    expect(HERE.file.batch(id)).toMatchObject({ awaitedOn: "2026-09-29", arrivedCount: 40 });
     expect(load("", String(id)).view.forecast.ageDays).toBeLessThan(0);
-    expect(batches.loader().alive.map(({ batch: { name } }) => name)).toContain("Red 1");
+    expect(batches.loader({ context: CONTEXT } as never).alive.map(({ batch: { name } }) => name)).toContain(
+      "Red 1",
+    );
   });
 
   test("or none at all are asked about", async () => {

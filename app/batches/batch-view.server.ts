@@ -1,5 +1,5 @@
 import { livingCost } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { proposedFor } from "#app/server/proposal.server.ts";
 import { groupFacts, seasonFacts } from "#app/server/season-reading.server.ts";
@@ -19,9 +19,9 @@ import type { Farm } from "#db/farm/farm-queries.server.ts";
 const CHART_STEP_DAYS = 3;
 
 /** A flock's growth, when it had best go, and what is expected on a day. */
-export function batchView(farm: Farm, batch: Batch, story: BatchStory, on: LocalDay) {
-  const own = farmFile().daysOf(batch.id);
-  const facts = factsOf(farm, batch, story);
+export function batchView(here: FarmContext, farm: Farm, batch: Batch, story: BatchStory, on: LocalDay) {
+  const own = here.file.daysOf(batch.id);
+  const facts = factsOf(here, farm, batch, story);
   const { flock } = facts.groups[0]!;
   const path = flockPath(flock);
   const isGrowing = batch.aliveCount > 0;
@@ -45,24 +45,25 @@ export function batchView(farm: Farm, batch: Batch, story: BatchStory, on: Local
           path,
           place: placeOf(farm),
           timeZone: farm.timeZone,
-          costSoFarCents: livingCost(farm, batch, story, flock) * (facts.groups[0]!.birds / batch.aliveCount),
+          costSoFarCents:
+            livingCost(here, farm, batch, story, flock) * (facts.groups[0]!.birds / batch.aliveCount),
         })
       : undefined,
     terms: facts.terms,
     feedPrice: facts.groups[0]!.feedCentsPerKilogram,
-    proposed: proposedFor(batch.id),
-    pens: farmFile().pens(batch.id),
+    proposed: proposedFor(here, batch.id),
+    pens: here.file.pens(batch.id),
   };
 }
 
 export type BatchView = ReturnType<typeof batchView>;
 
 /** The season with this flock alone in it: its free birds, or all of them where every one has a day. */
-function factsOf(farm: Farm, batch: Batch, story: BatchStory): SeasonFacts {
-  const facts = seasonFacts(farm, batch.id);
+function factsOf(here: FarmContext, farm: Farm, batch: Batch, story: BatchStory): SeasonFacts {
+  const facts = seasonFacts(here, farm, batch.id);
   if (facts.groups.length > 0) return facts;
   const held = facts.held.filter(({ batchId }) => batchId !== batch.id);
-  return { ...facts, held, groups: [groupFacts(farm, batch, story, Math.max(1, batch.aliveCount))] };
+  return { ...facts, held, groups: [groupFacts(here, farm, batch, story, Math.max(1, batch.aliveCount))] };
 }
 
 function growthChart(

@@ -9,7 +9,7 @@ import { slipInWords, storySlips } from "#app/batches/history/story-slips.ts";
 import { writeLine } from "#app/batches/history/write-line.server.ts";
 import { loadFactPage } from "#app/batches/record/fact-page.server.ts";
 import { TakeSome, type TakeSomeView } from "#app/batches/record/take-some.tsx";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { submitted } from "#app/server/submitted.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { Button, ButtonLink, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
@@ -27,16 +27,17 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.batch.name ?? "Batch"} · Pale Morning` },
 ];
 
-export function loader({ params, request }: Route.LoaderArgs) {
-  const farm = requireFarm();
-  const { batch, setting, entryId } = loadFactPage(params.batchId);
+export function loader({ context, params, request }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
+  const { batch, setting, entryId } = loadFactPage(here, params.batchId);
   const { searchParams } = new URL(request.url);
   const asked = searchParams.get("on") ?? setting.today;
   const isOnRead =
     !searchParams.has("on") || (isLocalDay(asked) && asked >= batch.hatchedOn && asked <= "2099-12-31");
   const on = isOnRead ? asked : setting.today;
-  const story = farmFile().story(batch.id);
-  const view = batchView(farm, batch, story, on);
+  const story = here.file.story(batch.id);
+  const view = batchView(here, farm, batch, story, on);
   return {
     batch,
     story,
@@ -48,7 +49,7 @@ export function loader({ params, request }: Route.LoaderArgs) {
     alive: aliveOf(batch),
     view,
     some: takeSomeView(batch, view.forecast, on, searchParams.get("biggest") ?? ""),
-    freeCount: farmFile().freeForDay(batch.id),
+    freeCount: here.file.freeForDay(batch.id),
   };
 }
 
@@ -81,12 +82,13 @@ function takeSomeView(
 }
 
 /** Writes one line of their story down. */
-export async function action({ request, params }: Route.ActionArgs) {
-  const { batch, setting } = loadFactPage(params.batchId);
-  const sent = await submitted(request, storyLineForm(setting.unitSystem, happenedOn(setting)));
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { batch, setting } = loadFactPage(here, params.batchId);
+  const sent = await submitted(here, request, storyLineForm(setting.unitSystem, happenedOn(setting)));
   if (!sent.ok) return sent.refusal;
   const { happenedOn: day, line } = sent.value;
-  const faults = writeLine(sent.entry, batch, day, line, setting.unitSystem);
+  const faults = writeLine(here, sent.entry, batch, day, line, setting.unitSystem);
   return faults ? sent.refuse(faults) : redirect(`/batches/${batch.id}`, 303);
 }
 

@@ -1,6 +1,5 @@
 import { Link } from "react-router";
-import { now } from "#app/server/clock.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { flockOf } from "#app/server/flock-of.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -13,14 +12,15 @@ import type { Route } from "./+types/batches.ts";
 
 export const meta = () => [{ title: "Batches · Pale Morning" }];
 
-export function loader() {
-  const farm = requireFarm();
-  const today = localDayOf(now(), farm.timeZone);
-  const days = farmFile().openDays();
-  const batches = farmFile().batches();
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
+  const today = localDayOf(here.now(), farm.timeZone);
+  const days = here.file.openDays();
+  const batches = here.file.batches();
   const growing = (batch: Batch) => {
-    const story = farmFile().story(batch.id);
-    const forecast = flockOn(today, flockOf(farm, batch, story));
+    const story = here.file.story(batch.id);
+    const forecast = flockOn(today, flockOf(here, farm, batch, story));
     return {
       batch,
       ageDays: forecast.ageDays,

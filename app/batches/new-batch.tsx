@@ -1,7 +1,6 @@
 import { redirect } from "react-router";
 import { newBatchForm } from "#app/batches/batch-forms.ts";
-import { now } from "#app/server/clock.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
@@ -13,10 +12,11 @@ import type { Route } from "./+types/new-batch.ts";
 
 export const meta = () => [{ title: "A new batch · Pale Morning" }];
 
-export function loader({ request }: Route.LoaderArgs) {
-  const farm = requireFarm();
+export function loader({ context, request }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
   const asked = new URL(request.url).searchParams;
-  const today = localDayOf(now(), farm.timeZone);
+  const today = localDayOf(here.now(), farm.timeZone);
   return {
     entryId: newEntryId(),
     defaults: {
@@ -28,14 +28,15 @@ export function loader({ request }: Route.LoaderArgs) {
   };
 }
 
-export async function action({ request }: Route.ActionArgs) {
-  requireFarm();
-  const sent = await submitted(request, newBatchForm);
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  const sent = await submitted(here, request, newBatchForm);
   if (!sent.ok) return sent.refusal;
   const { malePercent, chickCost, name, kind, hatchedOn, orderedCount } = sent.value;
   const isAwaited = sent.value.arrivedCount === null;
   const arrivedCount = sent.value.arrivedCount ?? orderedCount!;
-  const outcome = farmFile().addBatch(sent.entry, {
+  const outcome = here.file.addBatch(sent.entry, {
     name,
     kind,
     hatchedOn,
@@ -50,9 +51,7 @@ export async function action({ request }: Route.ActionArgs) {
     "name-taken": { name: `There is already a batch called ${name}. Choose another name` },
   });
   if (faults) return sent.refuse(faults);
-  const batch = farmFile()
-    .batches()
-    .find((candidate) => candidate.name === name);
+  const batch = here.file.batches().find((candidate) => candidate.name === name);
   return redirect(batch ? `/batches/${batch.id}` : "/batches", 303);
 }
 

@@ -1,7 +1,6 @@
 import { redirect } from "react-router";
 import { z } from "zod";
-import { now } from "#app/server/clock.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
@@ -47,17 +46,23 @@ function pastBatchForm(unitSystem: UnitSystem, today: string) {
     });
 }
 
-export function loader() {
-  const farm = requireFarm();
-  return { entryId: newEntryId(), today: localDayOf(now(), farm.timeZone), unitSystem: farm.unitSystem };
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
+  return { entryId: newEntryId(), today: localDayOf(here.now(), farm.timeZone), unitSystem: farm.unitSystem };
 }
 
-export async function action({ request }: Route.ActionArgs) {
-  const farm = requireFarm();
-  const sent = await submitted(request, pastBatchForm(farm.unitSystem, localDayOf(now(), farm.timeZone)));
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
+  const sent = await submitted(
+    here,
+    request,
+    pastBatchForm(farm.unitSystem, localDayOf(here.now(), farm.timeZone)),
+  );
   if (!sent.ok) return sent.refusal;
   const { name, kind, finishedOn, dressedCount, dressed, cost, live, feed } = sent.value;
-  const outcome = farmFile().books.addPastBatch(sent.entry, {
+  const outcome = here.file.books.addPastBatch(sent.entry, {
     name,
     kind,
     finishedOn,

@@ -1,6 +1,6 @@
 import { sum } from "d3-array";
 import { settlementOf } from "#app/server/day-reading.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -11,15 +11,16 @@ import type { Route } from "./+types/books.ts";
 
 export const meta = () => [{ title: "Books · Pale Morning" }];
 
-export function loader() {
-  const farm = requireFarm();
-  const file = farmFile();
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
+  const file = here.file;
   const days = file.days();
   const settled = file.batches().flatMap((batch) => {
     const settlements = days
       .filter((day) => day.batchId === batch.id && day.settledEntryId)
       .flatMap((day) => {
-        const { settlement, live } = settlementOf(farm, batch, day);
+        const { settlement, live } = settlementOf(here, farm, batch, day);
         return settlement ? [{ settlement, liveKilograms: live.value, birds: dressedCount(day.id) }] : [];
       });
     if (settlements.length === 0) return [];

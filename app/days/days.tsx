@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import { planOf, progressOf } from "#app/server/day-reading.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
@@ -8,14 +8,15 @@ import type { Route } from "./+types/days.ts";
 
 export const meta = () => [{ title: "Days · Pale Morning" }];
 
-export function loader() {
-  const farm = requireFarm();
-  const file = farmFile();
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
+  const file = here.file;
   const rows = file.days().map((day) => {
     const batch = file.batch(day.batchId)!;
     // A line is played only for days to come: there may be hundreds behind.
-    const plan = day.settledEntryId ? undefined : planOf(farm, batch, day).plan;
-    const { state, done, lastBirdAt } = progressOf(day);
+    const plan = day.settledEntryId ? undefined : planOf(here, farm, batch, day).plan;
+    const { state, done, lastBirdAt } = progressOf(here, day);
     return {
       day,
       batchName: batch.name,

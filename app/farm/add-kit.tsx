@@ -1,6 +1,6 @@
 import { redirect } from "react-router";
 import { z } from "zod";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
@@ -22,17 +22,19 @@ const kitForm = z
       context.addIssue({ code: "custom", path: ["life"], message: "Enter 100 years or fewer" });
   });
 
-export function loader() {
-  requireFarm();
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
   return { entryId: newEntryId() };
 }
 
-export async function action({ request }: Route.ActionArgs) {
-  requireFarm();
-  const sent = await submitted(request, kitForm);
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  const sent = await submitted(here, request, kitForm);
   if (!sent.ok) return sent.refusal;
   const { name, price, life, counted } = sent.value;
-  const outcome = farmFile().addKit(sent.entry, {
+  const outcome = here.file.addKit(sent.entry, {
     name,
     priceCents: price,
     lifeYears: counted === "years" ? life : null,

@@ -1,7 +1,7 @@
 import { redirect } from "react-router";
 import { ChillFields, DayFields, FarmFields, ScalderFields } from "#app/farm/farm-fields.tsx";
 import { farmSettings, farmSettingsForm } from "#app/farm/farm-settings.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { OURS } from "#app/server/farm-means.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
@@ -30,15 +30,16 @@ const newFarm = (locale: string) => ({
   usesOwnDays: "on",
 });
 
-export function loader({ request }: Route.LoaderArgs) {
-  const farm = farmFile().farm();
+export function loader({ context, request }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const farm = here.file.farm();
   const browser = localeOfBrowser(request.headers.get("Accept-Language"));
   return {
     isNew: farm === undefined,
     revision: farm?.revision ?? 0,
     unitSystem: farm?.unitSystem ?? ("us" as const),
     fields: farm ? farmSettings(farm) : newFarm(browser),
-    kit: farmFile().kit(),
+    kit: here.file.kit(),
     entryId: newEntryId(),
     isSaved: new URL(request.url).searchParams.has("saved"),
     ours: OURS,
@@ -47,12 +48,13 @@ export function loader({ request }: Route.LoaderArgs) {
   };
 }
 
-export async function action({ request }: Route.ActionArgs) {
-  const farm = farmFile().farm();
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const farm = here.file.farm();
   const seen = Number(new URL(request.url).searchParams.get("seen"));
-  const sent = await submitted(request, farmSettingsForm(farm?.unitSystem ?? "us"));
+  const sent = await submitted(here, request, farmSettingsForm(farm?.unitSystem ?? "us"));
   if (!sent.ok) return sent.refusal;
-  if (farmFile().saveFarm(sent.value, seen) === "saved") {
+  if (here.file.saveFarm(sent.value, seen) === "saved") {
     return redirect(farm ? "/farm?saved" : "/batches", 303);
   }
   return sent.refuse({

@@ -1,6 +1,6 @@
 import { redirect } from "react-router";
 import { z } from "zod";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
@@ -16,21 +16,23 @@ const placeForm = z.object({
   capacityCount: wholeNumber({ least: 1, most: 100_000, ask: "Enter how many birds it holds" }),
 });
 
-export function loader() {
-  requireFarm();
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
   return { entryId: newEntryId() };
 }
 
-export async function action({ request }: Route.ActionArgs) {
-  requireFarm();
-  const sent = await submitted(request, placeForm);
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  const sent = await submitted(here, request, placeForm);
   if (!sent.ok) return sent.refusal;
   const { kind, ...rest } = sent.value;
   const place =
     kind === "either"
       ? { ...rest, kind: "fridge" as const, canFreeze: 1 as const }
       : { ...rest, kind, canFreeze: 0 as const };
-  const faults = faultsOf(farmFile().addPlace(sent.entry, place), {
+  const faults = faultsOf(here.file.addPlace(sent.entry, place), {
     "name-taken": { name: "That name is already used. Choose another" },
   });
   return faults ? sent.refuse(faults) : redirect("/freezers", 303);

@@ -1,7 +1,6 @@
 import { redirect } from "react-router";
 import { supplyForm } from "#app/freezers/supply-form.ts";
-import { now } from "#app/server/clock.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { SelectField, TextField } from "#app/ui/field.tsx";
@@ -14,19 +13,21 @@ import type { Route } from "./+types/add-supply.ts";
 
 export const meta = () => [{ title: "Supply · Pale Morning" }];
 
-export function loader({ request }: Route.LoaderArgs) {
+export function loader({ context, request }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
   const asked = new URL(request.url).searchParams.get("kind") ?? "";
   const kind: SupplyKind = SUPPLY_KINDS.find((one) => one === asked) ?? "bag";
-  return { unitSystem: requireFarm().unitSystem, kind, entryId: newEntryId() };
+  return { unitSystem: requireFarm(here).unitSystem, kind, entryId: newEntryId() };
 }
 
-export async function action({ request }: Route.ActionArgs) {
-  const farm = requireFarm();
-  const sent = await submitted(request, supplyForm(farm.unitSystem));
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
+  const sent = await submitted(here, request, supplyForm(farm.unitSystem));
   if (!sent.ok) return sent.refusal;
   const { inStock, ...supply } = sent.value;
-  const movedOn = localDayOf(now(), farm.timeZone);
-  const faults = faultsOf(farmFile().supplying.addSupply(sent.entry, supply, movedOn, inStock), {
+  const movedOn = localDayOf(here.now(), farm.timeZone);
+  const faults = faultsOf(here.file.supplying.addSupply(sent.entry, supply, movedOn, inStock), {
     "name-taken": { name: "That name is already used. Choose another" },
   });
   return faults ? sent.refuse(faults) : redirect("/freezers/supplies", 303);

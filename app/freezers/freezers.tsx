@@ -1,6 +1,6 @@
 import { group } from "d3-array";
 import { Form, Link } from "react-router";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, EmptyPlace, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
@@ -15,11 +15,12 @@ export const meta = () => [{ title: "Freezers · Pale Morning" }];
 /** How many birds that left lately are shown. */
 const LATELY = 10;
 
-export function loader() {
-  requireFarm();
-  const { stored, lately } = farmFile().freezers;
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  const { stored, lately } = here.file.freezers;
   const birds = stored();
-  const places = farmFile().places();
+  const places = here.file.places();
   const known = new Set(places.map((place) => place.id));
   return {
     // The fullest first: that is where a hand reaches.
@@ -28,7 +29,7 @@ export function loader() {
       .toSorted((one, other) => other.birds.length - one.birds.length),
     elsewhere: birds.filter((bird) => bird.placeId === null || !known.has(bird.placeId)),
     lately: lately(LATELY),
-    feed: farmFile().feedInStock(),
+    feed: here.file.feedInStock(),
     entryId: newEntryId(),
   };
 }

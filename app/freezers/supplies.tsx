@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { supplyAmount } from "#app/words/supply-words.ts";
@@ -7,9 +7,10 @@ import type { Route } from "./+types/supplies.ts";
 
 export const meta = () => [{ title: "Supplies · Pale Morning" }];
 
-export function loader() {
-  requireFarm();
-  return { supplies: farmFile().supplying.supplies() };
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  return { supplies: here.file.supplying.supplies() };
 }
 
 /** What is used up on a processing day, and how much of it there is. */

@@ -1,7 +1,6 @@
 import { data, redirect } from "react-router";
 import { supplyMoveForm } from "#app/freezers/supply-form.ts";
-import { now } from "#app/server/clock.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { type FarmContext, farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
@@ -15,29 +14,31 @@ import type { Route } from "./+types/supply.ts";
 
 export const meta = () => [{ title: "Supply · Pale Morning" }];
 
-function requireSupply(text: string) {
-  const supply = farmFile().supplying.supply(/^\d{1,9}$/.test(text) ? Number(text) : 0);
+function requireSupply(here: FarmContext, text: string) {
+  const supply = here.file.supplying.supply(/^\d{1,9}$/.test(text) ? Number(text) : 0);
   if (!supply) throw data("That supply does not exist.", { status: 404 });
   return supply;
 }
 
-export function loader({ params }: Route.LoaderArgs) {
-  const farm = requireFarm();
-  const supply = requireSupply(params.supplyId);
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
+  const supply = requireSupply(here, params.supplyId);
   return {
     supply,
-    moves: farmFile().supplying.moves(supply.id).toReversed(),
-    today: localDayOf(now(), farm.timeZone),
+    moves: here.file.supplying.moves(supply.id).toReversed(),
+    today: localDayOf(here.now(), farm.timeZone),
     entryId: newEntryId(),
   };
 }
 
-export async function action({ request, params }: Route.ActionArgs) {
-  const farm = requireFarm();
-  const supply = requireSupply(params.supplyId);
-  const sent = await submitted(request, supplyMoveForm(supply.kind, farm.unitSystem));
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
+  const supply = requireSupply(here, params.supplyId);
+  const sent = await submitted(here, request, supplyMoveForm(supply.kind, farm.unitSystem));
   if (!sent.ok) return sent.refusal;
-  const faults = faultsOf(farmFile().supplying.move(sent.entry, supply.id, sent.value), {});
+  const faults = faultsOf(here.file.supplying.move(sent.entry, supply.id, sent.value), {});
   return faults ? sent.refuse(faults) : redirect(`/freezers/supplies/${supply.id}`, 303);
 }
 

@@ -1,7 +1,6 @@
 import { data, redirect } from "react-router";
 import { z } from "zod";
-import { now } from "#app/server/clock.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { entryId } from "#app/ui/read-field.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
@@ -18,14 +17,19 @@ const Out = z.object({
 });
 
 /** One bird leaves the fridge or freezer today. */
-export async function action({ request }: Route.ActionArgs) {
-  const farm = requireFarm();
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
   const out = Out.safeParse(Object.fromEntries(await formFields(request)));
   if (!out.success) throw data("Choose a bird and how it left.", { status: 400 });
-  const outcome = farmFile().freezers.takeOut({ entryId: out.data.entryId, at: now() }, out.data.carcassId, {
-    outOn: localDayOf(now(), farm.timeZone),
-    how: out.data.how,
-  });
+  const outcome = here.file.freezers.takeOut(
+    { entryId: out.data.entryId, at: here.now() },
+    out.data.carcassId,
+    {
+      outOn: localDayOf(here.now(), farm.timeZone),
+      how: out.data.how,
+    },
+  );
   if (!outcome.recorded)
     throw data("That bird was already removed, or this page was already sent. Reload the page.", {
       status: 409,

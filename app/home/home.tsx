@@ -1,12 +1,12 @@
 import { redirect } from "react-router";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import type { Route } from "./+types/home.ts";
 
 /** Goes where the day's work is: to the day that is open, or to the next step of a farm that is just beginning. */
-export function loader() {
-  requireFarm();
-  const [open] = farmFile()
-    .days()
-    .filter((day) => !day.settledEntryId);
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  const [open] = here.file.days().filter((day) => !day.settledEntryId);
   if (open) throw redirect(`/days/${open.id}`);
   throw redirect("/batches");
 }

@@ -1,15 +1,15 @@
 import { data, redirect } from "react-router";
-import { now } from "#app/server/clock.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import type { Route } from "./+types/take-back.ts";
 
 /** Takes one written-down thing back: it stays in the file and is left out of every sum. Taps and birds have ways of their own. */
-export async function action({ request }: Route.ActionArgs) {
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
   const fields = await formFields(request);
   const back = String(fields.get("back") ?? "/");
   if (!isOwnPath(back)) throw data("That page can't be returned to.", { status: 400 });
-  if (farmFile().removeFact(String(fields.get("entryId") ?? ""), now()) === "not-a-fact") {
+  if (here.file.removeFact(String(fields.get("entryId") ?? ""), here.now()) === "not-a-fact") {
     throw data("That can't be removed here. If it belongs to a settled day, reopen the day first.", {
       status: 409,
     });

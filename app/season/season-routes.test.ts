@@ -2,11 +2,9 @@ import { beforeAll, describe, expect, test, vi } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 import type { SeasonView } from "#app/season/calendar/season-view.server.ts";
+import { CONTEXT, HERE } from "#app/server/here-of-tests.ts";
 
 /** The season's routes on a farm in memory; the clock stands at Thursday, September 17 2026, 06:12 at the farm. */
-process.env.PALE_MORNING_DATA = ":memory:";
-process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
-const { farmFile } = await import("#app/server/farm-file.server.ts");
 const season = await import("#app/season/calendar/season.tsx");
 const setSeason = await import("#app/season/calendar/set-season.ts");
 const stopSeason = await import("#app/season/calendar/stop-season.ts");
@@ -26,7 +24,7 @@ const chicks = await import("#app/season/chicks/chicks.tsx");
 vi.setConfig({ testTimeout: 30_000 });
 let number = 0;
 const sent = (fields: Record<string, string>) => post({ entryId: `season-form-${++number}`, ...fields });
-const view = (): SeasonView => season.loader().view;
+const view = (): SeasonView => season.loader({ context: CONTEXT } as never).view;
 const PERSON = { name: "Wren", handsPercent: "100", saturday: "on", friday: "on" };
 
 /** Waits until the season under way is calculated. */
@@ -40,10 +38,10 @@ async function settled(): Promise<SeasonView> {
 }
 
 beforeAll(() => {
-  makeFarmOfTests(farmFile());
+  makeFarmOfTests(HERE.file);
   // Two more batches: one that is ready in October, one on order.
   const batch = (name: string, hatchedOn: string, arrivedCount: number, awaitedOn: string | null) =>
-    farmFile().addBatch(
+    HERE.file.addBatch(
       { entryId: `batch-${name}-of-tests`, at: 0 },
       {
         name,
@@ -77,8 +75,8 @@ describe("people", () => {
     });
     await callRoute(people.action, sent({ ...PERSON, name: "Ash" }));
     await callRoute(people.action, sent({ ...PERSON, name: "Lark" }));
-    expect(farmFile().people.people()).toHaveLength(3);
-    expect(farmFile().people.people()[0]).toMatchObject({ weekdayMask: 16 + 32, handsPercent: 100 });
+    expect(HERE.file.people.people()).toHaveLength(3);
+    expect(HERE.file.people.people()[0]).toMatchObject({ weekdayMask: 16 + 32, handsPercent: 100 });
   });
 
   test("can or can't come on a single day, not on one gone by", async () => {
@@ -125,6 +123,7 @@ describe("people", () => {
     });
     expect(await upload(calendar)).toMatchObject({ status: 303, to: "/season/people/2?read=1" });
     const { days } = person.loader({
+      context: CONTEXT,
       params: { personId: "2" },
       request: new Request("http://farm/"),
     } as never);
@@ -156,7 +155,7 @@ describe("dates", () => {
     expect(await callRoute(weather.action, sent({ fromOn: "2026-10-01", mean: "90" }))).toMatchObject({
       status: 303,
     });
-    expect(farmFile().season.spells()).toMatchObject([
+    expect(HERE.file.season.spells()).toMatchObject([
       { fromOn: "2026-10-01", toOn: "2026-10-01", meanMillicelsius: 32_222 },
     ]);
     expect(await callRoute(weather.action, sent({ fromOn: "2026-10-01", mean: "400" }))).toMatchObject({
@@ -183,7 +182,7 @@ describe("rules", () => {
       everyonePlacedCents: "15",
     };
     expect(await save(said, 0)).toMatchObject({ status: 303 });
-    expect(farmFile().season.setting()).toMatchObject({
+    expect(HERE.file.season.setting()).toMatchObject({
       wholeCentsPerKilogram: 1157,
       yearlyCapCount: 1000,
       longestLineMinutes: 270,
@@ -191,7 +190,10 @@ describe("rules", () => {
       crewCents: null,
       mustBeBooked: 0,
     });
-    const { fields } = rules.loader({ request: new Request("http://farm/season/rules") } as never);
+    const { fields } = rules.loader({
+      context: CONTEXT,
+      request: new Request("http://farm/season/rules"),
+    } as never);
     expect(fields).toMatchObject({ whole: "5.25", longestLineHours: "4.5", everyonePlacedCents: "15.00" });
   });
 
@@ -200,7 +202,7 @@ describe("rules", () => {
       status: 422,
       faults: { "": [expect.stringContaining("were changed in another window")] },
     });
-    expect(farmFile().season.setting().wholeCentsPerKilogram).toBe(1157);
+    expect(HERE.file.season.setting().wholeCentsPerKilogram).toBe(1157);
   });
 
   test("have sizes whose heaviest is more than their lightest", async () => {
@@ -209,7 +211,7 @@ describe("rules", () => {
       faults: { most: ["The maximum must be more than the minimum"] },
     });
     expect(await callRoute(size.action, sent({ ...wanted, most: "5 8" }))).toMatchObject({ status: 303 });
-    expect(farmFile().season.sizes()).toMatchObject([{ who: "the inn", birdCount: 20 }]);
+    expect(HERE.file.season.sizes()).toMatchObject([{ who: "the inn", birdCount: 20 }]);
   });
 });
 
@@ -246,13 +248,13 @@ describe("season plan", () => {
     const moved = view();
     expect(moved.proposal?.outcome).toBe("moved");
     expect(moved.money.earns.value).toBeCloseTo(earned + move.cents, -1);
-    expect(farmFile().season.pins()).toMatchObject([{ batchId: group.batchId, pinnedOn: move.day }]);
+    expect(HERE.file.season.pins()).toMatchObject([{ batchId: group.batchId, pinnedOn: move.day }]);
 
     await callRoute(setSeason.action, sent({}));
     const again = await settled();
     const pinned = again.groups.find(({ day, batchId }) => day === move.day && batchId === group.batchId);
     expect(pinned?.pinEntryId).toBeDefined();
-    expect(pinned!.birds.whole + pinned!.birds.cut).toBe(farmFile().season.pins()[0]!.birdCount);
+    expect(pinned!.birds.whole + pinned!.birds.cut).toBe(HERE.file.season.pins()[0]!.birdCount);
   });
 
   test("answers a move of birds that are gone from there with what to do", async () => {
@@ -265,7 +267,7 @@ describe("season plan", () => {
 
   test("is old once something it was worked out from has changed", async () => {
     expect((await settled()).proposal?.isOld).toBe(false);
-    farmFile().recordLoss({ entryId: "a-loss-in-season", at: 1 }, 2, {
+    HERE.file.recordLoss({ entryId: "a-loss-in-season", at: 1 }, 2, {
       lostOn: "2026-09-16",
       birdCount: 3,
       cause: "",
@@ -276,7 +278,7 @@ describe("season plan", () => {
 
   test("warns of a scheduled day when those who were to do it can't", async () => {
     expect(view().short).toEqual([]);
-    for (const { entryId } of farmFile().people.people()) farmFile().removeFact(entryId, 2);
+    for (const { entryId } of HERE.file.people.people()) HERE.file.removeFact(entryId, 2);
     await callRoute(people.action, sent({ ...PERSON, name: "Finch", saturday: "", handsPercent: "10" }));
     expect(view().short).toMatchObject([{ day: "2026-09-19", birds: 10, mostBirds: 0 }]);
   });
@@ -287,7 +289,7 @@ describe("season plan", () => {
 });
 
 test("the calendar file holds every task of the scheduled day once, by ids of its own", async () => {
-  const text = await (seasonIcs.loader() as Response).text();
+  const text = await (seasonIcs.loader({ context: CONTEXT } as never) as Response).text();
   const ids = [...text.matchAll(/^UID:(.+)\r$/gm)].map(([, id]) => id);
   expect(new Set(ids).size).toBe(ids.length);
   expect(ids).toContain("day-of-tests.feed-off");
@@ -296,7 +298,7 @@ test("the calendar file holds every task of the scheduled day once, by ids of it
 
 describe("chicks planned backwards", () => {
   const ask = (query: string) =>
-    chicks.loader({ request: new Request(`http://farm/season/chicks${query}`) } as never);
+    chicks.loader({ context: CONTEXT, request: new Request(`http://farm/season/chicks${query}`) } as never);
 
   test("are asked for in one of the boxes, and dated ones with their date", () => {
     expect(ask("").plans).toBeUndefined();

@@ -1,5 +1,4 @@
-import { now } from "#app/server/clock.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { seasonTerms } from "#app/server/season-reading.server.ts";
 import { forecastDays } from "#app/server/weather.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
@@ -27,9 +26,15 @@ const BEFORE_DAYS = 7;
 const AFTER_DAYS = 60;
 
 /** @param dayId the day itself, whose birds are not another's; 0 for one that is not set yet */
-export function aroundDay(farm: Farm, batch: Batch, processedOn: LocalDay, dayId = 0): AroundDay {
-  const file = farmFile();
-  const terms = seasonTerms(farm, file.season.setting(), localDayOf(now(), farm.timeZone));
+export function aroundDay(
+  here: FarmContext,
+  farm: Farm,
+  batch: Batch,
+  processedOn: LocalDay,
+  dayId = 0,
+): AroundDay {
+  const file = here.file;
+  const terms = seasonTerms(here, farm, file.season.setting(), localDayOf(here.now(), farm.timeZone));
   const restDaysOf = (of: Batch) => terms.restDays ?? REST_DAYS[of.kind];
   const stored = file.freezers.stored();
   return {
@@ -52,7 +57,7 @@ export function aroundDay(farm: Farm, batch: Batch, processedOn: LocalDay, dayId
       })),
     restDays: restDaysOf(batch),
     centsPerKilogram: terms.wholeCentsPerKilogram.value,
-    at: now(),
-    weather: forecastDays(farm, addDays(processedOn, -BEFORE_DAYS), BEFORE_DAYS + AFTER_DAYS),
+    at: here.now(),
+    weather: forecastDays(here, farm, addDays(processedOn, -BEFORE_DAYS), BEFORE_DAYS + AFTER_DAYS),
   };
 }

@@ -1,6 +1,5 @@
 import { data } from "react-router";
-import { now } from "#app/server/clock.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { type FarmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { birdsAYear, farmMeans, hourRate, placeOf } from "#app/server/farm-means.server.ts";
 import { flockOf } from "#app/server/flock-of.server.ts";
 import { farmPace } from "#app/server/own-pace.server.ts";
@@ -32,17 +31,20 @@ export function idFrom(text: string | undefined, what: string): number {
 }
 
 /** @throws a 404 page if there is no such batch */
-export function requireBatch(text: string | undefined): Batch {
-  const batch = farmFile().batch(idFrom(text, "batch"));
+export function requireBatch(here: FarmContext, text: string | undefined): Batch {
+  const batch = here.file.batch(idFrom(text, "batch"));
   if (!batch) throw data("That batch does not exist.", { status: 404 });
   return batch;
 }
 
 /** @throws a 404 page if there is no such day */
-export function requireDay(text: string | undefined): { farm: Farm; day: ProcessingDay; batch: Batch } {
-  const farm = requireFarm();
-  const day = farmFile().day(idFrom(text, "day"));
-  const batch = day && farmFile().batch(day.batchId);
+export function requireDay(
+  here: FarmContext,
+  text: string | undefined,
+): { farm: Farm; day: ProcessingDay; batch: Batch } {
+  const farm = requireFarm(here);
+  const day = here.file.day(idFrom(text, "day"));
+  const batch = day && here.file.batch(day.batchId);
   if (!day || !batch) throw data("That day does not exist.", { status: 404 });
   return { farm, day, batch };
 }
@@ -53,36 +55,46 @@ export function requireDay(text: string | undefined): { farm: Farm; day: Process
  * @param dayId the day whose own birds are free for it; 0 for one that is not set yet
  * @param iceBagsInStock bags that the day will find, where that matters: it takes the plans of the days before
  */
-export function planBasis(farm: Farm, batch: Batch, dayId = 0, iceBagsInStock?: number): PlanBasis {
+export function planBasis(
+  here: FarmContext,
+  farm: Farm,
+  batch: Batch,
+  dayId = 0,
+  iceBagsInStock?: number,
+): PlanBasis {
   return {
-    aliveBirds: farmFile().freeForDay(batch.id, dayId),
-    flock: flockOf(farm, batch, farmFile().story(batch.id)),
-    means: { ...farmMeans(farm), ownPace: farmPace(farm) },
-    pens: farmFile()
-      .pens(batch.id)
-      .map(({ pen, birdCount }) => ({ name: pen, birds: birdCount })),
+    aliveBirds: here.file.freeForDay(batch.id, dayId),
+    flock: flockOf(here, farm, batch, here.file.story(batch.id)),
+    means: { ...farmMeans(farm), ownPace: farmPace(here, farm) },
+    pens: here.file.pens(batch.id).map(({ pen, birdCount }) => ({ name: pen, birds: birdCount })),
     iceBagsInStock,
-    helpers: farmFile().people.people(),
+    helpers: here.file.people.people(),
     place: placeOf(farm),
     timeZone: farm.timeZone,
   };
 }
 
-export function planOf(farm: Farm, batch: Batch, day: ProcessingDay, iceBagsInStock?: number): PlanForDate {
-  const basis = planBasis(farm, batch, day.id, iceBagsInStock);
+export function planOf(
+  here: FarmContext,
+  farm: Farm,
+  batch: Batch,
+  day: ProcessingDay,
+  iceBagsInStock?: number,
+): PlanForDate {
+  const basis = planBasis(here, farm, batch, day.id, iceBagsInStock);
   return planForDate(basis, day.processedOn, day, playedLine);
 }
 
 /** The same to be sent to a page, without each morning's end, which only a curve asks for. */
-export function planToSend(farm: Farm, batch: Batch, day: ProcessingDay): PlanForDate {
-  const planned = planOf(farm, batch, day);
+export function planToSend(here: FarmContext, farm: Farm, batch: Batch, day: ProcessingDay): PlanForDate {
+  const planned = planOf(here, farm, batch, day);
   const { line } = planned.plan;
   const answer = { ...line.answer, lastChills: [] };
   return { ...planned, plan: { ...planned.plan, line: { ...line, answer } } };
 }
 
-export function progressOf(day: ProcessingDay): RunProgress {
-  return runProgress(farmFile().run.events(day.id), day.birds, now());
+export function progressOf(here: FarmContext, day: ProcessingDay): RunProgress {
+  return runProgress(here.file.run.events(day.id), day.birds, here.now());
 }
 
 export interface DaySettlement {
@@ -96,17 +108,17 @@ export interface DaySettlement {
 }
 
 /** What a day came to, calculated from all that was recorded of it and its batch. */
-export function settlementOf(farm: Farm, batch: Batch, day: ProcessingDay): DaySettlement {
-  const file = farmFile();
+export function settlementOf(here: FarmContext, farm: Farm, batch: Batch, day: ProcessingDay): DaySettlement {
+  const file = here.file;
   const story = file.story(batch.id);
   const settled = file.settling.settlement(day.id);
-  const live = liveMean(farm, batch, story, day, settled?.liveMeanMilligrams ?? null);
-  const loggedMinutes = minutesWorked(farm, batch, day);
+  const live = liveMean(here, farm, batch, story, day, settled?.liveMeanMilligrams ?? null);
+  const loggedMinutes = minutesWorked(here, farm, batch, day);
   const workMinutes: Setting =
     settled?.workMinutes === null || settled?.workMinutes === undefined
       ? { value: loggedMinutes.value, provenance: "calculated" }
       : { value: settled.workMinutes, provenance: "measured" };
-  const { days, shares, stillAlive } = sharesOf(farm, batch, flockOf(farm, batch, story));
+  const { days, shares, stillAlive } = sharesOf(here, farm, batch, flockOf(here, farm, batch, story));
   const ownShare = days.findIndex(({ id }) => id === day.id);
   const tally = packTally(
     file.pack.carcasses(day.id).map(({ purpose, weightMilligrams }) => ({
@@ -131,7 +143,9 @@ export function settlementOf(farm: Farm, batch: Batch, day: ProcessingDay): DayS
             dayCosts: file.settling
               .costs(day.id)
               .map(({ what, amountCents }) => ({ what, cents: amountCents }))
-              .concat(usedOn(day.id).map(({ name, cents }) => ({ what: `${name}, from stock`, cents }))),
+              .concat(
+                usedOn(here, day.id).map(({ name, cents }) => ({ what: `${name}, from stock`, cents })),
+              ),
             kit: file.kit().map(kitItemOf),
             birdsAYear: birdsAYear(farm),
             workMinutes,
@@ -170,8 +184,8 @@ export function batchCostOf(batch: Batch, story: BatchStory) {
 }
 
 /** Every processing day of the batch with dressed birds shares its cost, and so do the birds still alive. */
-function sharesOf(farm: Farm, batch: Batch, flock: Flock) {
-  const file = farmFile();
+function sharesOf(here: FarmContext, farm: Farm, batch: Batch, flock: Flock) {
+  const file = here.file;
   const path = flockPath(flock);
   const days = file
     .daysOf(batch.id)
@@ -184,14 +198,20 @@ function sharesOf(farm: Farm, batch: Batch, flock: Flock) {
   const stillAlive = Math.max(0, batch.aliveCount);
   const living: CostShare = {
     birds: stillAlive,
-    feedKilogramsEach: feedEatenBy(localDayOf(now(), farm.timeZone), flock, path),
+    feedKilogramsEach: feedEatenBy(localDayOf(here.now(), farm.timeZone), flock, path),
   };
   return { days, shares: stillAlive > 0 ? [...days, living] : days, stillAlive };
 }
 
 /** What the birds still alive have cost until today, cents: their share of the batch's cost. */
-export function livingCost(farm: Farm, batch: Batch, story: BatchStory, flock: Flock): number {
-  const { shares, stillAlive } = sharesOf(farm, batch, flock);
+export function livingCost(
+  here: FarmContext,
+  farm: Farm,
+  batch: Batch,
+  story: BatchStory,
+  flock: Flock,
+): number {
+  const { shares, stillAlive } = sharesOf(here, farm, batch, flock);
   if (stillAlive === 0) return 0;
   const { chicks, feed, other } = batchCostOf(batch, story);
   const share = splitBatchCost({ chicks, feed: feed.cents, other }, shares).at(-1)!;
@@ -199,13 +219,14 @@ export function livingCost(farm: Farm, batch: Batch, story: BatchStory, flock: F
 }
 
 function liveMean(
+  here: FarmContext,
   farm: Farm,
   batch: Batch,
   story: BatchStory,
   day: ProcessingDay,
   measuredMilligrams: number | null,
 ): Reckoning {
-  if (measuredMilligrams === null) return flockOn(day.processedOn, flockOf(farm, batch, story)).live;
+  if (measuredMilligrams === null) return flockOn(day.processedOn, flockOf(here, farm, batch, story)).live;
   return reckoning({
     value: kilogramsFromMilligrams(measuredMilligrams),
     unit: "live-kg",
@@ -216,12 +237,12 @@ function liveMean(
   });
 }
 
-function minutesWorked(farm: Farm, batch: Batch, day: ProcessingDay): Reckoning {
-  const { startedAt, finishedAt, lastBirdAt } = progressOf(day);
+function minutesWorked(here: FarmContext, farm: Farm, batch: Batch, day: ProcessingDay): Reckoning {
+  const { startedAt, finishedAt, lastBirdAt } = progressOf(here, day);
   const to = finishedAt ?? lastBirdAt;
   const logged = startedAt === undefined || to === undefined ? undefined : { from: startedAt, to };
   // Books ask this of every day there ever was: a line is played only for those that no one tapped.
-  const planned = () => (planOf(farm, batch, day).plan.line.likelyAt.value - day.startAt) / 60_000;
+  const planned = () => (planOf(here, farm, batch, day).plan.line.likelyAt.value - day.startAt) / 60_000;
   return workTime({
     people: day.people,
     time: logged ?? { plannedLineMinutes: planned() },

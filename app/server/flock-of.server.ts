@@ -1,4 +1,4 @@
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { weatherOf } from "#app/server/weather.server.ts";
 import type { Flock } from "#core/growth/flock.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
@@ -6,23 +6,26 @@ import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** A batch as growth calculates with it: its weigh-ins, its weather, and the days that took its biggest birds. */
-export function flockOf(farm: Farm, batch: Batch, { weighings }: Pick<BatchStory, "weighings">): Flock {
+export function flockOf(
+  here: FarmContext,
+  farm: Farm,
+  batch: Batch,
+  { weighings }: Pick<BatchStory, "weighings">,
+): Flock {
   let current = batch.arrivedCount - batch.lostCount;
-  const takings = farmFile()
-    .daysOf(batch.id)
-    .map((day) => {
-      const taking = {
-        takenOn: day.processedOn,
-        birds: day.birds,
-        ofBirds: current,
-        which: day.whichBirds,
-      };
-      current -= day.birds;
-      return taking;
-    });
+  const takings = here.file.daysOf(batch.id).map((day) => {
+    const taking = {
+      takenOn: day.processedOn,
+      birds: day.birds,
+      ofBirds: current,
+      which: day.whichBirds,
+    };
+    current -= day.birds;
+    return taking;
+  });
   return {
     takings,
-    weather: weatherOf(farm, batch.hatchedOn),
+    weather: weatherOf(here, farm, batch.hatchedOn),
     kind: batch.kind,
     maleShare: batch.maleSharePermille / 1000,
     hatchedOn: batch.hatchedOn,

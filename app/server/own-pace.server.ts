@@ -1,4 +1,4 @@
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { farmMeans, placeOf } from "#app/server/farm-means.server.ts";
 import { flockOf } from "#app/server/flock-of.server.ts";
 import { playedLine } from "#app/server/played-line.server.ts";
@@ -14,21 +14,21 @@ const DAYS_LOOKED_BACK = 6;
 const REPLICATIONS = 200;
 
 /** How quick the farm's last settled days were against our times; ours, where it has none or wants none of it. */
-export function farmPace(farm: Farm): OwnPace {
+export function farmPace(here: FarmContext, farm: Farm): OwnPace {
   if (farm.usesOwnDays === 0) return OUR_PACE;
-  const settled = farmFile()
+  const settled = here.file
     .lastDays(2 * DAYS_LOOKED_BACK)
     .filter((day) => day.settledEntryId)
     .slice(0, DAYS_LOOKED_BACK);
-  return ownPace(settled.flatMap((day) => dayTaken(farm, day) ?? []));
+  return ownPace(settled.flatMap((day) => dayTaken(here, farm, day) ?? []));
 }
 
 const known = new Map<string, DayTaken>();
 const KEPT = 60;
 
 /** How long a day took, and what our times would have said of it; undefined where no one tapped its birds. */
-function dayTaken(farm: Farm, day: ProcessingDay): DayTaken | undefined {
-  const file = farmFile();
+function dayTaken(here: FarmContext, farm: Farm, day: ProcessingDay): DayTaken | undefined {
+  const file = here.file;
   const { startedAt, lastBirdAt, done } = runProgress(file.run.events(day.id), day.birds, 0);
   if (startedAt === undefined || lastBirdAt === undefined || done === 0) return undefined;
   const tookMinutes = (lastBirdAt - startedAt) / 60_000;
@@ -41,7 +41,7 @@ function dayTaken(farm: Farm, day: ProcessingDay): DayTaken | undefined {
   const { line } = planForDate(
     {
       aliveBirds: done,
-      flock: flockOf(farm, batch, story),
+      flock: flockOf(here, farm, batch, story),
       means: farmMeans(farm),
       helpers,
       pens: [],

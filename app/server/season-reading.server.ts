@@ -1,5 +1,4 @@
-import { now } from "#app/server/clock.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { farmMeans, hourRate } from "#app/server/farm-means.server.ts";
 import { flockOf } from "#app/server/flock-of.server.ts";
 import { farmPace } from "#app/server/own-pace.server.ts";
@@ -22,17 +21,17 @@ const AHEAD_DAYS = 400;
 const ROOM_UNSAID = 1_000_000;
 
 /** All that the season is calculated from, read from the file; with only one batch in it, if it is named. */
-export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
-  const file = farmFile();
-  const today = localDayOf(now(), farm.timeZone);
-  const terms = seasonTerms(farm, file.season.setting(), today);
+export function seasonFacts(here: FarmContext, farm: Farm, onlyBatchId?: number): SeasonFacts {
+  const file = here.file;
+  const today = localDayOf(here.now(), farm.timeZone);
+  const terms = seasonTerms(here, farm, file.season.setting(), today);
   const batches = onlyBatchId === undefined ? file.batches() : [file.batch(onlyBatchId)!];
-  const held = heldDays(terms);
+  const held = heldDays(here, terms);
   const groups = batches
     .filter(({ aliveCount }) => aliveCount > 0)
     .map((batch) => ({ batch, birds: file.freeForDay(batch.id) }))
     .filter(({ birds }) => birds > 0)
-    .map(({ batch, birds }) => groupFacts(farm, batch, file.story(batch.id), birds));
+    .map(({ batch, birds }) => groupFacts(here, farm, batch, file.story(batch.id), birds));
   const [last] = file.lastDays(1);
   const places = file.places();
   const capacity = (is: (place: (typeof places)[number]) => boolean) =>
@@ -53,9 +52,9 @@ export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
     pins: file.season
       .pins()
       .map(({ batchId, pinnedOn, birdCount }) => ({ batchId, pinnedOn, birds: birdCount })),
-    sizes: wantedSizes(),
+    sizes: wantedSizes(here),
     terms,
-    means: { ...farmMeans(farm), ownPace: farmPace(farm) },
+    means: { ...farmMeans(farm), ownPace: farmPace(here, farm) },
     cones: last?.cones ?? 3,
     tablePlaces: last?.tablePlaces ?? 2,
     rooms: {
@@ -66,29 +65,33 @@ export function seasonFacts(farm: Farm, onlyBatchId?: number): SeasonFacts {
       restingNow: [],
     },
     dressedByYear: file.books.dressedByYear(),
-    highs: forecastDays(farm, today, AHEAD_DAYS).map(({ highCelsius }) => highCelsius),
+    highs: forecastDays(here, farm, today, AHEAD_DAYS).map(({ highCelsius }) => highCelsius),
   };
 }
 
-function wantedSizes(): SeasonFacts["sizes"] {
+function wantedSizes(here: FarmContext): SeasonFacts["sizes"] {
   const kilograms = (milligrams: number | null) =>
     milligrams === null ? undefined : milligrams / MILLIGRAMS_PER_KILOGRAM;
-  return farmFile()
-    .season.sizes()
-    .map(({ who, leastMilligrams, mostMilligrams, birdCount }) => ({
-      who,
-      leastKilograms: kilograms(leastMilligrams),
-      mostKilograms: kilograms(mostMilligrams),
-      birds: birdCount,
-    }));
+  return here.file.season.sizes().map(({ who, leastMilligrams, mostMilligrams, birdCount }) => ({
+    who,
+    leastKilograms: kilograms(leastMilligrams),
+    mostKilograms: kilograms(mostMilligrams),
+    birds: birdCount,
+  }));
 }
 
-export function groupFacts(farm: Farm, batch: Batch, story: BatchStory, birds: number): GroupFacts {
+export function groupFacts(
+  here: FarmContext,
+  farm: Farm,
+  batch: Batch,
+  story: BatchStory,
+  birds: number,
+): GroupFacts {
   return {
     batchId: batch.id,
     name: batch.name,
     birds,
-    flock: flockOf(farm, batch, story),
+    flock: flockOf(here, farm, batch, story),
     feedCentsPerKilogram: feedPrice(story),
   };
 }
@@ -102,31 +105,34 @@ export function feedPrice({ feed }: Pick<BatchStory, "feed">): Setting {
   );
 }
 
-function heldDays(terms: SeasonTerms): HeldDay[] {
-  return farmFile()
-    .openDays()
-    .map((day) => {
-      const batch = farmFile().batch(day.batchId)!;
-      return {
-        dayId: day.id,
-        day: day.processedOn,
-        batchId: day.batchId,
-        batchName: batch.name,
-        birds: day.birds,
-        cutUp: day.cutUp,
-        restDays: terms.restDays ?? REST_DAYS[batch.kind],
-      };
-    });
+function heldDays(here: FarmContext, terms: SeasonTerms): HeldDay[] {
+  return here.file.openDays().map((day) => {
+    const batch = here.file.batch(day.batchId)!;
+    return {
+      dayId: day.id,
+      day: day.processedOn,
+      batchId: day.batchId,
+      batchName: batch.name,
+      birds: day.birds,
+      cutUp: day.cutUp,
+      restDays: terms.restDays ?? REST_DAYS[batch.kind],
+    };
+  });
 }
 
 /** Money and limits, the farm's own where it said so. */
-export function seasonTerms(farm: Farm, setting: SeasonSetting, today: LocalDay): SeasonTerms {
+export function seasonTerms(
+  here: FarmContext,
+  farm: Farm,
+  setting: SeasonSetting,
+  today: LocalDay,
+): SeasonTerms {
   const strengthOf = (rule: SeasonRule): Strength => {
     const cents = setting[RULE_PRICE[rule]];
     return cents === null ? { isFirm: true } : { isFirm: false, cents };
   };
   const leaving =
-    farmFile().freezers.outBetween(addDays(today, -WEEKS_LOOKED_BACK * 7), today) / WEEKS_LOOKED_BACK;
+    here.file.freezers.outBetween(addDays(today, -WEEKS_LOOKED_BACK * 7), today) / WEEKS_LOOKED_BACK;
   return {
     wholeCentsPerKilogram: settingOr(setting.wholeCentsPerKilogram, OURS.wholeCentsPerKilogram),
     cutCentsPerKilogram: settingOr(setting.cutCentsPerKilogram, OURS.cutCentsPerKilogram),

@@ -1,5 +1,4 @@
-import { now } from "#app/server/clock.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { type Show, showFor } from "#app/words/show.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { daysBetween } from "#core/calendar/local-day.ts";
@@ -14,9 +13,9 @@ export interface SpineWords {
   readonly books: string;
 }
 
-export function spineWords(farm: Farm): SpineWords {
-  const file = farmFile();
-  const today = localDayOf(now(), farm.timeZone);
+export function spineWords(here: FarmContext, farm: Farm): SpineWords {
+  const file = here.file;
+  const today = localDayOf(here.now(), farm.timeZone);
   const open = file.openDays();
   const living = file
     .batches()

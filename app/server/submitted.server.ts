@@ -3,7 +3,7 @@ import type { Submission } from "@conform-to/react";
 import { parseWithZod } from "@conform-to/zod/v4";
 import { data } from "react-router";
 import type { z } from "zod";
-import { now } from "#app/server/clock.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import type { Refusal } from "#app/ui/farm-form.tsx";
 import { isEntryId } from "#app/ui/read-field.ts";
 import type { Entry, Recorded } from "#db/entry.server.ts";
@@ -73,6 +73,7 @@ export type Faults = Readonly<Record<string, string>>;
 
 /** Reads a form by its schema; what can't be read is answered with what was typed and what is wrong with it. */
 export async function submitted<Schema extends z.ZodType<Entered, Entered>>(
+  here: FarmContext,
   request: Request,
   schema: Schema,
 ): Promise<Submitted<z.output<Schema>>> {
@@ -89,7 +90,7 @@ export async function submitted<Schema extends z.ZodType<Entered, Entered>>(
   return {
     ok: true,
     value: submission.value as z.output<Schema>,
-    entry: { entryId, at: now() },
+    entry: { entryId, at: here.now() },
     refuse: (faults) => refusalPage(submission, faults),
   };
 }

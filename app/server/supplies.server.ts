@@ -1,11 +1,11 @@
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import type { Supply } from "#core/day/supplies/day-needs.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 
 /** What the farm keeps in stock, as core calculates with it. */
-export const suppliesInStock = (): Supply[] =>
-  farmFile()
-    .supplying.supplies()
+export const suppliesInStock = (here: FarmContext): Supply[] =>
+  here.file.supplying
+    .supplies()
     .map(({ id, name, kind, mostMilligrams, packAmount, packCents, inStock }) => ({
       id,
       name,
@@ -17,7 +17,7 @@ export const suppliesInStock = (): Supply[] =>
     }));
 
 /** Supplies that a settled day took, and what they cost at what a pack cost. */
-export const usedOn = (dayId: number) =>
-  farmFile()
-    .supplying.usedOn(dayId)
+export const usedOn = (here: FarmContext, dayId: number) =>
+  here.file.supplying
+    .usedOn(dayId)
     .map((used) => ({ ...used, cents: Math.round((used.amount * used.packCents) / used.packAmount) }));

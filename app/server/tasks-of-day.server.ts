@@ -1,6 +1,5 @@
-import { now } from "#app/server/clock.server.ts";
 import { planOf } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { iceBagsLeft } from "#app/server/ice-left.server.ts";
 import { seasonTerms } from "#app/server/season-reading.server.ts";
 import { type TaskWords, taskInWords } from "#app/words/task-words.ts";
@@ -19,10 +18,15 @@ import type { Farm } from "#db/farm/farm-queries.server.ts";
 const AROUND_DAYS = 30;
 
 /** What follows from a day, each with who would do it. */
-export function tasksOfDay(farm: Farm, batch: Batch, day: ProcessingDay): (DayTask & TaskWords)[] {
-  const file = farmFile();
-  const today = localDayOf(now(), farm.timeZone);
-  const terms = seasonTerms(farm, file.season.setting(), today);
+export function tasksOfDay(
+  here: FarmContext,
+  farm: Farm,
+  batch: Batch,
+  day: ProcessingDay,
+): (DayTask & TaskWords)[] {
+  const file = here.file;
+  const today = localDayOf(here.now(), farm.timeZone);
+  const terms = seasonTerms(here, farm, file.season.setting(), today);
   const isBooked = file.season
     .bookings()
     .some(
@@ -31,7 +35,7 @@ export function tasksOfDay(farm: Farm, batch: Batch, day: ProcessingDay): (DayTa
         fromOn <= day.processedOn &&
         day.processedOn <= toOn,
     );
-  const planned = planOf(farm, batch, day, iceBagsLeft(farm, day));
+  const planned = planOf(here, farm, batch, day, iceBagsLeft(here, farm, day));
   const tasks = dayTasks({
     processedOn: day.processedOn,
     choices: planned.choices,
@@ -39,7 +43,7 @@ export function tasksOfDay(farm: Farm, batch: Batch, day: ProcessingDay): (DayTa
     timeZone: day.timeZone,
     plan: planned.plan,
     restDays: terms.restDays ?? REST_DAYS[batch.kind],
-    people: peopleAround(day),
+    people: peopleAround(here, day),
     toBook: terms.hiredThing !== "" && !isBooked ? terms.hiredThing : undefined,
     today,
   });
@@ -47,8 +51,8 @@ export function tasksOfDay(farm: Farm, batch: Batch, day: ProcessingDay): (DayTa
 }
 
 /** The farm's people, and helpers without a name who come on the day only. */
-function peopleAround(day: ProcessingDay): TaskPerson[] {
-  const { people, personDays } = farmFile().people;
+function peopleAround(here: FarmContext, day: ProcessingDay): TaskPerson[] {
+  const { people, personDays } = here.file.people;
   const said = personDays(addDays(day.processedOn, -AROUND_DAYS), addDays(day.processedOn, AROUND_DAYS));
   const year = Number(day.processedOn.slice(0, 4));
   const known = people().map((person) => ({

@@ -1,5 +1,4 @@
-import { now } from "#app/server/clock.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
@@ -9,9 +8,9 @@ import type { ForecastDay } from "#devices/forecast/forecast.ts";
 import { simulatedForecast } from "#devices/forecast/simulated-forecast.ts";
 
 /** Days of weather for the farm: the stand-in's usual weather, and whatever spells someone typed in. */
-export function forecastDays(farm: Farm, from: LocalDay, count: number): ForecastDay[] {
-  const spells = farmFile()
-    .season.spells()
+export function forecastDays(here: FarmContext, farm: Farm, from: LocalDay, count: number): ForecastDay[] {
+  const spells = here.file.season
+    .spells()
     .map(({ meanMillicelsius, ...spell }) => ({ ...spell, meanCelsius: meanMillicelsius / 1000 }));
   return simulatedForecast(spells).days({ latitude: placeOf(farm).latitude, from, count });
 }
@@ -20,11 +19,11 @@ export function forecastDays(farm: Farm, from: LocalDay, count: number): Forecas
 const AHEAD_DAYS = 180;
 
 /** The weather that a flock has had since it hatched and is to have. */
-export function weatherOf(farm: Farm, hatchedOn: LocalDay): DailyWeather {
-  const today = localDayOf(now(), farm.timeZone);
+export function weatherOf(here: FarmContext, farm: Farm, hatchedOn: LocalDay): DailyWeather {
+  const today = localDayOf(here.now(), farm.timeZone);
   const count = Math.max(0, Math.min(700, daysBetween(hatchedOn, today) + AHEAD_DAYS));
   return {
     from: hatchedOn,
-    celsius: forecastDays(farm, hatchedOn, count).map(({ meanCelsius }) => meanCelsius),
+    celsius: forecastDays(here, farm, hatchedOn, count).map(({ meanCelsius }) => meanCelsius),
   };
 }

@@ -1,6 +1,7 @@
 import { createElement, type FunctionComponent, type ReactNode } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
 import { createMemoryRouter, RouterProvider } from "react-router";
+import { CONTEXT } from "#app/server/here-of-tests.ts";
 import { ShowProvider } from "#app/ui/use-show.tsx";
 import type { Reading } from "#app/words/show.ts";
 
@@ -50,7 +51,7 @@ export function opened(
   reading: Reading = IN_POUNDS,
 ): string {
   const request = new Request(`http://farm/x${query}`);
-  const loaderData = page.loader({ params, request, context: {} } as never);
+  const loaderData = page.loader({ params, request, context: CONTEXT } as never);
   const part = page.default as unknown as FunctionComponent<{ loaderData: unknown }>;
   return said(createElement(part, { loaderData }), reading);
 }

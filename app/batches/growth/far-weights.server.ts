@@ -1,4 +1,4 @@
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { flockOf } from "#app/server/flock-of.server.ts";
 import { plural, showFor } from "#app/words/show.ts";
 import { flockOn } from "#core/growth/flock-forecast.ts";
@@ -12,13 +12,14 @@ const HEAVY_SHARE = 2;
 
 /** A question about a weight that is far from what birds of this age weigh; undefined if none is. */
 export function farWeights(
+  here: FarmContext,
   farm: Farm,
   batch: Batch,
   day: string,
   milligrams: readonly number[],
 ): string | undefined {
   if (day < batch.hatchedOn) return undefined;
-  const { birdBand, ageDays, live } = flockOn(day, flockOf(farm, batch, farmFile().story(batch.id)));
+  const { birdBand, ageDays, live } = flockOn(day, flockOf(here, farm, batch, here.file.story(batch.id)));
   const [low, high] = [birdBand[0] * LIGHT_SHARE, birdBand[1] * HEAVY_SHARE];
   const far = milligrams.find((weight) => {
     const kilograms = kilogramsFromMilligrams(weight);

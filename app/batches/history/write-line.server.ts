@@ -1,7 +1,7 @@
 import { farWeights } from "#app/batches/growth/far-weights.server.ts";
 import { type EnteredLine, usualBag } from "#app/batches/history/story-line.ts";
 import { batchCostOf } from "#app/server/day-reading.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { type FarmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { type Faults, faultsOf } from "#app/server/submitted.server.ts";
 import { plural } from "#app/words/show.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
@@ -9,13 +9,14 @@ import type { Entry } from "#db/entry.server.ts";
 
 /** Writes down one line of a flock's story, whatever it says; or says beside it why not. */
 export function writeLine(
+  here: FarmContext,
   entry: Entry,
   batch: Batch,
   day: string,
   said: EnteredLine,
   units: "us" | "metric",
 ): Faults | undefined {
-  const file = farmFile();
+  const file = here.file;
   const story = file.story(batch.id);
   const bag = story.feed.at(-1)?.bagMilligrams ?? usualBag(units);
   const inBags = (bags: number) => Math.round(bags * bag);
@@ -37,7 +38,8 @@ export function writeLine(
       const far = said.isSure
         ? undefined
         : farWeights(
-            requireFarm(),
+            here,
+            requireFarm(here),
             batch,
             day,
             said.weights.map(({ milligrams }) => milligrams),
@@ -88,7 +90,7 @@ export function writeLine(
           fromPen: said.fromPen,
           toPen: said.toPen,
         }),
-        { "more-than-in-pen": line(penWords(batch, said.fromPen)) },
+        { "more-than-in-pen": line(penWords(here, batch, said.fromPen)) },
       );
     case "arrived":
       return faultsOf(file.recordArrival(entry, batch.id, { arrivedOn: day, arrivedCount: said.birds }), {
@@ -134,8 +136,8 @@ export function writeLine(
   }
 }
 
-function penWords(batch: Batch, fromPen: string): string {
-  const pens = farmFile().pens(batch.id);
+function penWords(here: FarmContext, batch: Batch, fromPen: string): string {
+  const pens = here.file.pens(batch.id);
   const list = pens.map(({ pen, birdCount }) => `${birdCount} in ${pen}`).join(", ");
   if (fromPen === "")
     return list === "" ? `Only ${batch.aliveCount} are alive` : `Name the pen they came from: ${list}`;

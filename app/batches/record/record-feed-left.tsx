@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import { bagsToMilligrams, feedLeftForm, USUAL_BAG_MILLIGRAMS } from "#app/batches/batch-forms.ts";
 import { loadFactPage } from "#app/batches/record/fact-page.server.ts";
 import { FactPage } from "#app/batches/record/fact-page.tsx";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { faultsOf, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
@@ -10,15 +10,17 @@ import type { Route } from "./+types/record-feed-left.ts";
 
 export const meta = () => [{ title: "Feed left · Pale Morning" }];
 
-export const loader = ({ params }: Route.LoaderArgs) => loadFactPage(params.batchId);
+export const loader = ({ context, params }: Route.LoaderArgs) =>
+  loadFactPage(context.get(farmContext), params.batchId);
 
-export async function action({ request, params }: Route.ActionArgs) {
-  const { batch, setting } = loadFactPage(params.batchId);
-  const sent = await submitted(request, feedLeftForm(setting));
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { batch, setting } = loadFactPage(context.get(farmContext), params.batchId);
+  const sent = await submitted(here, request, feedLeftForm(setting));
   if (!sent.ok) return sent.refusal;
   const { countedOn, bagsLeft } = sent.value;
-  const bag = farmFile().story(batch.id).feed.at(-1)?.bagMilligrams ?? USUAL_BAG_MILLIGRAMS;
-  const outcome = farmFile().recordFeedLeft(sent.entry, batch.id, {
+  const bag = here.file.story(batch.id).feed.at(-1)?.bagMilligrams ?? USUAL_BAG_MILLIGRAMS;
+  const outcome = here.file.recordFeedLeft(sent.entry, batch.id, {
     countedOn,
     leftMilligrams: bagsToMilligrams(bagsLeft, bag),
   });

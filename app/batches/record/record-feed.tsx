@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import { feedForm } from "#app/batches/batch-forms.ts";
 import { loadFactPage } from "#app/batches/record/fact-page.server.ts";
 import { FactPage } from "#app/batches/record/fact-page.tsx";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { faultsOf, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
@@ -10,14 +10,16 @@ import type { Route } from "./+types/record-feed.ts";
 
 export const meta = () => [{ title: "Feed bought · Pale Morning" }];
 
-export const loader = ({ params }: Route.LoaderArgs) => loadFactPage(params.batchId);
+export const loader = ({ context, params }: Route.LoaderArgs) =>
+  loadFactPage(context.get(farmContext), params.batchId);
 
-export async function action({ request, params }: Route.ActionArgs) {
-  const { batch, setting } = loadFactPage(params.batchId);
-  const sent = await submitted(request, feedForm(setting));
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { batch, setting } = loadFactPage(context.get(farmContext), params.batchId);
+  const sent = await submitted(here, request, feedForm(setting));
   if (!sent.ok) return sent.refusal;
   const { boughtOn, bagCount, bagWeight, bagPrice, feedKind } = sent.value;
-  const outcome = farmFile().recordFeed(sent.entry, batch.id, {
+  const outcome = here.file.recordFeed(sent.entry, batch.id, {
     boughtOn,
     bagCount,
     bagMilligrams: bagWeight,

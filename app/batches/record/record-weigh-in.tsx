@@ -5,7 +5,7 @@ import { farWeights } from "#app/batches/growth/far-weights.server.ts";
 import { loadFactPage } from "#app/batches/record/fact-page.server.ts";
 import { FactPage } from "#app/batches/record/fact-page.tsx";
 import { WeighInTally } from "#app/batches/record/weigh-in-tally.tsx";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { flockOf } from "#app/server/flock-of.server.ts";
 import { faultsOf, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
@@ -15,22 +15,24 @@ import type { Route } from "./+types/record-weigh-in.ts";
 
 export const meta = () => [{ title: "Live weights · Pale Morning" }];
 
-export function loader({ params }: Route.LoaderArgs) {
-  const loaded = loadFactPage(params.batchId);
-  const { cv } = flockPath(flockOf(requireFarm(), loaded.batch, farmFile().story(loaded.batch.id)));
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const loaded = loadFactPage(context.get(farmContext), params.batchId);
+  const { cv } = flockPath(flockOf(here, requireFarm(here), loaded.batch, here.file.story(loaded.batch.id)));
   return { ...loaded, flock: { birds: Math.max(1, loaded.batch.aliveCount), cvUsual: cv } };
 }
 
-export async function action({ request, params }: Route.ActionArgs) {
-  const farm = requireFarm();
-  const { batch, setting } = loadFactPage(params.batchId);
-  const sent = await submitted(request, weighInForm(setting));
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
+  const { batch, setting } = loadFactPage(context.get(farmContext), params.batchId);
+  const sent = await submitted(here, request, weighInForm(setting));
   if (!sent.ok) return sent.refusal;
   const { weighedOn, weights, isSure } = sent.value;
   const milligrams = weights.map(({ weight }) => weight);
-  const far = isSure === 1 ? undefined : farWeights(farm, batch, weighedOn, milligrams);
+  const far = isSure === 1 ? undefined : farWeights(here, farm, batch, weighedOn, milligrams);
   if (far) return sent.refuse({ weights: `${far} Check it, or check the box if it is right` });
-  const outcome = farmFile().recordWeighings(
+  const outcome = here.file.recordWeighings(
     sent.entry,
     batch.id,
     weights.map(({ weight, asTyped }) => ({ weighedOn, liveWeightMilligrams: weight, asTyped })),

@@ -1,19 +1,18 @@
 import { beforeAll, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
+import { HERE, startClock } from "#app/server/here-of-tests.ts";
 
-process.env.PALE_MORNING_DATA = ":memory:";
-process.env.PALE_MORNING_CLOCK = "2026-09-21T13:00:00Z";
-const { farmFile } = await import("#app/server/farm-file.server.ts");
+startClock("2026-09-21T13:00:00Z");
 const marks = await import("#app/days/pack/marks.tsx");
 
 let number = 0;
 const refused = (field: string, words: string) => ({ status: 422, faults: { [field]: [words] } });
 
-beforeAll(() => makeFarmOfTests(farmFile()));
+beforeAll(() => makeFarmOfTests(HERE.file));
 
 test("a breeder's marks are kept with a bird, in inches as they are typed, and asked about past reason", async () => {
-  farmFile().pack.recordCarcass({ entryId: "bird-of-tests", at: 0 }, 1, {
+  HERE.file.pack.recordCarcass({ entryId: "bird-of-tests", at: 0 }, 1, {
     birdNumber: 3,
     purpose: "own",
     weightMilligrams: 2_000_000,
@@ -26,7 +25,7 @@ test("a breeder's marks are kept with a bird, in inches as they are typed, and a
       dayId: "1",
     });
   expect(await keep({ frame: "3.9", fleshing: "4" })).toMatchObject({ status: 303 });
-  expect(farmFile().marking.marks(1)).toMatchObject([
+  expect(HERE.file.marking.marks(1)).toMatchObject([
     { frameWidthMillimeters: 99, keelMillimeters: null, fleshing: 4 },
   ]);
   expect(await keep({ keel: "40" })).toMatchObject(refused("keel", "Enter a number between 0.8 and 11.8"));

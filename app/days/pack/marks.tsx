@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { lengthWords, marksForm } from "#app/days/pack/marks-form.ts";
 import { requireDay } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
@@ -14,22 +14,22 @@ import type { Route } from "./+types/marks.ts";
 
 export const meta = () => [{ title: "Breeding notes · Pale Morning" }];
 
-export function loader({ params }: Route.LoaderArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
-  const marks = farmFile().marking.marks(day.id);
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
+  const marks = here.file.marking.marks(day.id);
   const marked = new Set(marks.map(({ birdNumber }) => birdNumber));
-  const next = farmFile()
-    .pack.carcasses(day.id)
-    .find(({ birdNumber }) => !marked.has(birdNumber))?.birdNumber;
+  const next = here.file.pack.carcasses(day.id).find(({ birdNumber }) => !marked.has(birdNumber))?.birdNumber;
   return { day, batchName: batch.name, unitSystem: farm.unitSystem, marks, next, entryId: newEntryId() };
 }
 
-export async function action({ request, params }: Route.ActionArgs) {
-  const { farm, day } = requireDay(params.dayId);
-  const sent = await submitted(request, marksForm(farm.unitSystem));
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { farm, day } = requireDay(here, params.dayId);
+  const sent = await submitted(here, request, marksForm(farm.unitSystem));
   if (!sent.ok) return sent.refusal;
   const { birdNumber, frame, keel, fleshing, legs, note } = sent.value;
-  const outcome = farmFile().marking.recordMark(sent.entry, day.id, {
+  const outcome = here.file.marking.recordMark(sent.entry, day.id, {
     birdNumber,
     frameWidthMillimeters: frame,
     keelMillimeters: keel,

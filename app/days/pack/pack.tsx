@@ -5,7 +5,7 @@ import { packForm } from "#app/days/pack/pack-form.ts";
 import { WeighOne } from "#app/days/pack/weigh-one.tsx";
 import { dressedWeights, tallySentence } from "#app/days/pack/weights-in-words.ts";
 import { progressOf, requireDay } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -17,16 +17,15 @@ import type { Route } from "./+types/pack.ts";
 
 export const meta = () => [{ title: "Pack · Pale Morning" }];
 
-export function loader({ params }: Route.LoaderArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
-  const carcasses = farmFile().pack.carcasses(day.id);
-  const stored = farmFile().freezers.stored();
-  const places = farmFile()
-    .places()
-    .map((place) => ({
-      ...place,
-      room: place.capacityCount - stored.filter((bird) => bird.placeId === place.id).length,
-    }));
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
+  const carcasses = here.file.pack.carcasses(day.id);
+  const stored = here.file.freezers.stored();
+  const places = here.file.places().map((place) => ({
+    ...place,
+    room: place.capacityCount - stored.filter((bird) => bird.placeId === place.id).length,
+  }));
   const tally = packTally(
     carcasses.map(({ purpose, weightMilligrams }) => ({
       use: purpose,
@@ -36,7 +35,7 @@ export function loader({ params }: Route.LoaderArgs) {
   const numbers = new Set(carcasses.map((carcass) => carcass.birdNumber));
   let next = 1;
   while (numbers.has(next)) next += 1;
-  const { state, done } = progressOf(day);
+  const { state, done } = progressOf(here, day);
   const expected = state === "finished" ? done : Math.max(done, day.birds);
   return {
     day,
@@ -51,11 +50,12 @@ export function loader({ params }: Route.LoaderArgs) {
   };
 }
 
-export async function action({ request, params }: Route.ActionArgs) {
-  const { farm, day } = requireDay(params.dayId);
-  const sent = await submitted(request, packForm(farm.unitSystem));
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { farm, day } = requireDay(here, params.dayId);
+  const sent = await submitted(here, request, packForm(farm.unitSystem));
   if (!sent.ok) return sent.refusal;
-  const outcome = farmFile().pack.recordCarcass(sent.entry, day.id, sent.value);
+  const outcome = here.file.pack.recordCarcass(sent.entry, day.id, sent.value);
   const faults = faultsOf(outcome, {
     "bird-already-packed": {
       birdNumber: `Bird ${sent.value.birdNumber} was already weighed. Use another number, or correct the first one`,

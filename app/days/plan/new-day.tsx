@@ -4,7 +4,7 @@ import { proposedChoices } from "#app/days/plan/choices/proposed-choices.server.
 import { PlanPage } from "#app/days/plan/plan-page.tsx";
 import { aroundDay } from "#app/server/around-day.server.ts";
 import { planBasis, requireBatch } from "#app/server/day-reading.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { type FarmContext, farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { iceBagsLeft } from "#app/server/ice-left.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead } from "#app/ui/sheet.tsx";
@@ -14,44 +14,46 @@ import type { Route } from "./+types/new-day.ts";
 
 export const meta = () => [{ title: "New processing day · Pale Morning" }];
 
-function asked(request: Request, farm: Farm) {
-  const batch = requireBatch(new URL(request.url).searchParams.get("batch") ?? undefined);
-  const freeCount = farmFile().freeForDay(batch.id);
+function asked(here: FarmContext, request: Request, farm: Farm) {
+  const batch = requireBatch(here, new URL(request.url).searchParams.get("batch") ?? undefined);
+  const freeCount = here.file.freeForDay(batch.id);
   return { batch, setting: { timeZone: farm.timeZone, hatchedOn: batch.hatchedOn, freeCount } };
 }
 
-export function loader({ request }: Route.LoaderArgs) {
-  const farm = requireFarm();
+export function loader({ context, request }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
   const { searchParams } = new URL(request.url);
   if (!searchParams.has("batch")) {
-    const choices = farmFile()
+    const choices = here.file
       .batches()
-      .map(({ id, name }) => ({ id, name, freeCount: farmFile().freeForDay(id) }));
+      .map(({ id, name }) => ({ id, name, freeCount: here.file.freeForDay(id) }));
     return { chooseFrom: choices.filter(({ freeCount }) => freeCount > 0) };
   }
-  const { batch, setting } = asked(request, farm);
+  const { batch, setting } = asked(here, request, farm);
   if (setting.freeCount <= 0) return { chooseFrom: [], noneFree: batch.name };
-  const current = proposedChoices(farm, batch, setting.freeCount, searchParams);
+  const current = proposedChoices(here, farm, batch, setting.freeCount, searchParams);
   return {
     chooseFrom: undefined,
     batch,
     setting,
     current,
-    basis: planBasis(farm, batch, 0, iceBagsLeft(farm, { id: 0, startAt: current.startAt })),
-    around: aroundDay(farm, batch, current.processedOn),
+    basis: planBasis(here, farm, batch, 0, iceBagsLeft(here, farm, { id: 0, startAt: current.startAt })),
+    around: aroundDay(here, farm, batch, current.processedOn),
     entryId: newEntryId(),
   };
 }
 
-export async function action({ request }: Route.ActionArgs) {
-  const farm = requireFarm();
-  const { batch, setting } = asked(request, farm);
-  const sent = await submitted(request, dayForm(setting));
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
+  const { batch, setting } = asked(here, request, farm);
+  const sent = await submitted(here, request, dayForm(setting));
   if (!sent.ok) return sent.refusal;
-  const outcome = farmFile().addDay(sent.entry, batch.id, farm.timeZone, sent.value);
+  const outcome = here.file.addDay(sent.entry, batch.id, farm.timeZone, sent.value);
   const faults = faultsOf(outcome, { "more-than-alive": { birdCount: tooManyBirds(setting.freeCount) } });
   if (faults) return sent.refuse(faults);
-  return redirect(`/days/${farmFile().dayOfEntry(sent.entry.entryId)}/plan`, 303);
+  return redirect(`/days/${here.file.dayOfEntry(sent.entry.entryId)}/plan`, 303);
 }
 
 export default function NewDay({ loaderData, actionData }: Route.ComponentProps) {

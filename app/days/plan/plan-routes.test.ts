@@ -1,12 +1,10 @@
 import { beforeAll, describe, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
+import { CONTEXT, HERE } from "#app/server/here-of-tests.ts";
 import { TIES } from "#db/file-of-tests.ts";
 
 /** The plan's routes on a farm in memory; the clock stands at Thursday, September 17 2026, 06:12 at the farm. */
-process.env.PALE_MORNING_DATA = ":memory:";
-process.env.PALE_MORNING_CLOCK = "2026-09-17T10:12:00Z";
-const { farmFile } = await import("#app/server/farm-file.server.ts");
 const plan = await import("#app/days/plan/plan.tsx");
 const needs = await import("#app/days/plan/supplies/needs.tsx");
 const tasks = await import("#app/days/plan/tasks/tasks.tsx");
@@ -18,9 +16,9 @@ const pdf = await import("#app/days/plan/print/run-sheet-pdf.ts");
 
 const DAY = { dayId: "1" };
 const at = (query = "") => new Request(`http://farm/days/1/x${query}`);
-const args = (query = "") => ({ params: DAY, request: at(query), context: {} }) as never;
+const args = (query = "") => ({ params: DAY, request: at(query), context: CONTEXT }) as never;
 const person = (name: string, change = {}) =>
-  farmFile().people.addPerson(
+  HERE.file.people.addPerson(
     { entryId: `person-${name}-of-tests`, at: 0 },
     {
       name,
@@ -38,10 +36,10 @@ const person = (name: string, change = {}) =>
   );
 
 beforeAll(() => {
-  makeFarmOfTests(farmFile());
+  makeFarmOfTests(HERE.file);
   person("Wren");
   person("Finch", { weekdayMask: 31 });
-  farmFile().supplying.addSupply({ entryId: "ties-of-tests", at: 0 }, TIES, "2026-09-01", 4);
+  HERE.file.supplying.addSupply({ entryId: "ties-of-tests", at: 0 }, TIES, "2026-09-01", 4);
 });
 
 describe("what a day takes", () => {
@@ -61,14 +59,14 @@ describe("what a day takes", () => {
 
 describe("two set days", () => {
   test("do not count the same stock twice: the later one has what the earlier leaves", () => {
-    const { entryId: _entryId, ...choices } = farmFile().day(1)!;
-    farmFile().addDay({ entryId: "a-later-day", at: 0 }, 1, "America/New_York", {
+    const { entryId: _entryId, ...choices } = HERE.file.day(1)!;
+    HERE.file.addDay({ entryId: "a-later-day", at: 0 }, 1, "America/New_York", {
       ...choices,
       processedOn: "2026-10-03",
       startAt: Date.UTC(2026, 9, 3, 11),
       birds: 2,
     });
-    const later = needs.loader({ params: { dayId: "2" }, request: at(), context: {} } as never);
+    const later = needs.loader({ params: { dayId: "2" }, request: at(), context: CONTEXT } as never);
     expect(later.daysBefore).toBe(1);
     // Four are there, and ten birds come first.
     expect(later.needs.find(({ kind }) => kind === "tie")).toMatchObject({ amount: 3, short: 3 });
@@ -77,10 +75,10 @@ describe("two set days", () => {
 
   test("do not melt the same ice twice, and each has its own birds up to choose the biggest from", () => {
     const basisOf = (dayId: string) =>
-      plan.loader({ params: { dayId }, request: at(), context: {} } as never).basis;
+      plan.loader({ params: { dayId }, request: at(), context: CONTEXT } as never).basis;
     expect(basisOf("1").iceBagsInStock).toBeUndefined();
     const ice = { name: "Ice", kind: "ice", mostMilligrams: null, packAmount: 1, packCents: 250 } as const;
-    farmFile().supplying.addSupply({ entryId: "ice-of-tests", at: 0 }, ice, "2026-09-01", 9);
+    HERE.file.supplying.addSupply({ entryId: "ice-of-tests", at: 0 }, ice, "2026-09-01", 9);
     const bags = needs.loader(args()).needs.find(({ kind }) => kind === "ice")!.amount;
     expect(bags).toBeGreaterThan(0);
     expect(basisOf("1").iceBagsInStock).toBe(9);
@@ -100,7 +98,7 @@ describe("what is to be done", () => {
       expect(await tick("sharpen", "a-tick-of-tests")).toMatchObject({ status: 303, to: "/days/1/tasks" });
     await tick("sharpen", "a-tick-from-elsewhere");
     expect(left()).toBe(all - 1);
-    farmFile().removeFact("a-tick-of-tests", 1);
+    HERE.file.removeFact("a-tick-of-tests", 1);
     expect(left()).toBe(all);
   });
 
@@ -153,7 +151,7 @@ describe("a plan beside another", () => {
       body: new URLSearchParams({ ...fields, entryId: "a-kept-plan" }),
     });
     expect(await callRoute(plan.action, request, DAY)).toMatchObject({ to: "/days/1/plan?saved=2" });
-    const kept = farmFile().day(1)!;
+    const kept = HERE.file.day(1)!;
     expect(kept).toMatchObject({ processedOn: "2026-09-20", birds: 10, people: 3 });
     expect(kept.crew.map(({ name }) => name)).toEqual(["Helper 1", "Helper 2", "Wren"]);
   });
@@ -164,7 +162,7 @@ describe("a plan's file", () => {
     const form = new FormData();
     if (text !== undefined) form.set("plan", new File([text], "plan.json"));
     const request = new Request("http://farm/days/new/from-file?batch=1", { method: "POST", body: form });
-    return fromFile.action({ request, params: {}, context: {} } as never);
+    return fromFile.action({ request, params: {}, context: CONTEXT } as never);
   };
   const problemsOf = async (text: string | undefined) =>
     ((await send(text)) as { data: { problems: string[] } }).data.problems;
@@ -176,10 +174,10 @@ describe("a plan's file", () => {
     const page = newDay.loader({
       request: new Request(`http://farm${to}`),
       params: {},
-      context: {},
+      context: CONTEXT,
     } as never);
     const current = "current" in page ? page.current! : undefined;
-    const day = farmFile().day(1)!;
+    const day = HERE.file.day(1)!;
     // Of the batch's fifteen birds ten stand in this day and two in the next.
     expect(current).toMatchObject({
       birds: 3,
@@ -209,7 +207,7 @@ describe("a plan's file", () => {
     const page = newDay.loader({
       request: new Request("http://farm/days/new?batch=1&plan=%7Bnonsense"),
       params: {},
-      context: {},
+      context: CONTEXT,
     } as never);
     expect("current" in page && page.current?.birds).toBe(3);
   });

@@ -5,7 +5,7 @@ import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { PlanPage } from "#app/days/plan/plan-page.tsx";
 import { aroundDay } from "#app/server/around-day.server.ts";
 import { planBasis, progressOf, requireDay } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { iceBagsLeft } from "#app/server/ice-left.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { Notice } from "#app/ui/sheet.tsx";
@@ -15,37 +15,40 @@ import type { Route } from "./+types/plan.ts";
 
 export const meta = () => [{ title: "Plan · Pale Morning" }];
 
-export function loader({ params, request }: Route.LoaderArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
+export function loader({ context, params, request }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
   const saved = Number(new URL(request.url).searchParams.get("saved"));
   const setting = {
     timeZone: day.timeZone,
     hatchedOn: batch.hatchedOn,
-    freeCount: farmFile().freeForDay(batch.id, day.id),
+    freeCount: here.file.freeForDay(batch.id, day.id),
   };
   return {
     day,
     wasSaved: saved === day.revision,
     batchName: batch.name,
     setting,
-    basis: planBasis(farm, batch, day.id, iceBagsLeft(farm, day)),
-    around: aroundDay(farm, batch, day.processedOn, day.id),
+    basis: planBasis(here, farm, batch, day.id, iceBagsLeft(here, farm, day)),
+    around: aroundDay(here, farm, batch, day.processedOn, day.id),
     entryId: newEntryId(),
-    kept: farmFile().keptPlan(day.id),
-    progress: progressOf(day),
+    kept: here.file.keptPlan(day.id),
+    progress: progressOf(here, day),
   };
 }
 
-export async function action({ request, params }: Route.ActionArgs) {
-  const { day, batch } = requireDay(params.dayId);
-  const freeCount = farmFile().freeForDay(batch.id, day.id);
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { day, batch } = requireDay(here, params.dayId);
+  const freeCount = here.file.freeForDay(batch.id, day.id);
   const seen = Number(new URL(request.url).searchParams.get("seen"));
   const sent = await submitted(
+    here,
     request,
     dayForm({ timeZone: day.timeZone, hatchedOn: batch.hatchedOn, freeCount }),
   );
   if (!sent.ok) return sent.refusal;
-  const outcome = farmFile().changeDay(day.id, seen, day.timeZone, sent.value);
+  const outcome = here.file.changeDay(day.id, seen, day.timeZone, sent.value);
   if (outcome === "saved") return redirect(`/days/${day.id}/plan?saved=${seen + 1}`, 303);
   const faults = {
     "changed-meanwhile": {

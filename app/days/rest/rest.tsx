@@ -1,6 +1,6 @@
 import { DayHead } from "#app/days/leaves.tsx";
-import { now } from "#app/server/clock.server.ts";
 import { planOf, progressOf, requireDay } from "#app/server/day-reading.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
@@ -18,10 +18,11 @@ export const meta = () => [{ title: "Rest · Pale Morning" }];
 
 const HOUR = 3_600_000;
 
-export function loader({ params }: Route.LoaderArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
-  const { firstBirdAt, lastBirdAt, done } = progressOf(day);
-  const at = now();
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
+  const { firstBirdAt, lastBirdAt, done } = progressOf(here, day);
+  const at = here.now();
   const head = {
     dayId: day.id,
     processedOn: day.processedOn,
@@ -29,7 +30,7 @@ export function loader({ params }: Route.LoaderArgs) {
   };
   if (firstBirdAt === undefined || lastBirdAt === undefined) return { head, resting: undefined };
   const overHours = RIGOR_OVER_HOURS[batch.kind];
-  const chillHours = planOf(farm, batch, day).plan.chill.hours;
+  const chillHours = planOf(here, farm, batch, day).plan.chill.hours;
   const since = (from: number, name: InputName) =>
     reckoning({
       value: Math.max(0, at - from) / HOUR,

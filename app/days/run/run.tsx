@@ -2,9 +2,8 @@ import { useEffect, useState } from "react";
 import { Form, Link } from "react-router";
 import { BirdStrip, DoneAbout, Lately, TapButton } from "#app/days/run/run-board.tsx";
 import { type TapKind, useTaps } from "#app/days/run/use-taps.ts";
-import { now } from "#app/server/clock.server.ts";
 import { planOf, requireDay } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
@@ -16,10 +15,11 @@ import type { Route } from "./+types/run.ts";
 
 export const meta = () => [{ title: "Run · Pale Morning" }];
 
-export function loader({ params }: Route.LoaderArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
-  const events = farmFile().run.events(day.id);
-  const at = now();
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
+  const events = here.file.run.events(day.id);
+  const at = here.now();
   const { startedAt, lastBirdAt, finishedAt } = runProgress(events, day.birds, at);
   const from = (startedAt ?? day.startAt) - HOUR;
   const until = Math.max(from + 12 * HOUR, (finishedAt ?? lastBirdAt ?? from) + 2 * HOUR);
@@ -29,7 +29,8 @@ export function loader({ params }: Route.LoaderArgs) {
     batchName: batch.name,
     events,
     now: at,
-    plannedEndAt: farmFile().keptPlan(day.id)?.likelyAt ?? planOf(farm, batch, day).plan.line.likelyAt.value,
+    plannedEndAt:
+      here.file.keptPlan(day.id)?.likelyAt ?? planOf(here, farm, batch, day).plan.line.likelyAt.value,
     sky: skyBetween(from, until, place),
     ids: {
       start: newEntryId(),

@@ -1,9 +1,8 @@
 import { data, redirect } from "react-router";
 import { z } from "zod";
 import { refuseSettled } from "#app/days/run/refuse-settled.ts";
-import { now } from "#app/server/clock.server.ts";
 import { planOf, progressOf, requireDay } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { entryId } from "#app/ui/read-field.ts";
 import { milligramsFromKilograms } from "#core/quantity/conversion.ts";
@@ -26,19 +25,20 @@ const Tap = z.object({
 const CLOCK_SLACK_MILLISECONDS = 60_000;
 
 /** One thing that happened on the day. The same tap sent again is counted once. */
-export async function action({ request, params }: Route.ActionArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
   const tap = Tap.safeParse(Object.fromEntries(await formFields(request)));
   if (!tap.success) throw data("That count can't be read. Reload the page.", { status: 400 });
   const { kind, note, answer } = tap.data;
   if (kind === "note" && note === "") {
     return answer ? new Response("Enter a note.", { status: 422 }) : redirect(`/days/${day.id}/run`, 303);
   }
-  const at = Math.min(tap.data.at ?? now(), now() + CLOCK_SLACK_MILLISECONDS);
-  const entry = { entryId: tap.data.entryId, at: now() };
-  const { run } = farmFile();
-  const isUnstarted = kind === "bird" && progressOf(day).state === "not-started";
-  const outcome = farmFile().together(() => {
+  const at = Math.min(tap.data.at ?? here.now(), here.now() + CLOCK_SLACK_MILLISECONDS);
+  const entry = { entryId: tap.data.entryId, at: here.now() };
+  const { run } = here.file;
+  const isUnstarted = kind === "bird" && progressOf(here, day).state === "not-started";
+  const outcome = here.file.together(() => {
     if (kind === "start") return run.start(entry, day.id, at, keptPlan());
     // Whoever taps the first bird has started the day.
     if (isUnstarted)
@@ -49,7 +49,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   return answer ? Response.json({ events: run.events(day.id) }) : redirect(`/days/${day.id}/run`, 303);
 
   function keptPlan(): KeptPlan {
-    const { plan, forecast } = planOf(farm, batch, day);
+    const { plan, forecast } = planOf(here, farm, batch, day);
     return {
       keptAt: at,
       birdCount: day.birds,

@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import { z } from "zod";
 import { DayHead } from "#app/days/leaves.tsx";
 import { requireDay } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
@@ -17,16 +17,18 @@ const dayCostForm = z.object({
   amount: money("Enter the amount"),
 });
 
-export function loader({ params }: Route.LoaderArgs) {
-  const { day, batch } = requireDay(params.dayId);
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { day, batch } = requireDay(here, params.dayId);
   return { day, batchName: batch.name, entryId: newEntryId() };
 }
 
-export async function action({ request, params }: Route.ActionArgs) {
-  const { day } = requireDay(params.dayId);
-  const sent = await submitted(request, dayCostForm);
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { day } = requireDay(here, params.dayId);
+  const sent = await submitted(here, request, dayCostForm);
   if (!sent.ok) return sent.refusal;
-  const outcome = farmFile().settling.addCost(sent.entry, day.id, {
+  const outcome = here.file.settling.addCost(sent.entry, day.id, {
     what: sent.value.what,
     amountCents: sent.value.amount,
   });

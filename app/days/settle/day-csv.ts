@@ -1,29 +1,24 @@
 import Papa from "papaparse";
 import { requireDay } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import type { Route } from "./+types/day-csv.ts";
 
 /** The birds of a day, a row each: exact milligrams, and what was typed. */
-export function loader({ params }: Route.LoaderArgs) {
-  const { day, batch } = requireDay(params.dayId);
-  const places = new Map(
-    farmFile()
-      .places()
-      .map((place) => [place.id, place.name]),
-  );
-  const rows = farmFile()
-    .pack.carcasses(day.id)
-    .map((carcass) => ({
-      processed_on: day.processedOn,
-      batch: batch.name,
-      bird: carcass.birdNumber,
-      purpose: carcass.purpose,
-      weight_milligrams: carcass.weightMilligrams ?? "",
-      as_typed: carcass.asTyped,
-      reason: carcass.reason,
-      place: carcass.placeId === null ? "" : (places.get(carcass.placeId) ?? ""),
-      packed_at: new Date(carcass.packedAt).toISOString(),
-    }));
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { day, batch } = requireDay(here, params.dayId);
+  const places = new Map(here.file.places().map((place) => [place.id, place.name]));
+  const rows = here.file.pack.carcasses(day.id).map((carcass) => ({
+    processed_on: day.processedOn,
+    batch: batch.name,
+    bird: carcass.birdNumber,
+    purpose: carcass.purpose,
+    weight_milligrams: carcass.weightMilligrams ?? "",
+    as_typed: carcass.asTyped,
+    reason: carcass.reason,
+    place: carcass.placeId === null ? "" : (places.get(carcass.placeId) ?? ""),
+    packed_at: new Date(carcass.packedAt).toISOString(),
+  }));
   const columns = [
     "processed_on",
     "batch",

@@ -1,5 +1,5 @@
 import { planOf, requireDay, settlementOf } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import type { DayPlan } from "#core/day/plan/day-plan.ts";
 import type { Route } from "./+types/day-json.ts";
 
@@ -11,21 +11,22 @@ function planWithoutMornings({ line, ...plan }: DayPlan) {
 }
 
 /** All of a day: what was chosen, what happened, what was weighed, and what was calculated from it with its working. */
-export function loader({ params }: Route.LoaderArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
-  const file = farmFile();
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
+  const file = here.file;
   const whole = {
     format: "pale-morning-day",
     version: 1,
     farm: { name: farm.name, time_zone: farm.timeZone, currency: farm.currency },
     batch,
     day,
-    plan: planWithoutMornings(planOf(farm, batch, day).plan),
+    plan: planWithoutMornings(planOf(here, farm, batch, day).plan),
     kept_plan: file.keptPlan(day.id) ?? null,
     events: file.run.events(day.id),
     carcasses: file.pack.carcasses(day.id),
     costs: file.settling.costs(day.id),
-    settlement: settlementOf(farm, batch, day).settlement ?? null,
+    settlement: settlementOf(here, farm, batch, day).settlement ?? null,
   };
   return new Response(JSON.stringify(whole, null, 2), {
     headers: {

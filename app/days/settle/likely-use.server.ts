@@ -1,5 +1,5 @@
 import { planOf, progressOf } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { suppliesInStock } from "#app/server/supplies.server.ts";
 import { dayNeeds, plannedUse, type Supply } from "#core/day/supplies/day-needs.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
@@ -14,15 +14,15 @@ export interface LikelyUse {
 }
 
 /** What a day took of everything counted, by the birds that were packed and the hours that were worked. */
-export function likelyUse(farm: Farm, batch: Batch, day: ProcessingDay): LikelyUse[] {
-  const supplies = suppliesInStock().filter(({ inStock }) => inStock !== undefined);
+export function likelyUse(here: FarmContext, farm: Farm, batch: Batch, day: ProcessingDay): LikelyUse[] {
+  const supplies = suppliesInStock(here).filter(({ inStock }) => inStock !== undefined);
   if (supplies.length === 0) return [];
 
-  const { firstBirdAt, lastBirdAt } = progressOf(day);
-  const dressed = farmFile()
-    .pack.carcasses(day.id)
+  const { firstBirdAt, lastBirdAt } = progressOf(here, day);
+  const dressed = here.file.pack
+    .carcasses(day.id)
     .filter(({ purpose, weightMilligrams }) => purpose !== "condemned" && weightMilligrams !== null);
-  const planned = plannedUse(planOf(farm, batch, day), farm.scalderHeat);
+  const planned = plannedUse(planOf(here, farm, batch, day), farm.scalderHeat);
   const needs = dayNeeds(
     {
       ...planned,

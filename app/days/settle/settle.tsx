@@ -5,7 +5,7 @@ import { CostTable } from "#app/days/settle/cost-table.tsx";
 import { likelyUse } from "#app/days/settle/likely-use.server.ts";
 import { settleForm, usedField } from "#app/days/settle/settle-form.ts";
 import { requireDay, settlementOf } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { usedOn } from "#app/server/supplies.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
@@ -22,35 +22,37 @@ import type { Route } from "./+types/settle.ts";
 
 export const meta = () => [{ title: "Settle · Pale Morning" }];
 
-export function loader({ params }: Route.LoaderArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
   return {
     day,
     batch,
     unitSystem: farm.unitSystem,
-    costs: farmFile().settling.costs(day.id),
-    kept: farmFile().keptPlan(day.id),
-    likelyUse: day.settledEntryId ? [] : likelyUse(farm, batch, day),
-    used: usedOn(day.id),
-    hasKit: farmFile().kit().length > 0,
+    costs: here.file.settling.costs(day.id),
+    kept: here.file.keptPlan(day.id),
+    likelyUse: day.settledEntryId ? [] : likelyUse(here, farm, batch, day),
+    used: usedOn(here, day.id),
+    hasKit: here.file.kit().length > 0,
     entryId: newEntryId(),
-    ...settlementOf(farm, batch, day),
+    ...settlementOf(here, farm, batch, day),
   };
 }
 
-export async function action({ request, params }: Route.ActionArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
-  const sent = await submitted(request, settleForm(farm.unitSystem, farmFile().supplying.supplies()));
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
+  const sent = await submitted(here, request, settleForm(farm.unitSystem, here.file.supplying.supplies()));
   if (!sent.ok) return sent.refusal;
   const { workHours, liveMean, used } = sent.value;
-  const dressed = settlementOf(farm, batch, day).settlement?.dressedMean;
+  const dressed = settlementOf(here, farm, batch, day).settlement?.dressedMean;
   if (liveMean !== null && dressed && kilogramsFromMilligrams(liveMean) <= dressed.value) {
     const words = showFor(farm).value(dressed.value, "carcass-kg");
     return sent.refuse({
       liveMean: `They dressed at ${words} each, so they weighed more than that alive. Check the weight, or leave it blank`,
     });
   }
-  const outcome = farmFile().settling.settle(
+  const outcome = here.file.settling.settle(
     sent.entry,
     day.id,
     {

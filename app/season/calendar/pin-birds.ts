@@ -1,7 +1,6 @@
 import { data, redirect } from "react-router";
 import { currentProposal, keepAnswer } from "#app/season/calendar/season-job.server.ts";
-import { now } from "#app/server/clock.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { seasonFacts } from "#app/server/season-reading.server.ts";
 import { ENTRY_USED, formFields } from "#app/server/submitted.server.ts";
 import { isEntryId } from "#app/ui/read-field.ts";
@@ -12,15 +11,16 @@ import type { Route } from "./+types/pin-birds.ts";
 export const loader = () => redirect("/season");
 
 /** Pins the birds of a proposed day, where they are or on another day, and moves them there. */
-export async function action({ request }: Route.ActionArgs) {
-  const farm = requireFarm();
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
   const fields = await formFields(request);
   const text = (name: string) => String(fields.get(name) ?? "");
   const batchId = Number(text("batchId"));
   const [from, to] = [text("from"), text("to")];
   const entryId = text("entryId");
   if (!isEntryId(entryId)) throw data("This form lost its ID. Open the season again.", { status: 400 });
-  const file = farmFile();
+  const file = here.file;
   if (file.knowsEntry(entryId)) {
     const isRepeat = file.season
       .pins()
@@ -28,8 +28,8 @@ export async function action({ request }: Route.ActionArgs) {
     if (!isRepeat) throw data(ENTRY_USED, { status: 409 });
     return redirect("/season", 303);
   }
-  const plan = seasonPlan(seasonFacts(farm));
-  const current = currentProposal(plan);
+  const plan = seasonPlan(seasonFacts(here, farm));
+  const current = currentProposal(here, plan);
   const group = plan.groups.findIndex((one) => one.batchId === batchId);
   const dayAt = (day: string) => plan.days.findIndex((one) => one.day === day);
   const birds = (current?.answer.placements ?? [])
@@ -47,12 +47,13 @@ export async function action({ request }: Route.ActionArgs) {
   file.together(() => {
     for (const pin of file.season.pins())
       if (pin.batchId === batchId && (pin.pinnedOn === from || pin.pinnedOn === to))
-        file.removeFact(pin.entryId, now());
-    file.season.addPin({ entryId, at: now() }, { batchId, pinnedOn: to, birdCount: there });
+        file.removeFact(pin.entryId, here.now());
+    file.season.addPin({ entryId, at: here.now() }, { batchId, pinnedOn: to, birdCount: there });
     const { outcome, seconds, boundCents } = current.proposal;
     // With the pin in it the plan is another one, to which this answer belongs.
-    const pinned = seasonPlan(seasonFacts(farm));
+    const pinned = seasonPlan(seasonFacts(here, farm));
     keepAnswer(
+      here,
       pinned,
       answer,
       move ? { outcome: "moved", seconds, boundCents: null } : { outcome, seconds, boundCents },

@@ -1,10 +1,14 @@
 import { seasonTasks } from "#app/season/calendar/season-tasks.server.ts";
 import { calendarFile, calendarResponse } from "#app/season/calendar/write-calendar.server.ts";
-import { now } from "#app/server/clock.server.ts";
-import { requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import type { Route } from "./+types/season-ics.ts";
 
 /** All set days and what follows from them, as a calendar file. */
-export function loader() {
-  const farm = requireFarm();
-  return calendarResponse("season", calendarFile(`${farm.name}, processing days`, seasonTasks(farm), now()));
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
+  return calendarResponse(
+    "season",
+    calendarFile(`${farm.name}, processing days`, seasonTasks(here, farm), here.now()),
+  );
 }

@@ -2,8 +2,7 @@ import { createHash } from "node:crypto";
 import { existsSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { now } from "#app/server/clock.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { log } from "#app/server/log.server.ts";
 import { keptProposal, type Proposal } from "#app/server/proposal.server.ts";
 import type { SeasonPlan } from "#core/day/season/season-plan.ts";
@@ -27,10 +26,10 @@ const kept = globalThis as {
 };
 
 /** Starts working the season out, unless that is under way. */
-export function startSeason(plan: SeasonPlan): void {
+export function startSeason(here: FarmContext, plan: SeasonPlan): void {
   if (kept.paleMorningSeason) return;
   kept.paleMorningSeasonFault = undefined;
-  const startedAt = now();
+  const startedAt = here.now();
   const run = runSeason(plan.problem, {
     gap: GAP,
     mostSeconds: MOST_SECONDS,
@@ -42,7 +41,7 @@ export function startSeason(plan: SeasonPlan): void {
   kept.paleMorningSeason = { run, startedAt, progress: undefined };
   run.solved
     .then(({ answer, outcome, boundCents, seconds }) =>
-      keepAnswer(plan, answer, { outcome, boundCents: boundCents ?? null, seconds }),
+      keepAnswer(here, plan, answer, { outcome, boundCents: boundCents ?? null, seconds }),
     )
     .catch((error: unknown) => {
       log.error({ err: error }, "the season could not be worked out");
@@ -75,7 +74,12 @@ export function seasonJob(): JobState {
 }
 
 /** Keeps an answer for as long as no one works out another. */
-export function keepAnswer(plan: SeasonPlan, answer: SeasonAnswer, how: Omit<Proposal, "placements">): void {
+export function keepAnswer(
+  here: FarmContext,
+  plan: SeasonPlan,
+  answer: SeasonAnswer,
+  how: Omit<Proposal, "placements">,
+): void {
   const placements = answer.placements.map(({ group, day, way, birds }) => ({
     batchId: plan.groups[group]!.batchId,
     day: plan.days[day]!.day,
@@ -83,7 +87,7 @@ export function keepAnswer(plan: SeasonPlan, answer: SeasonAnswer, how: Omit<Pro
     birds,
   }));
   const content = JSON.stringify({ ...how, placements } satisfies Proposal);
-  farmFile().season.keepProposal({ madeAt: now(), basis: basisOf(plan), content });
+  here.file.season.keepProposal({ madeAt: here.now(), basis: basisOf(plan), content });
 }
 
 /** What a proposal was calculated from, in short: when it differs, something has changed since. */
@@ -107,8 +111,8 @@ export interface CurrentProposal {
 }
 
 /** The last proposal as an answer to the plan of today; undefined if there is none. */
-export function currentProposal(plan: SeasonPlan): CurrentProposal | undefined {
-  const current = keptProposal();
+export function currentProposal(here: FarmContext, plan: SeasonPlan): CurrentProposal | undefined {
+  const current = keptProposal(here);
   if (!current) return undefined;
   let droppedBirds = 0;
   const left = plan.groups.map(({ birds }) => birds);

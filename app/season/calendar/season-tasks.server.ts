@@ -1,4 +1,4 @@
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { tasksOfDay } from "#app/server/tasks-of-day.server.ts";
 import type { TaskWords } from "#app/words/task-words.ts";
 import { instantOf, startOfDay } from "#core/calendar/farm-time.ts";
@@ -15,10 +15,10 @@ export interface SeasonTask extends Omit<DayTask, "key" | "facts" | "isOnTheLine
 }
 
 /** Tasks of every set day that is not settled, and of chicks that are awaited, in order of time. */
-export function seasonTasks(farm: Farm): SeasonTask[] {
-  const file = farmFile();
+export function seasonTasks(here: FarmContext, farm: Farm): SeasonTask[] {
+  const file = here.file;
   const ofDays = file.openDays().flatMap((day) =>
-    tasksOfDay(farm, file.batch(day.batchId)!, day)
+    tasksOfDay(here, farm, file.batch(day.batchId)!, day)
       .filter(({ isOnTheLine }) => !isOnTheLine)
       .map(({ key, facts: _facts, isOnTheLine: _onTheLine, ...task }) => ({
         ...task,

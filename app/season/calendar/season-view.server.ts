@@ -1,8 +1,7 @@
 import { currentProposal, seasonJob } from "#app/season/calendar/season-job.server.ts";
 import { seasonTasks } from "#app/season/calendar/season-tasks.server.ts";
-import { now } from "#app/server/clock.server.ts";
 import { planOf } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { seasonFacts } from "#app/server/season-reading.server.ts";
 import { showFor } from "#app/words/show.ts";
@@ -74,17 +73,17 @@ export interface CellView {
 }
 
 /** All that the season's page shows. */
-export function seasonView(farm: Farm) {
-  const facts = seasonFacts(farm);
+export function seasonView(here: FarmContext, farm: Farm) {
+  const facts = seasonFacts(here, farm);
   const plan = seasonPlan(facts);
-  const current = currentProposal(plan);
+  const current = currentProposal(here, plan);
   const answer = current?.answer ?? { placements: [] };
   const check = checkSeason(plan.problem, answer);
-  const groups = current ? groupViews(plan, answer) : [];
+  const groups = current ? groupViews(here, plan, answer) : [];
   const { weekStart } = showFor(farm);
   const first = addDays(facts.today, -((weekdayOf(facts.today) - weekStart + 7) % 7));
   const { room } = plan.problem;
-  const tasks = seasonTasks(farm);
+  const tasks = seasonTasks(here, farm);
   const cells = Array.from({ length: WEEKS * 7 }, (_, index): CellView => {
     const day = addDays(first, index);
     const at = dayNumber(day) - room.from;
@@ -140,9 +139,9 @@ export function seasonView(farm: Farm) {
     },
     broken: current ? ruleSums(check.broken).map((one) => brokenView(plan, one)) : [],
     job: seasonJob(),
-    short: facts.held.flatMap((held) => tooMuch(farm, facts, held)),
+    short: facts.held.flatMap((held) => tooMuch(here, farm, facts, held)),
     toDo: tasks
-      .filter((task) => task.at >= now() - 12 * HOUR && task.at < now() + TO_DO_DAYS * 24 * HOUR)
+      .filter((task) => task.at >= here.now() - 12 * HOUR && task.at < here.now() + TO_DO_DAYS * 24 * HOUR)
       .map(({ uid, at, title, why }) => ({ uid, at, title, why })),
     peopleCount: facts.people.length,
   };
@@ -154,9 +153,14 @@ export type SeasonView = ReturnType<typeof seasonView>;
  * What is too much about a day that is set: its line longer than is wanted, people of its crew who can't come, or, where
  * its helpers have no names yet, more birds than those who can come would do.
  */
-function tooMuch(farm: Farm, facts: SeasonFacts, { dayId, day, birds, batchName }: HeldDay) {
-  const set = farmFile().day(dayId)!;
-  const { lineMinutes } = planOf(farm, farmFile().batch(set.batchId)!, set).plan.line;
+function tooMuch(
+  here: FarmContext,
+  farm: Farm,
+  facts: SeasonFacts,
+  { dayId, day, birds, batchName }: HeldDay,
+) {
+  const set = here.file.day(dayId)!;
+  const { lineMinutes } = planOf(here, farm, here.file.batch(set.batchId)!, set).plan.line;
   const { people, mostBirds } = seasonDay(facts, day);
   const longest = facts.terms.longestLineMinutes.value;
   const named = set.crew.filter(({ personId }) => personId !== undefined).map(({ name }) => name);
@@ -182,8 +186,8 @@ function yearlyView(facts: ReturnType<typeof seasonFacts>, groups: readonly Grou
   };
 }
 
-function groupViews(plan: SeasonPlan, answer: SeasonAnswer): GroupView[] {
-  const pins = farmFile().season.pins();
+function groupViews(here: FarmContext, plan: SeasonPlan, answer: SeasonAnswer): GroupView[] {
+  const pins = here.file.season.pins();
   const placed = new Map<string, { group: number; day: number; birds: Record<Way, number> }>();
   for (const { group, day, way, birds } of answer.placements) {
     const sum = placed.get(`${group} ${day}`) ?? { group, day, birds: { whole: 0, cut: 0 } };

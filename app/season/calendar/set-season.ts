@@ -1,13 +1,15 @@
 import { redirect } from "react-router";
 import { startSeason } from "#app/season/calendar/season-job.server.ts";
-import { requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { seasonFacts } from "#app/server/season-reading.server.ts";
 import { seasonPlan } from "#core/day/season/season-plan.ts";
+import type { Route } from "./+types/set-season.ts";
 
 export const loader = () => redirect("/season");
 
 /** Starts working the season out; the page shows how far it is. */
-export function action() {
-  startSeason(seasonPlan(seasonFacts(requireFarm())));
+export function action({ context }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  startSeason(here, seasonPlan(seasonFacts(here, requireFarm(here))));
   return redirect("/season", 303);
 }

@@ -1,7 +1,7 @@
 import { useId } from "react";
 import { Form } from "react-router";
 import { chicksForm, needsOf } from "#app/season/chicks/chicks-form.ts";
-import { requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { seasonFacts } from "#app/server/season-reading.server.ts";
 import { Button, ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -13,12 +13,13 @@ import type { Route } from "./+types/chicks.ts";
 
 export const meta = () => [{ title: "How many chicks? · Pale Morning" }];
 
-export function loader({ request }: Route.LoaderArgs) {
-  const farm = requireFarm();
+export function loader({ context, request }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
   const asked = Object.fromEntries(new URL(request.url).searchParams);
   const { unitSystem } = farm;
   if (Object.keys(asked).length === 0) return { unitSystem, asked, faults: {}, plans: undefined };
-  const facts = seasonFacts(farm);
+  const facts = seasonFacts(here, farm);
   const read = chicksForm(unitSystem, facts.today).safeParse(asked);
   if (!read.success) {
     const faults = Object.fromEntries(

@@ -1,7 +1,7 @@
 import { redirect } from "react-router";
 import { bookingForm } from "#app/season/dates/date-forms.ts";
 import { SpanFields } from "#app/season/dates/span-fields.tsx";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
@@ -10,17 +10,19 @@ import type { Route } from "./+types/add-booking.ts";
 
 export const meta = () => [{ title: "Booking · Pale Morning" }];
 
-export function loader() {
-  requireFarm();
-  return { entryId: newEntryId(), thing: farmFile().season.setting().hiredThing };
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  return { entryId: newEntryId(), thing: here.file.season.setting().hiredThing };
 }
 
-export async function action({ request }: Route.ActionArgs) {
-  requireFarm();
-  const sent = await submitted(request, bookingForm);
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  const sent = await submitted(here, request, bookingForm);
   if (!sent.ok) return sent.refusal;
   const { fromOn, toOn, thing } = sent.value;
-  const faults = faultsOf(farmFile().season.addBooking(sent.entry, { thing, fromOn, toOn: toOn ?? fromOn }), {
+  const faults = faultsOf(here.file.season.addBooking(sent.entry, { thing, fromOn, toOn: toOn ?? fromOn }), {
     overlaps: { fromOn: `${thing} is already booked for one of these days. Remove that booking first` },
   });
   return faults ? sent.refuse(faults) : redirect("/season/dates", 303);

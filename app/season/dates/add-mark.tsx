@@ -1,7 +1,7 @@
 import { redirect } from "react-router";
 import { markForm } from "#app/season/dates/date-forms.ts";
 import { SpanFields } from "#app/season/dates/span-fields.tsx";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
@@ -10,18 +10,20 @@ import type { Route } from "./+types/add-mark.ts";
 
 export const meta = () => [{ title: "Day to plan around · Pale Morning" }];
 
-export function loader() {
-  requireFarm();
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
   return { entryId: newEntryId() };
 }
 
-export async function action({ request }: Route.ActionArgs) {
-  requireFarm();
-  const sent = await submitted(request, markForm);
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  const sent = await submitted(here, request, markForm);
   if (!sent.ok) return sent.refusal;
   const { fromOn, toOn, kind, what, price } = sent.value;
   const mark = { fromOn, toOn: toOn ?? fromOn, kind, what, priceCents: kind === "out" ? price : null };
-  const faults = faultsOf(farmFile().season.addMark(sent.entry, mark), {});
+  const faults = faultsOf(here.file.season.addMark(sent.entry, mark), {});
   return faults ? sent.refuse(faults) : redirect("/season/dates", 303);
 }
 

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -7,9 +7,10 @@ import type { Route } from "./+types/dates.ts";
 
 export const meta = () => [{ title: "Dates and weather · Pale Morning" }];
 
-export function loader() {
-  requireFarm();
-  const { season } = farmFile();
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  const { season } = here.file;
   return { marks: season.marks(), bookings: season.bookings(), spells: season.spells() };
 }
 

@@ -1,7 +1,7 @@
 import { redirect } from "react-router";
 import { weatherForm } from "#app/season/dates/date-forms.ts";
 import { SpanFields } from "#app/season/dates/span-fields.tsx";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
@@ -10,17 +10,19 @@ import type { Route } from "./+types/say-weather.ts";
 
 export const meta = () => [{ title: "Weather · Pale Morning" }];
 
-export function loader() {
-  return { entryId: newEntryId(), unitSystem: requireFarm().unitSystem };
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  return { entryId: newEntryId(), unitSystem: requireFarm(here).unitSystem };
 }
 
-export async function action({ request }: Route.ActionArgs) {
-  const { unitSystem } = requireFarm();
-  const sent = await submitted(request, weatherForm(unitSystem));
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { unitSystem } = requireFarm(here);
+  const sent = await submitted(here, request, weatherForm(unitSystem));
   if (!sent.ok) return sent.refusal;
   const { fromOn, toOn, mean, what } = sent.value;
   const spell = { fromOn, toOn: toOn ?? fromOn, meanMillicelsius: mean, what: what ?? "" };
-  const faults = faultsOf(farmFile().season.addSpell(sent.entry, spell), {});
+  const faults = faultsOf(here.file.season.addSpell(sent.entry, spell), {});
   return faults ? sent.refuse(faults) : redirect("/season/dates", 303);
 }
 

@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import { AbleFields } from "#app/season/people/able-fields.tsx";
 import { ableFields, ableForm, ableOf } from "#app/season/people/people-form.ts";
 import { requirePerson } from "#app/season/people/require-person.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
@@ -12,17 +12,19 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `What ${loaderData?.person.name ?? "somebody"} may do · Pale Morning` },
 ];
 
-export function loader({ params }: Route.LoaderArgs) {
-  requireFarm();
-  return { person: requirePerson(params.personId), entryId: newEntryId() };
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  return { person: requirePerson(here, params.personId), entryId: newEntryId() };
 }
 
-export async function action({ request, params }: Route.ActionArgs) {
-  requireFarm();
-  const { id } = requirePerson(params.personId);
-  const sent = await submitted(request, ableForm);
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  const { id } = requirePerson(here, params.personId);
+  const sent = await submitted(here, request, ableForm);
   if (!sent.ok) return sent.refusal;
-  const faults = faultsOf(farmFile().people.changePerson(sent.entry, { id, ...ableOf(sent.value) }), {
+  const faults = faultsOf(here.file.people.changePerson(sent.entry, { id, ...ableOf(sent.value) }), {
     "grant-taken": {
       besideAdultFeet: "Only one young person can have this. Clear it for the other person first",
     },

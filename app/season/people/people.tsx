@@ -1,7 +1,7 @@
 import { Link, redirect } from "react-router";
 import { AbleFields } from "#app/season/people/able-fields.tsx";
 import { ableInWords, ableOf, personForm, weekdaysOf } from "#app/season/people/people-form.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
@@ -11,17 +11,19 @@ import type { Route } from "./+types/people.ts";
 
 export const meta = () => [{ title: "People · Pale Morning" }];
 
-export function loader() {
-  requireFarm();
-  return { people: farmFile().people.people(), entryId: newEntryId() };
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  return { people: here.file.people.people(), entryId: newEntryId() };
 }
 
-export async function action({ request }: Route.ActionArgs) {
-  requireFarm();
-  const sent = await submitted(request, personForm);
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  const sent = await submitted(here, request, personForm);
   if (!sent.ok) return sent.refusal;
   const { name, ...said } = sent.value;
-  const faults = faultsOf(farmFile().people.addPerson(sent.entry, { name, ...ableOf(said) }), {
+  const faults = faultsOf(here.file.people.addPerson(sent.entry, { name, ...ableOf(said) }), {
     "name-taken": { name: `${name} is already on the list` },
     "grant-taken": {
       besideAdultFeet: "Only one young person can have this. Clear it for the other person first",

@@ -2,8 +2,7 @@ import { redirect } from "react-router";
 import { ableInWords, personDayForm, weekdaysOf } from "#app/season/people/people-form.ts";
 import { ReadCalendarForm } from "#app/season/people/read-calendar-form.tsx";
 import { requirePerson } from "#app/season/people/require-person.server.ts";
-import { now } from "#app/server/clock.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { type FarmContext, farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
@@ -18,23 +17,25 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.person.name ?? "Someone"} · Pale Morning` },
 ];
 
-function loadPerson(personId: string) {
-  const farm = requireFarm();
-  return { person: requirePerson(personId), today: localDayOf(now(), farm.timeZone) };
+function loadPerson(here: FarmContext, personId: string) {
+  const farm = requireFarm(here);
+  return { person: requirePerson(here, personId), today: localDayOf(here.now(), farm.timeZone) };
 }
 
-export function loader({ params, request }: Route.LoaderArgs) {
-  const { person, today } = loadPerson(params.personId);
-  const days = farmFile()
-    .people.personDays(today, addDays(today, 400))
+export function loader({ context, params, request }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { person, today } = loadPerson(here, params.personId);
+  const days = here.file.people
+    .personDays(today, addDays(today, 400))
     .filter(({ personId }) => personId === person.id);
   const read = new URL(request.url).searchParams.get("read");
   return { person, today, days, read, entryId: newEntryId(), fileEntryId: newEntryId() };
 }
 
-export async function action({ request, params }: Route.ActionArgs) {
-  const { person, today } = loadPerson(params.personId);
-  const sent = await submitted(request, personDayForm(today));
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { person, today } = loadPerson(here, params.personId);
+  const sent = await submitted(here, request, personDayForm(today));
   if (!sent.ok) return sent.refusal;
   const { onDay, canCome, why } = sent.value;
   const day = {
@@ -43,7 +44,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     canCome: canCome === "yes",
     why: why ?? "",
   };
-  const faults = faultsOf(farmFile().people.sayDay(sent.entry, day), {});
+  const faults = faultsOf(here.file.people.sayDay(sent.entry, day), {});
   return faults ? sent.refuse(faults) : redirect(`/season/people/${person.id}`, 303);
 }
 

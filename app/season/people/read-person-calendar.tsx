@@ -2,8 +2,7 @@ import { data, redirect } from "react-router";
 import { readCalendar } from "#app/season/people/read-calendar.server.ts";
 import { ReadCalendarForm } from "#app/season/people/read-calendar-form.tsx";
 import { requirePerson } from "#app/season/people/require-person.server.ts";
-import { now } from "#app/server/clock.server.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { ENTRY_USED, formFields, newEntryId } from "#app/server/submitted.server.ts";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { localDayOf } from "#core/calendar/farm-time.ts";
@@ -22,15 +21,17 @@ const PROBLEMS = {
   "no-events": "This calendar is empty. Choose the calendar you keep your schedule in",
 };
 
-export function loader({ params }: Route.LoaderArgs) {
-  requireFarm();
-  return { person: requirePerson(params.personId), entryId: newEntryId() };
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  return { person: requirePerson(here, params.personId), entryId: newEntryId() };
 }
 
 /** Reads on which days someone is busy out of a calendar file: all of it or nothing. */
-export async function action({ request, params }: Route.ActionArgs) {
-  const farm = requireFarm();
-  const person = requirePerson(params.personId);
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const farm = requireFarm(here);
+  const person = requirePerson(here, params.personId);
   const fields = await formFields(request, MOST_BYTES_TAKEN);
   const file = fields.get("calendar");
   const refuse = (fault: string) => data({ fault }, { status: 422 });
@@ -39,15 +40,15 @@ export async function action({ request, params }: Route.ActionArgs) {
     const size = (file.size / 1024 / 1024).toFixed(1);
     return refuse(`This file has ${size} MB; at most 2 MB can be read. Export only the coming months`);
   }
-  const from = localDayOf(now(), farm.timeZone);
+  const from = localDayOf(here.now(), farm.timeZone);
   const reading = readCalendar(await file.text(), {
     from,
     to: addDays(from, AHEAD_DAYS),
     timeZone: farm.timeZone,
   });
   if (!reading.ok) return refuse(PROBLEMS[reading.problem]);
-  const entry = { entryId: String(fields.get("entryId") ?? newEntryId()), at: now() };
-  const outcome = farmFile().people.readCalendar(entry, person.id, reading.busy);
+  const entry = { entryId: String(fields.get("entryId") ?? newEntryId()), at: here.now() };
+  const outcome = here.file.people.readCalendar(entry, person.id, reading.busy);
   return outcome.recorded
     ? redirect(`/season/people/${person.id}?read=${reading.busy.length}`, 303)
     : refuse(ENTRY_USED);

@@ -1,6 +1,6 @@
 import { redirect } from "react-router";
 import { sizeForm } from "#app/season/rules/rules-form.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
@@ -9,17 +9,19 @@ import type { Route } from "./+types/add-size.ts";
 
 export const meta = () => [{ title: "Size · Pale Morning" }];
 
-export function loader() {
-  return { entryId: newEntryId(), unitSystem: requireFarm().unitSystem };
+export function loader({ context }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  return { entryId: newEntryId(), unitSystem: requireFarm(here).unitSystem };
 }
 
-export async function action({ request }: Route.ActionArgs) {
-  const { unitSystem } = requireFarm();
-  const sent = await submitted(request, sizeForm(unitSystem));
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { unitSystem } = requireFarm(here);
+  const sent = await submitted(here, request, sizeForm(unitSystem));
   if (!sent.ok) return sent.refusal;
   const { who, least, most, birdCount } = sent.value;
   const size = { who, leastMilligrams: least, mostMilligrams: most, birdCount };
-  const faults = faultsOf(farmFile().season.addSize(sent.entry, size), {});
+  const faults = faultsOf(here.file.season.addSize(sent.entry, size), {});
   return faults ? sent.refuse(faults) : redirect("/season/rules", 303);
 }
 

@@ -1,6 +1,6 @@
 import { redirect } from "react-router";
 import { rulesFields, rulesForm } from "#app/season/rules/rules-form.ts";
-import { farmFile, requireFarm } from "#app/server/farm-file.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm, type Fields } from "#app/ui/farm-form.tsx";
 import { TextField, TickField } from "#app/ui/field.tsx";
@@ -14,9 +14,10 @@ import type { Route } from "./+types/rules.ts";
 
 export const meta = () => [{ title: "Prices and limits · Pale Morning" }];
 
-export function loader({ request }: Route.LoaderArgs) {
-  const { unitSystem } = requireFarm();
-  const { season } = farmFile();
+export function loader({ context, request }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { unitSystem } = requireFarm(here);
+  const { season } = here.file;
   const { revision, ...setting } = season.setting();
   return {
     unitSystem,
@@ -28,13 +29,13 @@ export function loader({ request }: Route.LoaderArgs) {
   };
 }
 
-export async function action({ request }: Route.ActionArgs) {
-  const { unitSystem } = requireFarm();
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { unitSystem } = requireFarm(here);
   const seen = Number(new URL(request.url).searchParams.get("seen"));
-  const sent = await submitted(request, rulesForm(unitSystem));
+  const sent = await submitted(here, request, rulesForm(unitSystem));
   if (!sent.ok) return sent.refusal;
-  if (farmFile().season.saveSetting(sent.value, seen) === "saved")
-    return redirect("/season/rules?saved", 303);
+  if (here.file.season.saveSetting(sent.value, seen) === "saved") return redirect("/season/rules?saved", 303);
   return sent.refuse({
     "": "These settings were changed in another window or by someone else. What you entered is still here; save again to replace the other changes",
   });

@@ -1,7 +1,6 @@
 import { MOST_BIRDS_A_DAY } from "#app/days/plan/choices/day-form.ts";
 import { choicesOfFile } from "#app/days/plan/file/start-from-file.server.ts";
-import { now } from "#app/server/clock.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { instantOf, localClock, localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
 import { addDays, isLocalDay } from "#core/calendar/local-day.ts";
 import { CHICKS } from "#core/season/season-constants.ts";
@@ -12,21 +11,22 @@ import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** What a new day starts from: the farm's last day where there is one, ours where there is none. */
 export function proposedChoices(
+  here: FarmContext,
   farm: Farm,
   batch: Batch,
   freeCount: number,
   asked: URLSearchParams,
 ): DatedChoices {
   const askedDay = asked.get("on");
-  const fromFile = choicesOfFile(asked.get("plan"));
+  const fromFile = choicesOfFile(here, asked.get("plan"));
   const birdCount = Math.min(
     freeCount,
     MOST_BIRDS_A_DAY,
     fromFile?.birds ?? countOf(asked.get("birds")) ?? freeCount,
   );
-  const last = farmFile().days().at(-1);
+  const last = here.file.days().at(-1);
   const usual = addDays(batch.hatchedOn, CHICKS.usualAgeDays[batch.kind]);
-  const tomorrow = addDays(localDayOf(now(), farm.timeZone), 1);
+  const tomorrow = addDays(localDayOf(here.now(), farm.timeZone), 1);
   const isAskedGood = askedDay !== null && isLocalDay(askedDay) && askedDay >= batch.hatchedOn;
   const processedOn = isAskedGood ? askedDay : laterOf(usual, tomorrow);
   const start = instantOf(

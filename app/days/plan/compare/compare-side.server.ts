@@ -1,5 +1,6 @@
 import type { Side } from "#app/days/plan/compare/compare-rows.ts";
 import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { playedLine } from "#app/server/played-line.server.ts";
 import { seasonFacts } from "#app/server/season-reading.server.ts";
 import { forecastDays } from "#app/server/weather.server.ts";
@@ -16,10 +17,16 @@ import type { Farm } from "#db/farm/farm-queries.server.ts";
 const BOTTLENECK_MORNINGS = 150;
 
 /** A plan with what speaks for and against it: what it costs to stock, the sky, and who has said that they can't. */
-export function sideOf(farm: Farm, basis: PlanBasis, dayId: number, choices: DatedChoices): Side {
+export function sideOf(
+  here: FarmContext,
+  farm: Farm,
+  basis: PlanBasis,
+  dayId: number,
+  choices: DatedChoices,
+): Side {
   const planned = planForDate(basis, choices.processedOn, choices, playedLine);
-  const [forecast] = forecastDays(farm, choices.processedOn, 1);
-  const { supplies } = stockForDay(farm, { id: dayId, startAt: choices.startAt });
+  const [forecast] = forecastDays(here, farm, choices.processedOn, 1);
+  const { supplies } = stockForDay(here, farm, { id: dayId, startAt: choices.startAt });
   const needs = dayNeeds(plannedUse(planned, farm.scalderHeat), supplies);
   return {
     processedOn: choices.processedOn,
@@ -27,7 +34,7 @@ export function sideOf(farm: Farm, basis: PlanBasis, dayId: number, choices: Dat
     bottleneck: bottleneck(planned.plan.line.setup.day, LINE_SEED, BOTTLENECK_MORNINGS)?.station,
     toBuyCents: needs.reduce((sum, { cents }) => sum + cents, 0),
     weather: forecast && weatherOf(planned, forecast),
-    against: speaksAgainst(farm, choices),
+    against: speaksAgainst(here, farm, choices),
   };
 }
 
@@ -36,8 +43,8 @@ const weatherOf = (
   { spell, ...temperatures }: ReturnType<typeof forecastDays>[number],
 ) => weatherOnDay({ temperatures, said: spell?.what ?? "", sun, startAt: choices.startAt, line: plan.line });
 
-function speaksAgainst(farm: Farm, { processedOn, crew }: DatedChoices): string[] {
-  const day = seasonDay(seasonFacts(farm), processedOn);
+function speaksAgainst(here: FarmContext, farm: Farm, { processedOn, crew }: DatedChoices): string[] {
+  const day = seasonDay(seasonFacts(here, farm), processedOn);
   const away = day.people.filter(
     ({ name, canCome }) => !canCome && crew.some((seat) => seat.personId !== undefined && seat.name === name),
   );

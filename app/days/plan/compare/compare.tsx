@@ -6,7 +6,7 @@ import { sideOf } from "#app/days/plan/compare/compare-side.server.ts";
 import { readAlternative } from "#app/days/plan/compare/read-compare.server.ts";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { planBasis, requireDay } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { Button, Page, Sheet } from "#app/ui/sheet.tsx";
 import { plural, showFor } from "#app/words/show.ts";
@@ -14,17 +14,18 @@ import type { Route } from "./+types/compare.ts";
 
 export const meta = () => [{ title: "Compare · Pale Morning" }];
 
-export function loader({ params, request }: Route.LoaderArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
+export function loader({ context, params, request }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
   const setting = {
     timeZone: day.timeZone,
     hatchedOn: batch.hatchedOn,
-    freeCount: farmFile().freeForDay(batch.id, day.id),
+    freeCount: here.file.freeForDay(batch.id, day.id),
   };
-  const basis = planBasis(farm, batch, day.id);
+  const basis = planBasis(here, farm, batch, day.id);
   const beside = readAlternative(day, new URL(request.url).searchParams, setting, basis.helpers);
-  const current = sideOf(farm, basis, day.id, day);
-  const other = beside.choices ? sideOf(farm, basis, day.id, beside.choices) : current;
+  const current = sideOf(here, farm, basis, day.id, day);
+  const other = beside.choices ? sideOf(here, farm, basis, day.id, beside.choices) : current;
   return {
     day,
     line: `${plural(day.birds, "bird")} of ${batch.name}`,

@@ -1,7 +1,7 @@
 import { data, Form, redirect } from "react-router";
 import { readLineFile } from "#app/days/plan/file/line-file.ts";
 import { requireBatch } from "#app/server/day-reading.server.ts";
-import { requireFarm } from "#app/server/farm-file.server.ts";
+import { type FarmContext, farmContext, requireFarm } from "#app/server/farm-context.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { Button, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/from-file.ts";
@@ -11,18 +11,20 @@ export const meta = () => [{ title: "Start from a plan file · Pale Morning" }];
 /** A plan's file is one or two thousand letters; it travels on in the address of the page that it fills in. */
 const MOST_BYTES = 6000;
 
-const batchOf = (request: Request) =>
-  requireBatch(new URL(request.url).searchParams.get("batch") ?? undefined);
+const batchOf = (here: FarmContext, request: Request) =>
+  requireBatch(here, new URL(request.url).searchParams.get("batch") ?? undefined);
 
-export function loader({ request }: Route.LoaderArgs) {
-  requireFarm();
-  return { batchName: batchOf(request).name };
+export function loader({ context, request }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  return { batchName: batchOf(here, request).name };
 }
 
 /** Reads the file and fills in a new day with it; nothing is kept until that is saved. */
-export async function action({ request }: Route.ActionArgs) {
-  requireFarm();
-  const batch = batchOf(request);
+export async function action({ context, request }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  const batch = batchOf(here, request);
   const file = (await formFields(request)).get("plan");
   const refuse = (...problems: string[]) => data({ problems }, { status: 422 });
   if (!(file instanceof File) || file.size === 0) return refuse("Choose the file first");

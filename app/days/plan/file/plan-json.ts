@@ -1,12 +1,14 @@
 import { lineFileOf } from "#app/days/plan/file/line-file.ts";
 import { planOf, requireDay } from "#app/server/day-reading.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { localClock } from "#core/calendar/farm-time.ts";
 import type { Route } from "./+types/plan-json.ts";
 
 /** The day's line as a file, which the command `simulate` plays. */
-export function loader({ params }: Route.LoaderArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
-  const { plan, forecast } = planOf(farm, batch, day);
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
+  const { plan, forecast } = planOf(here, farm, batch, day);
   const file = lineFileOf(plan.line.setup.day, {
     kind: batch.kind,
     liveKilograms: forecast.live.value,

@@ -1,5 +1,5 @@
 import { readLineFile } from "#app/days/plan/file/line-file.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { minuteOfClock } from "#core/calendar/farm-time.ts";
 import type { DatedChoices } from "#db/day/day-queries.server.ts";
 
@@ -26,11 +26,11 @@ export type ChoicesOfFile = Pick<
  * The choices of a plan's file; undefined where there is none or it can't be read. People are known by their names:
  * whoever is not among the farm's own comes as a helper. Paces and times are the farm's, not the file's.
  */
-export function choicesOfFile(text: string | null): ChoicesOfFile | undefined {
+export function choicesOfFile(here: FarmContext, text: string | null): ChoicesOfFile | undefined {
   const read = text === null ? undefined : readLineFile(text);
   if (!read || "problems" in read) return undefined;
   const { day, file } = read;
-  const people = farmFile().people.people();
+  const people = here.file.people.people();
   const [pause] = file.breaks;
   return {
     start: file.start,

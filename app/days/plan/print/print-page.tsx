@@ -1,14 +1,16 @@
 import { DayHead } from "#app/days/leaves.tsx";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { requireDay } from "#app/server/day-reading.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { ButtonLink, Page, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/words/show.ts";
 import type { Route } from "./+types/print-page.ts";
 
 export const meta = () => [{ title: "Print · Pale Morning" }];
 
-export function loader({ params }: Route.LoaderArgs) {
-  const { day, batch } = requireDay(params.dayId);
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { day, batch } = requireDay(here, params.dayId);
   return { day, line: `${plural(day.birds, "bird")} of ${batch.name}` };
 }
 

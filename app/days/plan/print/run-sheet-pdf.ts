@@ -1,8 +1,8 @@
 import { stationPages } from "#app/days/plan/line/station-words.ts";
 import { writeRunSheet } from "#app/days/plan/print/write-run-sheet.server.ts";
 import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
-import { now } from "#app/server/clock.server.ts";
 import { planOf, requireDay } from "#app/server/day-reading.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { tasksOfDay } from "#app/server/tasks-of-day.server.ts";
 import { plural, showFor } from "#app/words/show.ts";
 import { SUPPLY_WORDS, supplyAmount } from "#app/words/supply-words.ts";
@@ -10,24 +10,25 @@ import { dayNeeds, plannedUse } from "#core/day/supplies/day-needs.ts";
 import type { Route } from "./+types/run-sheet-pdf.ts";
 
 /** The run sheet as a PDF: the order of the days, what to have ready, and a page for each station. */
-export async function loader({ params }: Route.LoaderArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
+export async function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
   const show = showFor(farm);
-  const planned = planOf(farm, batch, day);
+  const planned = planOf(here, farm, batch, day);
   const use = plannedUse(planned, farm.scalderHeat);
   const pdf = await writeRunSheet({
     paper: show.paper,
-    madeAt: now(),
+    madeAt: here.now(),
     title: `${farm.name}, ${show.longDay(day.processedOn)}`,
     line: `${plural(day.birds, "bird")} of ${batch.name}. ${plural(day.people, "person", "people")}.`,
-    tasks: tasksOfDay(farm, batch, day)
+    tasks: tasksOfDay(here, farm, batch, day)
       .filter(({ key }) => key !== "day")
       .map(({ at, title, who, why }) => ({
         when: show.dateTime(at),
         what: title,
         more: [who, why].filter(Boolean).join(": "),
       })),
-    needs: dayNeeds(use, stockForDay(farm, day).supplies).map(({ kind, supply, amount, short }) => ({
+    needs: dayNeeds(use, stockForDay(here, farm, day).supplies).map(({ kind, supply, amount, short }) => ({
       what: supply?.name ?? SUPPLY_WORDS[kind].name,
       amount: supplyAmount(kind, amount, show),
       short: short ? `${supplyAmount(kind, short, show)} short` : "",

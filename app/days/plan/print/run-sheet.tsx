@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import { PlanRibbon } from "#app/days/plan/plan-ribbon.tsx";
 import { planToSend, requireDay } from "#app/server/day-reading.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
@@ -9,14 +10,15 @@ import type { Route } from "./+types/run-sheet.ts";
 
 export const meta = () => [{ title: "Run sheet · Pale Morning" }];
 
-export function loader({ params }: Route.LoaderArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
   return {
     day,
     batchName: batch.name,
     farmName: farm.name,
     place: placeOf(farm),
-    planned: planToSend(farm, batch, day),
+    planned: planToSend(here, farm, batch, day),
   };
 }
 

@@ -1,14 +1,16 @@
 import { Link } from "react-router";
 import { stationPages } from "#app/days/plan/line/station-words.ts";
 import { planToSend, requireDay } from "#app/server/day-reading.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { Route } from "./+types/station-sheets.ts";
 
 export const meta = () => [{ title: "Station sheets · Pale Morning" }];
 
-export function loader({ params }: Route.LoaderArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
-  return { day, farmName: farm.name, planned: planToSend(farm, batch, day) };
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
+  return { day, farmName: farm.name, planned: planToSend(here, farm, batch, day) };
 }
 
 /** One page a station, in large type, to be taped where the work is. */

@@ -3,6 +3,7 @@ import { DayHead } from "#app/days/leaves.tsx";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
 import { planOf, requireDay } from "#app/server/day-reading.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -20,10 +21,11 @@ import type { Route } from "./+types/needs.ts";
 
 export const meta = () => [{ title: "Day's supplies · Pale Morning" }];
 
-export function loader({ params }: Route.LoaderArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
-  const plannedDay = planOf(farm, batch, day);
-  const { supplies, daysBefore } = stockForDay(farm, day);
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
+  const plannedDay = planOf(here, farm, batch, day);
+  const { supplies, daysBefore } = stockForDay(here, farm, day);
   const use = plannedUse(plannedDay, farm.scalderHeat);
   return {
     day,

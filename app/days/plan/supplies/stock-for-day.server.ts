@@ -1,20 +1,19 @@
 import { planOf } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { suppliesInStock } from "#app/server/supplies.server.ts";
 import { dayNeeds, plannedUse, type Supply } from "#core/day/supplies/day-needs.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** What will be in stock for a day: what there is, less what the set days before it take. */
 export function stockForDay(
+  here: FarmContext,
   farm: Farm,
   day: { readonly id: number; readonly startAt: number },
 ): { supplies: Supply[]; daysBefore: number } {
-  const earlier = farmFile()
-    .openDays()
-    .filter(({ id, startAt }) => id !== day.id && startAt < day.startAt);
-  let supplies = suppliesInStock();
+  const earlier = here.file.openDays().filter(({ id, startAt }) => id !== day.id && startAt < day.startAt);
+  let supplies = suppliesInStock(here);
   for (const one of earlier) {
-    const planned = planOf(farm, farmFile().batch(one.batchId)!, one);
+    const planned = planOf(here, farm, here.file.batch(one.batchId)!, one);
     const needs = dayNeeds(plannedUse(planned, farm.scalderHeat), supplies);
     supplies = supplies.map((supply) => {
       const taken = needs

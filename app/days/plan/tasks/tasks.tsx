@@ -2,9 +2,8 @@ import { group } from "d3-array";
 import { data, Form, redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
-import { now } from "#app/server/clock.server.ts";
 import { requireDay } from "#app/server/day-reading.server.ts";
-import { farmFile } from "#app/server/farm-file.server.ts";
+import { farmContext } from "#app/server/farm-context.server.ts";
 import { formFields, newEntryId } from "#app/server/submitted.server.ts";
 import { tasksOfDay } from "#app/server/tasks-of-day.server.ts";
 import { ButtonLink, Page, Sheet } from "#app/ui/sheet.tsx";
@@ -18,31 +17,33 @@ import type { Route } from "./+types/tasks.ts";
 
 export const meta = () => [{ title: "To do · Pale Morning" }];
 
-export function loader({ params }: Route.LoaderArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
-  const tasks = tasksOfDay(farm, batch, day).filter(({ key }) => key !== "day");
-  const done = farmFile().tasks.done(day.id);
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
+  const tasks = tasksOfDay(here, farm, batch, day).filter(({ key }) => key !== "day");
+  const done = here.file.tasks.done(day.id);
   return {
     day,
     line: `${plural(day.birds, "bird")} of ${batch.name}`,
     days: [...group(tasks, ({ at }) => localDayOf(at, farm.timeZone))],
     left: tasks.filter(({ key }) => !done.some(({ task }) => task === key)).length,
     done,
-    at: now(),
-    today: localDayOf(now(), farm.timeZone),
+    at: here.now(),
+    today: localDayOf(here.now(), farm.timeZone),
     entryId: newEntryId(),
   };
 }
 
-export async function action({ request, params }: Route.ActionArgs) {
-  const { farm, day, batch } = requireDay(params.dayId);
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { farm, day, batch } = requireDay(here, params.dayId);
   const fields = await formFields(request);
   const key = String(fields.get("task") ?? "");
   const entryId = String(fields.get("entryId") ?? "");
-  const isKnown = tasksOfDay(farm, batch, day).some((task) => task.key === key);
+  const isKnown = tasksOfDay(here, farm, batch, day).some((task) => task.key === key);
   if (!isKnown || entryId.length < 8 || entryId.length > 64)
     throw data("This day no longer has that task. Reload the page.", { status: 400 });
-  farmFile().tasks.tick({ entryId, at: now() }, day.id, key);
+  here.file.tasks.tick({ entryId, at: here.now() }, day.id, key);
   return redirect(`/days/${day.id}/tasks`, 303);
 }
 

@@ -1,0 +1,32 @@
+import { RouterContextProvider } from "react-router";
+import { clockFrom } from "#app/server/clock.server.ts";
+import { type FarmContext, farmContext } from "#app/server/farm-context.server.ts";
+import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
+
+let file: FarmFile | undefined;
+let clock = clockFrom(Date.parse("2026-09-17T10:12:00Z"));
+
+/** A farm for the tests of one file, in memory. Its clock starts at Thursday, September 17 2026, 06:12 at the farm. */
+export const HERE: FarmContext = {
+  get file() {
+    file ??= openFarmFile(":memory:");
+    return file;
+  },
+  now: () => clock(),
+};
+
+/** Starts the clock of the tests at another moment. */
+export function startClock(moment: string): void {
+  clock = clockFrom(Date.parse(moment));
+}
+
+/** Takes another data file in place of the one in memory. */
+export function openHere(path: string): FarmFile {
+  file = openFarmFile(path);
+  return file;
+}
+
+/** What the framework hands to a route, with that farm in it. */
+export const CONTEXT: Readonly<RouterContextProvider> = new RouterContextProvider(
+  new Map([[farmContext, HERE]]),
+);

@@ -47,6 +47,12 @@ export default {
     rule("app-imports-downwards", { path: "^app/" }, { path: "^(commands|demo)/" }),
     rule("demo-imports-core-and-db", { path: "^demo/" }, { path: "^(app|commands)/" }),
     rule("only-commands-import-demo", { pathNot: "^(demo|commands)/" }, { path: "^demo/" }),
+    // Routes get the farm from their request's context, so that tests and other farms can hand in theirs.
+    rule(
+      "only-the-root-opens-the-farm",
+      { pathNot: "^app/root\\.tsx$" },
+      { path: "^app/server/this-farm\\.server\\.ts$" },
+    ),
     rule("no-cycles", {}, { circular: true }),
     rule(
       "no-orphans",

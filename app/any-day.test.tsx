@@ -24,7 +24,7 @@ const pages = {
   stores: await import("#app/freezers/freezers.tsx"),
   books: await import("#app/books/books.tsx"),
 };
-const { settlementOf } = await import("#app/server/day-reading.server.ts");
+const { settlementOf } = await import("#app/server/settlement-of.server.ts");
 const tap = await import("#app/days/run/tap.ts");
 const addCost = await import("#app/days/settle/add-cost.tsx");
 const reopen = await import("#app/days/settle/reopen.ts");

@@ -1,6 +1,6 @@
-import { planOf } from "#app/server/day-reading.server.ts";
 import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { iceBagsLeft } from "#app/server/ice-left.server.ts";
+import { planOf } from "#app/server/plan-of-day.server.ts";
 import { seasonTerms } from "#app/server/season-reading.server.ts";
 import { type TaskWords, taskInWords } from "#app/words/task-words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";

@@ -7,9 +7,9 @@ import {
 import { type LineDay, type LinePerson, mostInLine } from "#core/processing-line/line-day.ts";
 import {
   BLEED_STREAM,
-  DAY_STREAM,
+  DRAW_TABLES,
+  dayDraw,
   drawIndex,
-  drawTables,
   PERSON_STREAM,
   replicationKey,
   TABLE_BITS,
@@ -60,11 +60,10 @@ export class LineRules {
   /** @param waiting birds in the package's queue before a station */
   constructor(day: LineDay, seed: number, replication: number, waiting: (station: Queue) => number) {
     const key = replicationKey(seed, replication);
-    const tables = drawTables(day.daySdLn);
-    this.#luck = (stream, index) => tables[(stream << TABLE_BITS) + drawIndex(key, stream, index)]!;
+    this.#luck = (stream, index) => DRAW_TABLES[(stream << TABLE_BITS) + drawIndex(key, stream, index)]!;
     this.#waiting = waiting;
     this.day = day;
-    const dayFactor = this.#luck(DAY_STREAM, 0);
+    const dayFactor = dayDraw(key, day.daySdLn);
     this.hands = day.people
       .map((person, number) => ({
         person,

@@ -37,6 +37,25 @@ export function feedUsed(bought: readonly FeedBought[], leftKilograms: number): 
   };
 }
 
+/** All the feed that a batch ever had. */
+export interface FeedLots {
+  readonly bought: readonly FeedBought[];
+  readonly cameIn: readonly FeedBought[];
+  /** To other batches or into stock: it took its money with it. */
+  readonly wentOn: readonly FeedBought[];
+}
+
+/**
+ * Feed that a batch has used of all it ever had. Where a lot was taken back from the records, less may be there than was
+ * counted as left, or more may have gone on than came: then nothing was used, and it cost nothing.
+ */
+export function feedUsedOf({ bought, cameIn, wentOn }: FeedLots, leftKilograms: number): FeedUsed {
+  const lots = [...bought, ...cameIn, ...wentOn.map((lot) => ({ ...lot, bags: -lot.bags }))];
+  const kilograms = lots.reduce((sum, lot) => sum + lot.bags * lot.bagKilograms, 0);
+  const feed = kilograms > 0 ? feedUsed(lots, Math.min(leftKilograms, kilograms)) : feedUsed([], 0);
+  return { ...feed, cents: cents(Math.max(0, feed.cents)) };
+}
+
 /** Birds of a batch that share its cost: those of one processing day, or those still alive. */
 export interface CostShare {
   readonly birds: number;

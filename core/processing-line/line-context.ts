@@ -1,6 +1,6 @@
 import { CHANGE_MINUTES, DRAIN_MINUTES } from "#core/processing-line/line-constants.ts";
 import { isCutUp, type LineDay, mostInLine } from "#core/processing-line/line-day.ts";
-import { drawTables } from "#core/processing-line/line-draws.ts";
+import { DRAW_TABLES } from "#core/processing-line/line-draws.ts";
 import {
   isAnotherBench,
   nextAtBench,
@@ -125,6 +125,8 @@ export interface LineContext {
   readonly momentFlags: Uint8Array;
   readonly momentPresent: Int32Array;
   readonly draws: Float64Array;
+  /** How much whole days differ; undefined for ours. */
+  readonly daySdLn: number | undefined;
   readonly state: LineState;
 }
 
@@ -211,7 +213,8 @@ export function lineContext(day: LineDay, seed: number): LineContext {
     ...peopleTables(people),
     personOf,
     ...clockTables(day, people),
-    draws: drawTables(day.daySdLn),
+    draws: DRAW_TABLES,
+    daySdLn: day.daySdLn,
     state: emptyState(day),
   };
 }

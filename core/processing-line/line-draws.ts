@@ -9,7 +9,7 @@ const TABLE_SIZE = 1 << TABLE_BITS;
 /** Streams of random draws beside the stations', whose numbers are in their table. */
 export const BLEED_STREAM = 10;
 export const PERSON_STREAM = 11;
-export const DAY_STREAM = 12;
+const DAY_STREAM = 12;
 
 const GOLDEN = 0x9e3779b1;
 
@@ -40,43 +40,41 @@ export function drawIndex(replication: number, stream: number, index: number): n
   );
 }
 
+const sdOfCv = (cv: number) => Math.sqrt(Math.log1p(cv * cv));
+
+/** Standard normal quantiles at the middle of each of the table's shares; they are symmetric. */
+const DEVIATIONS = normalQuantiles();
+
 /**
- * Lognormal quantiles about a median of 1, one table after the other in the order of the streams.
- * See docs/sources.md#line.
+ * Lognormal quantiles about a median of 1, one table after the other in the order of the streams; how a whole day goes
+ * is not among them. See docs/sources.md#line.
  */
-export function drawTables(daySdLn = DAY_SD_LN): Float64Array {
-  if (keptTables?.daySdLn === daySdLn) return keptTables.tables;
+export const DRAW_TABLES = drawTables();
+
+/** How a whole day goes against the usual one, a factor on its work: 1 in the middle of all days. */
+export const dayDraw = (replication: number, daySdLn = DAY_SD_LN): number =>
+  Math.exp(daySdLn * DEVIATIONS[drawIndex(replication, DAY_STREAM, 0)]!);
+
+function drawTables(): Float64Array {
   const spreads = new Map<number, number>([
     ...STATIONS.map(stationRow).map(({ drawStream, spread }) => [drawStream, sdOfCv(spread)] as const),
     [BLEED_STREAM, sdOfCv(BLEED_SPREAD)],
     [PERSON_STREAM, PERSON_SD_LN],
-    [DAY_STREAM, daySdLn],
   ]);
   const tables = new Float64Array((Math.max(...spreads.keys()) + 1) * TABLE_SIZE);
-  const deviations = normalQuantiles();
   for (const [stream, sd] of spreads)
     for (let place = 0; place < TABLE_SIZE; place += 1)
-      tables[stream * TABLE_SIZE + place] = Math.exp(sd * deviations[place]!);
-  keptTables = { daySdLn, tables };
+      tables[stream * TABLE_SIZE + place] = Math.exp(sd * DEVIATIONS[place]!);
   return tables;
 }
 
-/** The last tables made: thousands of crews are tried with the same ones, and no one writes to them. */
-let keptTables: { readonly daySdLn: number; readonly tables: Float64Array } | undefined;
-
-const sdOfCv = (cv: number) => Math.sqrt(Math.log1p(cv * cv));
-
-let kept: Float64Array | undefined;
-
-/** Standard normal quantiles at the middle of each of the table's shares; they are symmetric. */
 function normalQuantiles(): Float64Array {
-  if (kept) return kept;
-  kept = new Float64Array(TABLE_SIZE);
+  const deviations = new Float64Array(TABLE_SIZE);
   let deviation = 0;
   for (let place = TABLE_SIZE / 2; place < TABLE_SIZE; place += 1) {
     deviation = normalQuantile((place + 0.5) / TABLE_SIZE, deviation);
-    kept[place] = deviation;
-    kept[TABLE_SIZE - 1 - place] = -deviation;
+    deviations[place] = deviation;
+    deviations[TABLE_SIZE - 1 - place] = -deviation;
   }
-  return kept;
+  return deviations;
 }

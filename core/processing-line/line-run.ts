@@ -23,7 +23,7 @@ import {
   WATER_IS_SHUT,
 } from "#core/processing-line/line-context.ts";
 import {
-  DAY_STREAM,
+  dayDraw,
   drawIndex,
   PERSON_STREAM,
   replicationKey,
@@ -91,7 +91,7 @@ function reset(context: LineContext, key: number): void {
     clock[DUE_AT] = moments[1]!;
     announce(context, NEXT_MOMENT);
   }
-  const day = context.draws[(DAY_STREAM << TABLE_BITS) + drawIndex(key, DAY_STREAM, 0)]!;
+  const day = dayDraw(key, context.daySdLn);
   for (let person = 0; person < personCount; person += 1) {
     const place = drawIndex(key, PERSON_STREAM, context.personOf[person]!);
     state.personFactor[person] = day * context.draws[(PERSON_STREAM << TABLE_BITS) + place]!;

@@ -8,9 +8,9 @@ import {
 import { isCutUp, type LineDay, type LinePerson } from "#core/processing-line/line-day.ts";
 import {
   BLEED_STREAM,
-  DAY_STREAM,
+  DRAW_TABLES,
+  dayDraw,
   drawIndex,
-  drawTables,
   PERSON_STREAM,
   replicationKey,
   TABLE_BITS,
@@ -73,10 +73,9 @@ interface Due {
  */
 export function readableReplication(day: LineDay, seed: number, replication: number): ReadableReplication {
   const key = replicationKey(seed, replication);
-  const tables = drawTables(day.daySdLn);
   const draws = (stream: number, index: number) =>
-    tables[(stream << TABLE_BITS) + drawIndex(key, stream, index)]!;
-  const dayFactor = draws(DAY_STREAM, 0);
+    DRAW_TABLES[(stream << TABLE_BITS) + drawIndex(key, stream, index)]!;
+  const dayFactor = dayDraw(key, day.daySdLn);
   const workers: Worker[] = day.people
     .map((person, number) => ({
       person,

@@ -1,8 +1,9 @@
 import { data, redirect } from "react-router";
 import { z } from "zod";
 import { refuseSettled } from "#app/days/run/refuse-settled.ts";
-import { planOf, progressOf, requireDay } from "#app/server/day-reading.server.ts";
 import { farmContext } from "#app/server/farm-context.server.ts";
+import { planOf, progressOf } from "#app/server/plan-of-day.server.ts";
+import { requireDay } from "#app/server/required.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { entryId } from "#app/ui/read-field.ts";
 import { milligramsFromKilograms } from "#core/quantity/conversion.ts";

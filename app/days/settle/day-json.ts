@@ -1,5 +1,7 @@
-import { planOf, requireDay, settlementOf } from "#app/server/day-reading.server.ts";
 import { farmContext } from "#app/server/farm-context.server.ts";
+import { planOf } from "#app/server/plan-of-day.server.ts";
+import { requireDay } from "#app/server/required.server.ts";
+import { settlementOf } from "#app/server/settlement-of.server.ts";
 import type { DayPlan } from "#core/day/plan/day-plan.ts";
 import type { Route } from "./+types/day-json.ts";
 

@@ -1,5 +1,5 @@
-import { planOf, progressOf } from "#app/server/day-reading.server.ts";
 import type { FarmContext } from "#app/server/farm-context.server.ts";
+import { planOf, progressOf } from "#app/server/plan-of-day.server.ts";
 import { suppliesInStock } from "#app/server/supplies.server.ts";
 import { dayNeeds, plannedUse, type Supply } from "#core/day/supplies/day-needs.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";

@@ -13,7 +13,7 @@ import { type LineDay, lineMinutes, neededStations } from "#core/processing-line
 import { DEFAULT_BUFFERS, DEFAULT_PLACES, STATIONS } from "#core/processing-line/line-station.ts";
 import { likelyMinutes } from "#core/processing-line/line-whatif.ts";
 
-/** replications by which a crew's reach is known to a bird or two. */
+/** Replications by which a crew's reach is known to a bird or two. */
 const REPLICATIONS = 24;
 /** The most birds a small farm does in a day. */
 const MOST_BIRDS = 250;

@@ -1,5 +1,4 @@
 import { daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
-import { crewReach, type Reach } from "#core/day/crew/crew-reach.ts";
 import { comes } from "#core/day/crew/who-can-come.ts";
 import type { DayMarkFacts, SeasonFacts } from "#core/day/season/season-facts.ts";
 import { CLEAN_UP_MINUTES, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
@@ -77,22 +76,13 @@ export function seasonDay(facts: SeasonFacts, day: LocalDay): SeasonDay {
   };
 }
 
-/** The same few crews come again and again, and playing one takes a while: the last so many are remembered. */
-const KEPT_REACHES = 200;
-const reached = new Map<string, number>();
-
 function reachOf(facts: SeasonFacts, ids: readonly number[], year: number): number {
-  const reach: Reach = {
+  return facts.crewReach({
     helpers: facts.people.filter(({ id }) => ids.includes(id)),
     means: facts.means,
     cones: facts.cones,
     tablePlaces: facts.tablePlaces,
     minutes: facts.terms.longestLineMinutes.value,
     year,
-  };
-  const key = JSON.stringify(reach);
-  const birds = reached.get(key) ?? crewReach(reach);
-  if (reached.size >= KEPT_REACHES && !reached.has(key)) reached.delete(reached.keys().next().value!);
-  reached.set(key, birds);
-  return birds;
+  });
 }

@@ -1,5 +1,6 @@
 import type { LocalDay } from "#core/calendar/local-day.ts";
 import type { Helper } from "#core/day/crew/crew.ts";
+import type { Reach } from "#core/day/crew/crew-reach.ts";
 import type { FarmMeans } from "#core/day/plan/plan-input.ts";
 import type { Flock } from "#core/growth/flock.ts";
 import type { Setting } from "#core/reckoning/setting.ts";
@@ -90,6 +91,8 @@ export interface SeasonFacts {
   readonly sizes: readonly WantedSizeFacts[];
   readonly terms: SeasonTerms;
   readonly means: FarmMeans;
+  /** Birds that a crew does in a day: the same few crews are asked for day after day, so it may be remembered. */
+  readonly crewReach: (reach: Reach) => number;
   /** Kit of the last day, or ours. */
   readonly cones: number;
   readonly tablePlaces: number;

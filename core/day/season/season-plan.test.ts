@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { addDays } from "#core/calendar/local-day.ts";
+import { crewReach } from "#core/day/crew/crew-reach.ts";
 import { OUR_PACE } from "#core/day/crew/own-pace.ts";
 import { helper, MEANS, own } from "#core/day/plan/days-of-tests.ts";
 import { chicksToOrder } from "#core/day/season/chicks-to-order.ts";
@@ -56,6 +57,7 @@ const FACTS: SeasonFacts = {
     },
   },
   means: MEANS,
+  crewReach,
   cones: 4,
   tablePlaces: 3,
   rooms: { fridge: 40, freezer: 60, either: 0, frozenNow: 0, restingNow: [] },

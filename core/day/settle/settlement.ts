@@ -42,6 +42,17 @@ export interface Settlement {
   readonly methods: readonly BasisCost[];
 }
 
+/** The mean live weight of a day's birds, kg, as someone weighed it at the kill. */
+export const measuredLive = (kilograms: number): Reckoning =>
+  reckoning({
+    value: kilograms,
+    unit: "live-kg",
+    provenance: "measured",
+    inputs: [],
+    rule: "live-mean-weighed",
+    source: "yield",
+  });
+
 /** What a day came to. Undefined until a dressed bird has been weighed. See docs/sources.md#cost. */
 export function settlement(of: SettlementInput): Settlement | undefined {
   const { tally } = of;

@@ -1,0 +1,31 @@
+import { data } from "react-router";
+import { type FarmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import type { Batch } from "#db/batch/batch-queries.server.ts";
+import type { ProcessingDay } from "#db/day/day-queries.server.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+
+/** Reads an id out of an address. @throws a 404 page if there is no such thing. */
+export function idFrom(text: string | undefined, what: string): number {
+  const id = /^\d{1,9}$/.test(text ?? "") ? Number(text) : 0;
+  if (id === 0) throw data(`There is no such ${what}.`, { status: 404 });
+  return id;
+}
+
+/** @throws a 404 page if there is no such batch */
+export function requireBatch(here: FarmContext, text: string | undefined): Batch {
+  const batch = here.file.batch(idFrom(text, "batch"));
+  if (!batch) throw data("That batch does not exist.", { status: 404 });
+  return batch;
+}
+
+/** @throws a 404 page if there is no such day */
+export function requireDay(
+  here: FarmContext,
+  text: string | undefined,
+): { farm: Farm; day: ProcessingDay; batch: Batch } {
+  const farm = requireFarm(here);
+  const day = here.file.day(idFrom(text, "day"));
+  const batch = day && here.file.batch(day.batchId);
+  if (!day || !batch) throw data("That day does not exist.", { status: 404 });
+  return { farm, day, batch };
+}

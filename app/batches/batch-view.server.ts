@@ -36,7 +36,8 @@ export function batchView(here: FarmContext, farm: Farm, batch: Batch, story: Ba
       whichBirds,
     })),
     chart: growthChart(batch, story, path, own, facts),
-    sizes: facts.sizes,
+    dailyGainKilograms: path.dailyGainKilograms(daysBetween(batch.hatchedOn, on)),
+    sizes: facts.sizes.map((size) => ({ ...size, reachedOn: reachedOn(size.leastKilograms, batch, path) })),
     /** Birds that the weeks are calculated for. */
     birds: facts.groups[0]!.birds,
     when: isGrowing
@@ -54,6 +55,17 @@ export function batchView(here: FarmContext, farm: Farm, batch: Batch, story: Ba
     proposed: proposedFor(here, batch.id),
     pens: here.file.pens(batch.id),
   };
+}
+
+/** When the flock's mean reaches a dressed weight; undefined where none is asked for, or it never does. */
+function reachedOn(
+  dressedKilograms: number | undefined,
+  { kind, hatchedOn }: Batch,
+  path: FlockPath,
+): LocalDay | undefined {
+  if (dressedKilograms === undefined) return undefined;
+  const ageDays = path.ageAtKilograms(dressedKilograms / DRESSED_FRACTION[kind]);
+  return ageDays === undefined ? undefined : addDays(hatchedOn, ageDays);
 }
 
 export type BatchView = ReturnType<typeof batchView>;

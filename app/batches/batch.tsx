@@ -151,7 +151,7 @@ type Loaded = Route.ComponentProps["loaderData"];
 
 function chartSentence({ view, on, setting }: Loaded, show: ReturnType<typeof useShow>): string {
   const { forecast } = view;
-  if (forecast.ageDays <= 0) return "typical-for-kind";
+  if (forecast.ageDays <= 0) return "Typical for this kind.";
   const [low, high] = forecast.birdBand;
   const day = on === setting.today ? "Today" : `On ${show.shortDay(on)}`;
   return `${day} 8 in 10 birds weigh ${show.value(low, "live-kg")} to ${show.value(high, "live-kg")} live.`;
@@ -175,7 +175,7 @@ function DaysSet({ view, setting }: Loaded) {
         ))}
         {view.pens.map(({ pen, birdCount }) => (
           <li key={pen} className="py-1">
-            {pen}: {plural(birdCount, "bird")} birds moved in
+            {pen}: {plural(birdCount, "bird")} moved in
           </li>
         ))}
       </ul>
@@ -213,6 +213,13 @@ function Expected({ batch, view, alive, on, asked, isOnRead, setting }: Loaded) 
             }
           />
           <Figure label="Mean dressed weight" reckoning={forecast.dressed} size="small" />
+          <p className="py-1 text-sm">
+            Gaining about {show.value(view.dailyGainKilograms, "live-kg")} a day.{" "}
+            {view.sizes.map(
+              ({ who, reachedOn }) =>
+                reachedOn && `The mean reaches the size for ${who} about ${show.shortDay(reachedOn)}. `,
+            )}
+          </p>
         </>
       )}
       {forecast.isPastCurve && (

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { type Model, model, number } from "#commands/reckon/model.ts";
 import { birdSpread, sizeClasses, timesSpread } from "#core/growth/bird-spread.ts";
-import { feedEatenKilograms } from "#core/growth/feed-eaten.ts";
+import { feedByDay } from "#core/growth/feed-eaten.ts";
 import { ageForWeight, dailyGainAt, type GrowthCurve, liveWeightAt } from "#core/growth/growth-curve.ts";
 import { learnedScale, weightForecast } from "#core/growth/growth-update.ts";
 import { flockOfSexes } from "#core/growth/sex-mix.ts";
@@ -119,8 +119,9 @@ export const GROWTH_MODELS: Readonly<Record<string, Model>> = {
         wasteFraction: of.waste_fraction,
       };
       const weight = liveWeightAt(of.age_d, curve);
-      const eaten = feedEatenKilograms(of.age_d, curve, need);
-      const nextWeek = feedEatenKilograms(of.age_d + 7, curve, need) - eaten;
+      const feed = feedByDay((age) => liveWeightAt(age, curve), need, of.age_d + 7);
+      const eaten = feed[of.age_d]!;
+      const nextWeek = feed[of.age_d + 7]! - eaten;
       return {
         weight_kg: weight,
         feed_kg: eaten,
@@ -219,13 +220,13 @@ export const GROWTH_MODELS: Readonly<Record<string, Model>> = {
         pastureFraction: of.pasture_fraction,
         wasteFraction: of.waste_fraction,
       };
+      const feed = feedByDay((age) => liveWeightAt(age, curve), need, of.age_d + of.wait_d);
       const dressedNow = of.dressed_fraction * liveWeightAt(of.age_d, curve);
       const dressedLater = of.dressed_fraction * liveWeightAt(of.age_d + of.wait_d, curve);
       const answer = wait({
         dressedNowKilograms: dressedNow,
         dressedLaterKilograms: dressedLater,
-        feedKilogramsEach:
-          feedEatenKilograms(of.age_d + of.wait_d, curve, need) - feedEatenKilograms(of.age_d, curve, need),
+        feedKilogramsEach: feed[of.age_d + of.wait_d]! - feed[of.age_d]!,
         lossFraction: of.mortality_in_period,
         centsPerDressedKilogram: 100 * of.price_per_dressed_kg,
         centsPerFeedKilogram: 100 * of.feed_price_per_kg,

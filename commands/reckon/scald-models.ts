@@ -177,7 +177,7 @@ export const SCALD_MODELS: Readonly<Record<string, Model>> = {
       });
       return {
         ratio: answer.ratio,
-        verdict: answer.verdict,
+        verdict: answer.verdict.replace("-", "_"),
         cuticle_likely_kept: answer.isCuticleLikelyKept,
       };
     },

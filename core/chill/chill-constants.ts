@@ -31,6 +31,18 @@ export const SURFACE_COEFFICIENT: Readonly<Record<ChillMethod, number>> = {
   agitated: 400,
 };
 
+/** A household refrigerator with warm birds in it: heat it takes from the skin, W/m²K, and can move, W. See docs/sources.md#chill. */
+export const REFRIGERATOR = { surfaceCoefficient: 10, celsius: 2, spareWatts: 120 } as const;
+
+/** Water taken up in slush as a share of weight, with its times, and what drains off again. See docs/sources.md#uptake. */
+export const SLUSH_UPTAKE = {
+  mostFraction: 0.06,
+  tauHours: 1.5,
+  drainHours: 0.5,
+  drainKeptFraction: 0.6,
+  drainTauHours: 0.5,
+} as const;
+
 export const TANK_WALLS = ["insulated", "thick", "bare"] as const;
 export type TankWall = (typeof TANK_WALLS)[number];
 

@@ -1,19 +1,14 @@
 import type { FeedNeed } from "#core/growth/growth-constants.ts";
-import { type GrowthCurve, liveWeightAt } from "#core/growth/growth-curve.ts";
 
 /**
- * Feed one surviving bird has taken from the feeder from hatch to an age, kg.
+ * Feed one surviving bird has taken from the feeder from hatch to each whole day of age, kg.
  *
  * Day by day: gain x need for gain + weight at mid-day ^ 0.75 x upkeep, less what pasture gives, more what is spilt.
  * See docs/sources.md#feed.
  *
- * @param ageDays whole days from hatch
+ * @param weightAt live weight at an age in days, kg
+ * @param lastAgeDays whole days
  */
-export function feedEatenKilograms(ageDays: number, curve: GrowthCurve, need: FeedNeed): number {
-  return feedByDay((age) => liveWeightAt(age, curve), need, ageDays)[ageDays]!;
-}
-
-/** The same for every whole day of age from 0 on, for a bird whose weight at an age is given. */
 export function feedByDay(
   weightAt: (ageDays: number) => number,
   need: FeedNeed,

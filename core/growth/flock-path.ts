@@ -9,7 +9,7 @@ import {
   GROWTH_LEARNING,
   OLDEST_READABLE_DAYS,
 } from "#core/growth/growth-constants.ts";
-import { type GrowthCurve, liveWeightAt } from "#core/growth/growth-curve.ts";
+import { ageForWeight, dailyGainAt, type GrowthCurve, liveWeightAt } from "#core/growth/growth-curve.ts";
 import { type LearnedScale, learnedScale, type WeighIn, weightForecast } from "#core/growth/growth-update.ts";
 import { cvWithinSexFor, flockOfSexes, type SexMix } from "#core/growth/sex-mix.ts";
 import { takeLargest } from "#core/growth/take-largest.ts";
@@ -30,6 +30,10 @@ export interface FlockPath {
   effectiveAgeDays(ageDays: number): number;
   /** Mean of the flock, live kg, its sd of the logarithm, and the weights of its single birds. */
   at(ageDays: number): { meanKilograms: number; sdLn: number; spread: BirdSpread };
+  /** What a bird of the flock gains at an age, live kg a day. */
+  dailyGainKilograms(ageDays: number): number;
+  /** Whole days of age at which the flock's mean reaches a live weight; undefined if it never does. */
+  ageAtKilograms(kilograms: number): number | undefined;
   /** Feed that one bird has taken from hatch to an age, kg. */
   feedKilograms(ageDays: number): number;
 }
@@ -70,6 +74,18 @@ export function flockPath(flock: Flock): FlockPath {
     mix,
     curveKilograms,
     effectiveAgeDays,
+    dailyGainKilograms(ageDays) {
+      const held = effectiveAgeDays(ageDays + 0.5) - effectiveAgeDays(ageDays - 0.5);
+      return dailyGainAt(effectiveAgeDays(ageDays), curve) * held * learned.scale * keptRatio(ageDays);
+    },
+    ageAtKilograms(kilograms) {
+      // Weather and the taking of the largest only ever hold a flock back: it is not there before its curve is.
+      const soonest = ageForWeight(kilograms / learned.scale, curve);
+      if (soonest === undefined) return undefined;
+      for (let age = Math.max(0, Math.ceil(soonest)); age <= OLDEST_READABLE_DAYS[flock.kind]; age += 1)
+        if (this.at(age).meanKilograms >= kilograms) return age;
+      return undefined;
+    },
     feedKilograms: (ageDays) => feed[Math.max(0, Math.min(feed.length - 1, Math.round(ageDays)))]!,
     at(ageDays) {
       const forecast = weightForecast(

@@ -127,6 +127,23 @@ test("the same weights read in pounds or in kilograms teach the same", () => {
   );
 });
 
+test("a flock reaches a weight on the first day it weighs that, later in heat, and gains what a day adds", () => {
+  const flock = { kind: "fast", maleShare: 0.5, hatchedOn: "2026-06-01", weighings: [] } as const;
+  const hot = { from: "2026-06-01", celsius: Array<number>(90).fill(32) };
+  fc.assert(
+    fc.property(fc.double({ min: 0.5, max: 3.5, noNaN: true }), (kilograms) => {
+      const [usual, held] = [flockPath(flock), flockPath({ ...flock, weather: hot })];
+      const age = usual.ageAtKilograms(kilograms)!;
+      expect(usual.at(age).meanKilograms).toBeGreaterThanOrEqual(kilograms);
+      expect(usual.at(age - 1).meanKilograms).toBeLessThan(kilograms);
+      expect(held.ageAtKilograms(kilograms) ?? Infinity).toBeGreaterThanOrEqual(age);
+      const added = held.at(age + 0.5).meanKilograms - held.at(age - 0.5).meanKilograms;
+      expect(held.dailyGainKilograms(age)).toBeCloseTo(added, 2);
+    }),
+  );
+  expect(flockPath(flock).ageAtKilograms(40)).toBeUndefined();
+});
+
 test("a hot week holds birds back, and a cold one too; in the brooder neither does", () => {
   const flock = { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-01", weighings: [] } as const;
   const after = (from: string, celsius: number) =>

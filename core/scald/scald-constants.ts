@@ -27,5 +27,8 @@ export const DOSE_RATIOS: Readonly<Record<ScaldMethod, { under: number; over: nu
   hot: { under: 0.75, over: 1.25 },
 };
 
+/** The yellow cuticle is likely kept in a bath up to here, °C (54 to 56.5). See docs/sources.md#scald. */
+export const CUTICLE_LIMIT_CELSIUS = 55.5;
+
 /** A bath this hot cooks the skin whatever the time, °C. See docs/sources.md#scald. */
 export const SKIN_CEILING: Readonly<Record<BirdKind, number>> = { fast: 67, slow: 68, mature: 70 };

@@ -10,14 +10,14 @@ export interface VerdictInput {
   readonly cuticleLimitCelsius: number;
 }
 
-export type ScaldVerdict = "good" | "under" | "over" | "skin_damage";
+export type ScaldVerdict = "good" | "under" | "over" | "skin-damage";
 
 /** What a scald did to a bird. A bath at the skin's ceiling damages it, whatever the dose. See docs/sources.md#scald. */
 export function scaldVerdict(scald: VerdictInput) {
   const ratio = scald.doseSeconds / scald.targetSeconds;
   const verdict: ScaldVerdict =
     scald.peakCelsius >= scald.skinCeilingCelsius
-      ? "skin_damage"
+      ? "skin-damage"
       : ratio < scald.underRatio
         ? "under"
         : ratio > scald.overRatio

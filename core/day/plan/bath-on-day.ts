@@ -8,7 +8,15 @@ import { mostWithin } from "#core/quantity/most-within.ts";
 import { bathThroughput } from "#core/scald/bath.ts";
 import { BATH } from "#core/scald/bath-constants.ts";
 import { type BathDay, bathDay, bathDunk } from "#core/scald/bath-day.ts";
-import { METHOD_BATH } from "#core/scald/scald-constants.ts";
+import {
+  CUTICLE_LIMIT_CELSIUS,
+  DOSE_RATIOS,
+  METHOD_BATH,
+  SCALD_DOSE,
+  TARGET_SECONDS,
+} from "#core/scald/scald-constants.ts";
+import { doseBy, secondsToDose } from "#core/scald/scald-trace.ts";
+import { type ScaldVerdict, scaldVerdict } from "#core/scald/scald-verdict.ts";
 
 /** Something that lets a bath that can't keep up keep up, cheapest first. */
 export interface Remedy {
@@ -31,15 +39,26 @@ export interface BathOnDay {
   readonly failsAtBird: number | undefined;
   /** How far below its setting the water gets, °C. */
   readonly lowestBelow: number;
+  /** A dip where the water is at its lowest of the day, coming back as it does. */
+  readonly coldest: ColdestDip;
   /** Empty where it keeps up. */
   readonly remedies: readonly Remedy[];
   readonly energy: BathDay;
   readonly waterChanges: { readonly count: number; readonly minutes: number };
 }
 
+export interface ColdestDip {
+  /** Seconds that the dose takes there; undefined where it is never reached. */
+  readonly seconds: number | undefined;
+  /** What comes of a bird that is taken out there after the usual seconds: its share of the dose, and how it plucks. */
+  readonly afterUsual: { readonly ratio: number; readonly verdict: ScaldVerdict };
+  /** Whether the method leaves the yellow cuticle on, where the water is at its setting. */
+  readonly isCuticleLikelyKept: boolean;
+}
+
 /** A tap or kettle of hot water, °C: choice. See docs/sources.md#bath. */
 const HOT_TOP_UP_CELSIUS = 50;
-/** replications by which the line's own pace is known well enough. */
+/** Replications by which the line's own pace is known well enough. */
 const ASKING_MORNINGS = 16;
 /** From the cut to the scald at its soonest, minutes: kill and bleed. */
 const KILL_TO_SCALD_MINUTES = 3;
@@ -59,6 +78,7 @@ export function bathOnDay(plan: PlanInput, scald: ScaldPlan, line: LinePlan): Ba
   });
   const { netWatts } = bathThroughput({ bath: open, setCelsius, ...birds });
   const capacity = open.waterKilograms * BATH.waterJoulePerKilogramKelvin + open.vesselJoulePerKelvin;
+  const recoveryPerMinute = (netWatts * 60) / capacity;
   const band = METHOD_BATH[choices.scaldMethod];
   const { day } = line.setup;
   const asking = withoutBath(day);
@@ -66,7 +86,7 @@ export function bathOnDay(plan: PlanInput, scald: ScaldPlan, line: LinePlan): Ba
   const walked = walk({
     scaldMinutes,
     sagPerBird: dunk.sagKelvin / means.scalder.scaldAtOnce,
-    recoveryPerMinute: (netWatts * 60) / capacity,
+    recoveryPerMinute,
     band: band.set - band.band[0],
   });
   const breaks = day.breaks.reduce((sum, { minutes }) => sum + minutes, 0);
@@ -79,6 +99,7 @@ export function bathOnDay(plan: PlanInput, scald: ScaldPlan, line: LinePlan): Ba
     demandBirdsPerHour,
     heldBirdsPerHour: scald.birdsPerHour.value,
     ...walked,
+    coldest: coldestDip(plan, scald, walked.lowestBelow, recoveryPerMinute),
     remedies: walked.failsAtBird === undefined ? [] : remedies(plan, setCelsius, demandBirdsPerHour),
     energy: bathDay({
       bath: open,
@@ -93,6 +114,37 @@ export function bathOnDay(plan: PlanInput, scald: ScaldPlan, line: LinePlan): Ba
     waterChanges: change
       ? { count: Math.floor((choices.birds - 1) / change.everyBirds), minutes: change.minutes }
       : { count: 0, minutes: 0 },
+  };
+}
+
+/** The dip at the lowest water of the day, which comes back towards its setting or, without heat to spare, stays. */
+function coldestDip(
+  { kind, choices }: PlanInput,
+  scald: ScaldPlan,
+  lowestBelow: number,
+  recoveryPerMinute: number,
+): ColdestDip {
+  const setCelsius = scald.bath.value;
+  const start = { seconds: 0, celsius: setCelsius - lowestBelow };
+  const back = { seconds: (lowestBelow / recoveryPerMinute) * 60, celsius: setCelsius };
+  const readings = recoveryPerMinute > 0 && lowestBelow > 0 ? [start, back] : [start];
+  const trace = { readings, scale: SCALD_DOSE };
+  const { under: underRatio, over: overRatio } = DOSE_RATIOS[choices.scaldMethod];
+  const judged = (doseSeconds: number) =>
+    scaldVerdict({
+      doseSeconds,
+      targetSeconds: TARGET_SECONDS[kind][choices.scaldMethod],
+      peakCelsius: setCelsius,
+      underRatio,
+      overRatio,
+      skinCeilingCelsius: scald.skinCeilingCelsius,
+      cuticleLimitCelsius: CUTICLE_LIMIT_CELSIUS,
+    });
+  const { ratio, verdict } = judged(doseBy(scald.seconds.value, trace));
+  return {
+    seconds: secondsToDose({ ...trace, targetSeconds: TARGET_SECONDS[kind][choices.scaldMethod] }),
+    afterUsual: { ratio, verdict },
+    isCuticleLikelyKept: judged(TARGET_SECONDS[kind][choices.scaldMethod]).isCuticleLikelyKept,
   };
 }
 

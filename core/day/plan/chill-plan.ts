@@ -1,14 +1,18 @@
+import { waterUptake } from "#core/carcass-yield/water-uptake.ts";
 import { BRINE_UPTAKE, brineRecipe, MEAT_WATER } from "#core/chill/brine.ts";
 import {
   CHILL,
   END_BIRD_DEVIATIONS,
   ICE,
+  REFRIGERATOR,
+  SLUSH_UPTAKE,
   SURFACE_COEFFICIENT,
   TANK,
   TANK_LOSS,
 } from "#core/chill/chill-constants.ts";
 import { quotedChillHours } from "#core/chill/chill-deadline.ts";
 import { chillTime } from "#core/chill/chill-time.ts";
+import { fridgeChill } from "#core/chill/fridge-chill.ts";
 import { iceNeed, tankRoom } from "#core/chill/ice-need.ts";
 import type { LinePlan } from "#core/day/plan/line-plan.ts";
 import type { PlanInput } from "#core/day/plan/plan-input.ts";
@@ -34,6 +38,10 @@ export interface ChillPlan {
   readonly hours: Reckoning;
   readonly quotedHours: number;
   readonly isWithinQuoted: boolean;
+  /** Hours that all of the day's birds would take from warm in a household refrigerator. */
+  readonly refrigeratorHours: number;
+  /** Water that a bird takes up in the tank, as a share of its warm weight: lifted out, and drained for half an hour. */
+  readonly uptake: { readonly atLift: number; readonly afterDrain: number };
   readonly tank: { readonly birdsThatFit: Reckoning; readonly fillsNeeded: number };
 }
 
@@ -133,6 +141,8 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
     hours,
     quotedHours: quotedChillHours(heavy),
     isWithinQuoted: chillHours <= quotedChillHours(heavy),
+    refrigeratorHours: refrigeratorHours(choices.birds, heavy),
+    uptake: waterUptake({ ...SLUSH_UPTAKE, hours: chillHours }),
     tank: {
       birdsThatFit: reckoning({
         value: room.birdsThatFit,
@@ -147,6 +157,18 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
       fillsNeeded: room.birdsThatFit > 0 ? Math.ceil(choices.birds / room.birdsThatFit) : Infinity,
     },
   };
+}
+
+function refrigeratorHours(birds: number, carcassKilograms: number): number {
+  return fridgeChill({
+    birds,
+    carcassKilograms,
+    surfaceCoefficient: REFRIGERATOR.surfaceCoefficient,
+    startCelsius: ICE.carcassStartCelsius,
+    fridgeCelsius: REFRIGERATOR.celsius,
+    targetCelsius: CHILL.targetCelsius,
+    spareWatts: REFRIGERATOR.spareWatts,
+  })!.hours;
 }
 
 /** Water to cover the birds, and salt for what the meat is to end up with. See docs/sources.md#brine. */

@@ -120,6 +120,15 @@ describe("the bath on the day", () => {
     expect(strong).toMatchObject({ failsAtBird: undefined, remedies: [] });
   });
 
+  test("at its lowest needs a longer dip than at its setting, and a weak one leaves feathers on after the usual time", () => {
+    const [strong, weak] = [bath(9000), bath(1300, { birds: 40, people: 8 })];
+    expect(strong.coldest.afterUsual.verdict).toBe("good");
+    expect(weak.coldest.afterUsual).toMatchObject({ verdict: "under" });
+    expect(weak.coldest.seconds ?? Infinity).toBeGreaterThan(strong.coldest.seconds!);
+    expect(bath(9000, { scaldMethod: "gentle" }).coldest.isCuticleLikelyKept).toBe(true);
+    expect(strong.coldest.isCuticleLikelyKept).toBe(false);
+  });
+
   test("changed every so many birds is changed between them, not after the last", () => {
     expect(bath(4000, { changeWaterBirds: 12 }).waterChanges.count).toBe(1);
     expect(bath(4000, { changeWaterBirds: 8 }).waterChanges.count).toBe(2);

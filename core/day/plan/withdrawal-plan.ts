@@ -1,8 +1,8 @@
 import type { LinePlan } from "#core/day/plan/line-plan.ts";
 import type { PlanInput } from "#core/day/plan/plan-input.ts";
-import { mostWithin } from "#core/quantity/most-within.ts";
 import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 import type { RuleName } from "#core/reckoning/reckoning-names.ts";
+import { bestFeedOff } from "#core/withdrawal/feed-off.ts";
 import { type FeedShare, type FeedShareInput, feedShare } from "#core/withdrawal/feed-share.ts";
 import { penVisits } from "#core/withdrawal/pen-visits.ts";
 import {
@@ -91,9 +91,10 @@ export function withdrawalPlan(plan: PlanInput, line: LinePlan): WithdrawalPlan 
     line,
   );
   const [least, most] = rule.windowHours;
+  const { spanHours, mostBirdsInOneWindow } = bestFeedOff(rule, kills, FEED_OFF_BUFFER_HOURS);
   const inputs: Input[] = [
     input("first-bird", choices.startAt, "instant", "farm-setting"),
-    input("first-to-last-kill", (kills.at(-1)! - kills[0]!) * 60, "minutes", "calculated"),
+    input("first-to-last-kill", spanHours * 60, "minutes", "calculated"),
     input("birds", choices.birds, "birds", "farm-setting"),
     input("minimum-off-feed", least, "hours", "our-estimate"),
     input("maximum-off-feed", most, "hours", "our-estimate"),
@@ -128,7 +129,7 @@ export function withdrawalPlan(plan: PlanInput, line: LinePlan): WithdrawalPlan 
     share,
     isDuskBound,
     lateShare,
-    mostBirdsInOneWindow: mostWithin(kills, rule.windowHours[1] - rule.windowHours[0]),
+    mostBirdsInOneWindow,
   };
 }
 
@@ -150,6 +151,8 @@ export function killHours({ answer }: LinePlan, which: "p10" | "p50" | "p90", bi
 function bestForSpread(rule: WithdrawalRule, line: LinePlan, birds: number): number {
   const spread = (["p10", "p50", "p90"] as const).flatMap((which) => killHours(line, which, birds));
   const kills = spread.toSorted((one, other) => one - other);
+  const single = bestFeedOff(rule, kills, FEED_OFF_BUFFER_HOURS);
+  if (single.allFit) return single.feedOffHours;
   const { feedOffHoursByPen } = penVisits({
     rule,
     shrinkBreakHours: SHRINK_BREAK_HOURS,
@@ -157,7 +160,5 @@ function bestForSpread(rule: WithdrawalRule, line: LinePlan, birds: number): num
     killHoursByPen: [kills],
     mostVisits: 1,
   });
-  const feedOff = feedOffHoursByPen[0]!;
-  const slack = feedOff + rule.windowHours[1] - kills.at(-1)!;
-  return feedOff - Math.min(FEED_OFF_BUFFER_HOURS, Math.max(0, slack));
+  return feedOffHoursByPen[0]!;
 }

@@ -3,7 +3,7 @@ import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
 import { seasonDay } from "#core/day/season/season-day.ts";
 import type { SeasonFacts } from "#core/day/season/season-facts.ts";
 import { BIRD_KINDS, type BirdKind } from "#core/growth/bird-kind.ts";
-import { shareBelow, timesSpread } from "#core/growth/bird-spread.ts";
+import { sizeClasses, timesSpread } from "#core/growth/bird-spread.ts";
 import { flockPath } from "#core/growth/flock-path.ts";
 import { AGE_WINDOW_DAYS, CHICKS, COLD_DAY_CELSIUS, REST_DAYS } from "#core/season/season-constants.ts";
 
@@ -64,7 +64,7 @@ function planOfKind(
   const bigger = (ageDays: number) =>
     mostKilograms === undefined
       ? 0
-      : 1 - shareBelow(timesSpread(path.at(ageDays).spread, DRESSED_FRACTION[kind]), mostKilograms);
+      : sizeClasses(timesSpread(path.at(ageDays).spread, DRESSED_FRACTION[kind]), [mostKilograms])[1]!;
   const { earliest, latest } = AGE_WINDOW_DAYS[kind];
   let ageDays = mostKilograms === undefined ? CHICKS.usualAgeDays[kind] : latest;
   while (ageDays > earliest && bigger(ageDays) > CHICKS.biggerShare) ageDays -= 1;

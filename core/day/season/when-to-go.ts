@@ -4,7 +4,7 @@ import { birdWorth } from "#core/day/season/bird-worth.ts";
 import { type SeasonDay, seasonDay } from "#core/day/season/season-day.ts";
 import type { SeasonFacts } from "#core/day/season/season-facts.ts";
 import { seasonPlan } from "#core/day/season/season-plan.ts";
-import { between } from "#core/growth/bird-spread.ts";
+import { sizeClasses } from "#core/growth/bird-spread.ts";
 import type { FlockPath } from "#core/growth/flock-path.ts";
 import { type Wait, wait } from "#core/growth/wait.ts";
 import { PRACTICE_FACTOR } from "#core/processing-line/line-constants.ts";
@@ -111,7 +111,7 @@ export function whenToGo({ facts, path, place, timeZone, costSoFarCents }: WhenI
       way,
       bySize: facts.sizes.map(
         ({ leastKilograms = 0, mostKilograms = Infinity }) =>
-          survivors * between(worth.dressedSpread, leastKilograms, mostKilograms).share,
+          survivors * sizeClasses(worth.dressedSpread, [leastKilograms, mostKilograms])[1]!,
       ),
       netValueCents: Math.round(
         birds * worth.worthCents[way] - season.openCents - sum(broken.map(({ cents }) => cents)),

@@ -61,6 +61,17 @@ export function ChillSheet({ planned, basis, around, processedOn }: ChillSheetPr
         </li>
         <EndBird which="lightest" bird={tanks.lightest} />
         <EndBird which="heaviest" bird={tanks.heaviest} />
+        <li>
+          In the tank a bird takes up about {show.value(chill.uptake.atLift, "fraction")} of its weight in
+          water; after half an hour's draining about {show.value(chill.uptake.afterDrain, "fraction")} stays.
+          Drain before you weigh, and follow your rules on water in what you sell.
+        </li>
+        {chill.refrigeratorHours > chill.quotedHours && (
+          <li>
+            Do not chill warm birds in a household refrigerator: these would take about{" "}
+            {show.value(chill.refrigeratorHours, "hours")} there. Chill them in ice first.
+          </li>
+        )}
       </ul>
       <Rest room={restRoom(processedOn, birds, around)} birds={birds} />
       {chill.brine && <Brine brine={chill.brine} />}

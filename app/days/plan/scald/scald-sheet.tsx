@@ -3,12 +3,13 @@ import { area, line as lineShape } from "d3-shape";
 import { useId } from "react";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { plural } from "#app/words/show.ts";
+import { plural, type Show } from "#app/words/show.ts";
 import { SCALD_OPTIONS } from "#app/words/words.ts";
-import type { BathOnDay, DipPoint, Remedy } from "#core/day/plan/bath-on-day.ts";
+import type { BathOnDay, ColdestDip, DipPoint, Remedy } from "#core/day/plan/bath-on-day.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import type { Scalder } from "#core/day/plan/plan-input.ts";
 import { METHOD_BATH, SCALD_METHODS } from "#core/scald/scald-constants.ts";
+import type { ScaldVerdict } from "#core/scald/scald-verdict.ts";
 
 /** How hot and how long, whether the bath keeps up with the line, and what it takes. */
 export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder: Scalder }) {
@@ -31,6 +32,7 @@ export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder
         can heat {show.value(bath.heldBirdsPerHour, "birds-per-hour")}. Lowest on a typical day:{" "}
         {degrees(bath.lowestBelow)} below its setting.
       </p>
+      <p className="text-sm">{coldestWords(bath.coldest, scald.seconds.value, show)}</p>
       {bath.failsAtBird !== undefined && <CantKeepUp bath={bath} />}
       <ul className="pt-2 text-sm">
         {energy.totalKilowattHours !== undefined && (
@@ -59,6 +61,26 @@ export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder
       </p>
     </Sheet>
   );
+}
+
+const VERDICT_WORDS: Readonly<Record<ScaldVerdict, string>> = {
+  good: "still plucks clean",
+  under: "comes out under-scalded",
+  over: "comes out over-scalded",
+  "skin-damage": "has its skin cooked",
+};
+
+/** What the lowest water of the day means for the dip, and whether the yellow skin stays on. */
+function coldestWords({ seconds, afterUsual, isCuticleLikelyKept }: ColdestDip, usual: number, show: Show) {
+  const dip = (of: number) => show.value(of, "seconds");
+  const there =
+    seconds === undefined
+      ? "There it never loosens the feathers."
+      : `There the dip takes ${dip(seconds)}; taken out after ${dip(usual)}, a bird ${VERDICT_WORDS[afterUsual.verdict]}.`;
+  const cuticle = isCuticleLikelyKept
+    ? "The yellow outer skin likely stays on."
+    : "The yellow outer skin comes off with the feathers.";
+  return `${there} ${cuticle}`;
 }
 
 const WAY_WORDS: Readonly<Record<Remedy["what"], string>> = {

@@ -63,6 +63,7 @@ export default {
           "\\.d\\.ts$",
           "^commands/",
           "^workers/[^/]+/worker\\.ts$",
+          "^devices/[^/]+/simulate\\.ts$",
           "^app/(root|routes|entry)",
         ],
       },

@@ -6,6 +6,7 @@ import { packQueries } from "#db/day/pack-queries.server.ts";
 import { runQueries } from "#db/day/run-queries.server.ts";
 import { settleQueries } from "#db/day/settle-queries.server.ts";
 import { taskQueries } from "#db/day/task-queries.server.ts";
+import { readingQueries } from "#db/device/reading-queries.server.ts";
 import { entryQueries, removeFact } from "#db/entry.server.ts";
 import { farmQueries } from "#db/farm/farm-queries.server.ts";
 import { freezerQueries } from "#db/freezer/freezer-queries.server.ts";
@@ -33,6 +34,7 @@ export function openFarmFile(path: string) {
     books: bookQueries(database),
     season: seasonQueries(database),
     people: peopleQueries(database),
+    readings: readingQueries(database),
     removeFact: removeFact(database),
     /** Whether something was kept under an id before. */
     knowsEntry: entryQueries(database).isKnown,

@@ -217,7 +217,9 @@ function Expected({ batch, view, alive, on, asked, isOnRead, setting }: Loaded) 
             Gaining about {show.value(view.dailyGainKilograms, "live-kg")} a day.{" "}
             {view.sizes.map(
               ({ who, reachedOn }) =>
-                reachedOn && `The mean reaches the size for ${who} about ${show.shortDay(reachedOn)}. `,
+                reachedOn !== undefined &&
+                reachedOn > on &&
+                `The mean reaches the size for ${who} about ${show.shortDay(reachedOn)}. `,
             )}
           </p>
         </>

@@ -5,16 +5,16 @@ import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
 import type { OtherRest, RestPlace } from "#core/day/plan/rest-room.ts";
 import { REST_DAYS } from "#core/season/season-constants.ts";
+import type { WeatherDay } from "#core/sky/weather-days.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
-import type { ForecastDay } from "#devices/forecast/forecast.ts";
 
 /** What lies around a day whatever is chosen for it: where its birds can rest, and the weather. */
 export interface AroundDay {
   readonly places: readonly RestPlace[];
   readonly others: readonly OtherRest[];
   readonly restDays: number;
-  readonly weather: readonly ForecastDay[];
+  readonly weather: readonly WeatherDay[];
   /** What a kilogram of a whole dressed bird brings. */
   readonly centsPerKilogram: number;
   /** Now. */

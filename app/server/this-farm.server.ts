@@ -1,4 +1,5 @@
 import { clockFrom } from "#app/server/clock.server.ts";
+import { listenToDevices } from "#app/server/device-listener.server.ts";
 import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { openFarmFile } from "#db/farm-file.server.ts";
 
@@ -19,5 +20,7 @@ function openFromEnvironment(): FarmContext {
   if (Number.isNaN(start)) throw new Error(`PALE_MORNING_CLOCK is not a moment: ${setTo}`);
   const file = openFarmFile(path);
   process.once("exit", () => file.close());
-  return { file, now: clockFrom(start) };
+  const farm = { file, now: clockFrom(start) };
+  listenToDevices(farm);
+  return farm;
 }

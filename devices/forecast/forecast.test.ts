@@ -1,33 +1,40 @@
+import fc from "fast-check";
 import { expect, test } from "vitest";
-import { dayOfNumber } from "#core/calendar/local-day.ts";
+import { forecastDriver } from "#devices/forecast/forecast-driver.ts";
+import { forecastReadings, forecastText, readForecastLine } from "#devices/forecast/forecast-line.ts";
 import { simulatedForecast } from "#devices/forecast/simulated-forecast.ts";
 
-const HEAT = { fromOn: "2026-07-03", toOn: "2026-07-05", meanCelsius: 30, what: "heat wave" };
+const NEVER = new AbortController().signal;
 
-test("the usual weather is warmest in July in the north, in January in the south, and always warm at the equator", () => {
-  const mean = (latitude: number, from: string) =>
-    simulatedForecast([]).days({ latitude, from, count: 1 })[0]!.meanCelsius;
-  expect(mean(43.9, "2026-07-21")).toBeGreaterThan(mean(43.9, "2026-01-20") + 20);
-  expect(mean(-43.9, "2026-07-21")).toBeLessThan(mean(-43.9, "2026-01-20") - 20);
-  expect(Math.abs(mean(0, "2026-07-21") - mean(0, "2026-01-20"))).toBeLessThan(1);
+test("every line that the stand-in writes is read as it was meant, anywhere on earth", () => {
+  fc.assert(
+    fc.property(fc.double({ min: -89, max: 89, noNaN: true }), fc.nat(1e12), (latitude, saidAt) => {
+      for (const line of simulatedForecast({ latitude, from: "2026-02-27", count: 4, saidAt }))
+        expect(readForecastLine(forecastText(line))).toEqual(line);
+    }),
+  );
 });
 
-test("a spell that was typed in stands over the usual weather, its nights and days with it", () => {
-  const days = simulatedForecast([HEAT]).days({ latitude: 43.9, from: "2026-07-02", count: 5 });
-  expect(days.map(({ dayNumber, spell }) => [dayOfNumber(dayNumber), spell?.what])).toEqual([
-    ["2026-07-02", undefined],
-    ["2026-07-03", "heat wave"],
-    ["2026-07-04", "heat wave"],
-    ["2026-07-05", "heat wave"],
-    ["2026-07-06", undefined],
-  ]);
-  expect(days[1]).toMatchObject({ meanCelsius: 30 });
-  expect(days[1]!.highCelsius).toBeGreaterThan(30);
-  expect(days[1]!.lowCelsius).toBeLessThan(30);
-});
+test.each([
+  ["no line at all", ""],
+  ["a day that does not exist", "2026-02-30 mean 1 low 0 high 2 said 5"],
+  ["a low above the mean", "2026-02-20 mean 1 low 3 high 4 said 5"],
+  ["hotter than air gets", "2026-02-20 mean 40 low 30 high 70 said 5"],
+  ["a line without end", `2026-02-20 mean 1 low 0 high 2 said 5${"0".repeat(500)}`],
+  ["numbers in words", "2026-02-20 mean mild low cold high warm said 5"],
+])("%s is not read", (_, text) => expect(readForecastLine(text)).toBeUndefined());
 
-test("of two spells for a day the last one stands", () => {
-  const cooler = { ...HEAT, meanCelsius: 22, what: "storm" };
-  const [day] = simulatedForecast([HEAT, cooler]).days({ latitude: 43.9, from: "2026-07-04", count: 1 });
-  expect(day).toMatchObject({ meanCelsius: 22, spell: { what: "storm" } });
+test("a line that can't be read is told of, and the others are read all the same", async () => {
+  const good = { day: "2026-09-19", meanCelsius: 16.2, lowCelsius: 10.7, highCelsius: 21.7, saidAt: 5 };
+  const unreadable: string[] = [];
+  const lines = async function* () {
+    yield "Good evening";
+    yield forecastText(good);
+  };
+  const readings = [];
+  for await (const one of forecastDriver(lines, (line) => unreadable.push(line)).readings(NEVER))
+    readings.push(one);
+  expect(unreadable).toEqual(["Good evening"]);
+  expect(readings).toEqual(forecastReadings(good));
+  expect(readings[0]).toMatchObject({ quantity: "mean-air-temperature", valueThousandths: 16_200 });
 });

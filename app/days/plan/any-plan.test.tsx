@@ -124,7 +124,14 @@ test("every plan answers, counts each of its birds once, and says no number that
         others: [{ day, birds: 8, restDays: 2 }],
         restDays: 2,
         weather: [
-          { dayNumber: dayNumber(day), lowCelsius: -4, highCelsius: 35, meanCelsius: 15, spell: undefined },
+          {
+            dayNumber: dayNumber(day),
+            lowCelsius: -4,
+            highCelsius: 35,
+            meanCelsius: 15,
+            source: "date" as const,
+            spell: undefined,
+          },
         ],
         centsPerKilogram: 900,
         at: startAt - 40 * 3_600_000,

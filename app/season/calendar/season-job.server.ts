@@ -1,10 +1,8 @@
 import { createHash } from "node:crypto";
-import { existsSync } from "node:fs";
-import { dirname, join } from "node:path";
-import { fileURLToPath } from "node:url";
 import type { FarmContext } from "#app/server/farm-context.server.ts";
 import { log } from "#app/server/log.server.ts";
 import { keptProposal, type Proposal } from "#app/server/proposal.server.ts";
+import { rootFolder } from "#app/server/root-folder.server.ts";
 import type { SeasonPlan } from "#core/day/season/season-plan.ts";
 import type { SeasonAnswer } from "#core/season/season-problem.ts";
 import { runSeason, type SeasonRun } from "#workers/season/client.ts";
@@ -134,16 +132,4 @@ export function currentProposal(here: FarmContext, plan: SeasonPlan): CurrentPro
     isOld: current.basis !== basisOf(plan),
     droppedBirds,
   };
-}
-
-/** The folder that holds workers/: this code may run from the repository or from the build below it. */
-function rootFolder(): string {
-  for (
-    let folder = dirname(fileURLToPath(import.meta.url));
-    folder !== dirname(folder);
-    folder = dirname(folder)
-  ) {
-    if (existsSync(join(folder, "workers", "start-worker.mjs"))) return folder;
-  }
-  throw new Error("workers/ was not found above this file");
 }

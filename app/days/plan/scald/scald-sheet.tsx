@@ -26,8 +26,8 @@ export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder
       <p className="text-sm">
         Each load takes {degrees(bath.sagKelvin)} off this bath
         {bath.recoveryMinutes === undefined
-          ? "and never recovers with its lid off."
-          : `and recovers in ${show.minutes(bath.recoveryMinutes)}.`}{" "}
+          ? " and never recovers with its lid off."
+          : ` and recovers in ${show.minutes(bath.recoveryMinutes)}.`}{" "}
         In its fastest hour the line brings {show.value(bath.demandBirdsPerHour, "birds-per-hour")}; the bath
         can heat {show.value(bath.heldBirdsPerHour, "birds-per-hour")}. Lowest on a typical day:{" "}
         {degrees(bath.lowestBelow)} below its setting.

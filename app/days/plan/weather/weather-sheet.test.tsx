@@ -13,6 +13,7 @@ describe("the sheet of the weather", () => {
       lowCelsius,
       highCelsius,
       meanCelsius: (lowCelsius + highCelsius) / 2,
+      source: what === undefined ? ("date" as const) : ("farm" as const),
       spell: what === undefined ? undefined : { fromOn: DAY, toOn: DAY, meanCelsius: 0, what },
     },
   ];

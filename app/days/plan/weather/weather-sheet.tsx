@@ -6,12 +6,22 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { dayNumber } from "#core/calendar/local-day.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { HOLDING_LIMIT_CELSIUS, weatherOnDay } from "#core/day/plan/weather-on-day.ts";
+import type { WeatherDay } from "#core/sky/weather-days.ts";
 
 interface WeatherSheetProps {
   planned: PlanForDate;
   processedOn: string;
   around: AroundDay;
 }
+
+const SOURCE_SENTENCE: Readonly<Record<WeatherDay["source"], string>> = {
+  farm: "As you entered it.",
+  forecast: "From the built-in forecast, which only knows what is typical for the date.",
+  date: "No forecast was entered; this is typical for the date.",
+};
+
+const sourceWords = ({ source, spell }: WeatherDay) =>
+  source === "farm" ? `as you entered it: ${spell?.what || "your forecast"}` : "typical for the date";
 
 /** Heat, frost, storm and light at the hours of the line, and what to do about them. */
 export function WeatherSheet({ planned, processedOn, around }: WeatherSheetProps) {
@@ -33,10 +43,7 @@ export function WeatherSheet({ planned, processedOn, around }: WeatherSheetProps
   });
   const left = weather.lightLeftMinutes;
   return (
-    <Sheet
-      heading="Weather and light"
-      beside={day.spell ? `as you entered it: ${day.spell.what || "your forecast"}` : "typical for the date"}
-    >
+    <Sheet heading="Weather and light" beside={sourceWords(day)}>
       <dl className="grid grid-cols-2 gap-x-4 sm:grid-cols-4">
         <Pair name="At setup">{show.air(weather.atSetUp)}</Pair>
         <Pair name="First bird">{show.air(weather.atFirstBird)}</Pair>
@@ -86,7 +93,7 @@ export function WeatherSheet({ planned, processedOn, around }: WeatherSheetProps
         {left !== undefined &&
           left >= 0 &&
           `Daylight left after a slow day's cleanup: ${show.minutes(left)}. `}
-        {day.spell ? "As you entered it. " : "No forecast was entered; this is typical for the date. "}
+        {SOURCE_SENTENCE[day.source]}{" "}
         <Link to="/season/dates/weather" className="underline">
           Enter your forecast
         </Link>

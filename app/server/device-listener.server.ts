@@ -1,0 +1,56 @@
+import { DEVICES, driversOf } from "#app/server/devices.server.ts";
+import type { FarmContext } from "#app/server/farm-context.server.ts";
+import { placeOf } from "#app/server/farm-means.server.ts";
+import { log } from "#app/server/log.server.ts";
+import { localDayOf } from "#core/calendar/farm-time.ts";
+import type { DeviceReading } from "#core/quantity/device-reading.ts";
+
+const CHECK_MILLISECONDS = 60_000;
+const ASK_AGAIN_MILLISECONDS = 6 * 3_600_000;
+
+/** Asks each of the farm's devices once, and keeps what it says. @throws {Error} if one can't be reached */
+export async function readDevices(here: FarmContext, signal: AbortSignal): Promise<void> {
+  const farm = here.file.farm();
+  if (!farm) return;
+  const at = here.now();
+  const drivers = driversOf(farm, localDayOf(at, farm.timeZone), at);
+  for (const device of DEVICES) {
+    const readings: DeviceReading[] = [];
+    for await (const reading of drivers[device].readings(signal)) readings.push(reading);
+    here.file.readings.keep(device, readings, here.now());
+  }
+}
+
+/**
+ * Asks the devices now, on each new day, where the farm has moved, and every six hours, for as long as the process runs.
+ * A device that can't be reached is tried again; pages go on with what they have.
+ */
+export function listenToDevices(here: FarmContext): void {
+  const stop = new AbortController();
+  let asked = "";
+  let askedAt = 0;
+  let isAsking = false;
+  const check = async () => {
+    const farm = here.file.farm();
+    if (!farm || isAsking) return;
+    const question = `${placeOf(farm).latitude} ${localDayOf(here.now(), farm.timeZone)}`;
+    if (question === asked && Date.now() - askedAt < ASK_AGAIN_MILLISECONDS) return;
+    isAsking = true;
+    try {
+      await readDevices(here, stop.signal);
+      asked = question;
+      askedAt = Date.now();
+    } catch (error) {
+      if (!stop.signal.aborted) log.warn({ err: error }, "a device could not be reached; it is tried again");
+    } finally {
+      isAsking = false;
+    }
+  };
+  const timer = setInterval(() => void check(), CHECK_MILLISECONDS);
+  timer.unref();
+  process.once("exit", () => {
+    clearInterval(timer);
+    stop.abort();
+  });
+  void check();
+}

@@ -25,3 +25,21 @@ export function ChartFrame({ children }: { children: (width: number) => ReactNod
   }, []);
   return <div ref={frame}>{children(width)}</div>;
 }
+
+interface XLabelsProps {
+  /** Of the letters' feet. */
+  y: number;
+  width: number;
+  labels: readonly { readonly x: number; readonly words: string }[];
+}
+
+/** Words below an axis; those that would run over an edge are left out. */
+export function XLabels({ y, width, labels }: XLabelsProps) {
+  return labels
+    .filter(({ x }) => x > 20 && x < width - 20)
+    .map(({ x, words }) => (
+      <text key={words} x={x} y={y} textAnchor="middle" className="fill-soft font-mono text-xs">
+        {words}
+      </text>
+    ));
+}

@@ -1,6 +1,7 @@
 import { Dialog } from "radix-ui";
-import { useEffect, useState } from "react";
+import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
+import { isPressedIn, useHotkeys } from "#app/ui/use-hotkeys.ts";
 
 const PLACES: Readonly<Record<string, { to: string; name: string }>> = {
   b: { to: "/batches", name: "Batches" },
@@ -22,19 +23,15 @@ const ON_SCREENS = [
 export function KeyList() {
   const [isOpen, setIsOpen] = useState(false);
   const navigate = useNavigate();
-  useEffect(() => {
-    let isGoing = false;
-    const onKey = (event: KeyboardEvent) => {
-      const isTyping = event.target instanceof HTMLElement && event.target.matches("input, textarea, select");
-      if (isTyping || event.ctrlKey || event.metaKey || event.altKey) return;
-      const place = isGoing ? PLACES[event.key] : undefined;
-      isGoing = event.key === "g";
-      if (place) navigate(place.to);
-      if (event.key === "?") setIsOpen(true);
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, [navigate]);
+  const isGoing = useRef(false);
+  useHotkeys((event) => {
+    if (isPressedIn(event, "input, textarea, select")) return undefined;
+    if (event.ctrlKey || event.metaKey || event.altKey) return undefined;
+    const place = isGoing.current ? PLACES[event.key] : undefined;
+    isGoing.current = event.key === "g";
+    if (place) return () => navigate(place.to);
+    return event.key === "?" ? () => setIsOpen(true) : undefined;
+  });
   return (
     <Dialog.Root open={isOpen} onOpenChange={setIsOpen}>
       <Dialog.Portal>

@@ -1,4 +1,4 @@
-import { useEffect, useId, useState } from "react";
+import { useId, useState } from "react";
 import { Form } from "react-router";
 import { DotPlot } from "#app/days/pack/dot-plot.tsx";
 import { packForm } from "#app/days/pack/pack-form.ts";
@@ -6,12 +6,18 @@ import { dressedWeights, tallySentence } from "#app/days/pack/weights-in-words.t
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, SelectField, TextField } from "#app/ui/field.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
+import { useHotkeys } from "#app/ui/use-hotkeys.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
 import type { Carcass } from "#db/day/pack-queries.server.ts";
 import type { Route } from "./+types/pack.ts";
 
 type Loaded = Route.ComponentProps["loaderData"];
+
+interface WeighOneProps {
+  refusal: Route.ComponentProps["actionData"];
+  last: Carcass | undefined;
+}
 
 const PURPOSES = [
   { value: "sale", label: "For sale" },
@@ -21,18 +27,15 @@ const PURPOSES = [
   { value: "condemned", label: "Condemned", line: "give a reason" },
 ] as const;
 
+const REASON_HINT = "Yellow fluid, sores, smell";
+const WEIGHT_HINT = {
+  us: "For example: 4 9.2, 4lb9.2oz, 4-9 1/4, 4.58, 2080g",
+  metric: "For example: 2.08, 2,08 kg, 2080g, 4 9.2",
+} as const;
+
 /** The form for the next bird: what was understood, large, and what it is for. */
-export function WeighOne({
-  unitSystem,
-  next,
-  places,
-  entryId,
-  refusal,
-  last,
-  day,
-  carcasses,
-  tally,
-}: Loaded & { refusal: Route.ComponentProps["actionData"]; last: Carcass | undefined }) {
+export function WeighOne(props: Loaded & WeighOneProps) {
+  const { unitSystem, next, places, entryId, refusal, last, day } = props;
   const show = useShow();
   const [understood, setUnderstood] = useState<number | null>(null);
   const removalId = useId();
@@ -74,13 +77,7 @@ export function WeighOne({
                 field={fields.placeId}
                 label="Storage"
                 hint="Stays the same until you change it"
-                options={[
-                  { value: "", label: "not chosen" },
-                  ...places.map((place) => ({
-                    value: String(place.id),
-                    label: `${place.name}, room for ${Math.max(0, place.room)}`,
-                  })),
-                ]}
+                options={placeOptions(places)}
               />
             )}
           </div>
@@ -88,34 +85,11 @@ export function WeighOne({
       >
         {(fields) => (
           <>
-            <div className="grid items-end gap-4 sm:grid-cols-5">
-              <p
-                aria-live="polite"
-                className="whitespace-nowrap font-display text-5xl leading-none sm:col-span-3 xl:text-hero"
-              >
-                {understood === null ? <span className="text-rule">–</span> : show.exactBird(understood)}
-              </p>
-              <div className="sm:col-span-2">
-                <DotPlot weights={dressedWeights(carcasses)} sentence={tallySentence(tally, show)} />
-              </div>
-            </div>
-            <TextField
-              field={fields.weight}
-              label="Weight"
-              hint={
-                show.isUs
-                  ? "For example: 4 9.2, 4lb9.2oz, 4-9 1/4, 4.58, 2080g"
-                  : "For example: 2.08, 2,08 kg, 2080g, 4 9.2"
-              }
-              autoFocus
-            />
+            <Understood milligrams={understood} {...props} />
+            <TextField field={fields.weight} label="Weight" hint={WEIGHT_HINT[unitSystem]} autoFocus />
             <ChoiceField field={fields.purpose} label="Use" options={PURPOSES} />
             <div className="only-condemned">
-              <TextField
-                field={fields.reason}
-                label="Reason, if condemned"
-                hint="Yellow fluid, sores, smell"
-              />
+              <TextField field={fields.reason} label="Reason, if condemned" hint={REASON_HINT} />
             </div>
           </>
         )}
@@ -129,6 +103,36 @@ export function WeighOne({
   );
 }
 
+const placeOptions = (places: Loaded["places"]) => [
+  { value: "", label: "not chosen" },
+  ...places.map((place) => ({
+    value: String(place.id),
+    label: `${place.name}, room for ${Math.max(0, place.room)}`,
+  })),
+];
+
+/** The weight as it was understood, large enough to be read from the scale, among the weights of the day. */
+function Understood({
+  milligrams,
+  carcasses,
+  tally,
+}: Pick<Loaded, "carcasses" | "tally"> & { milligrams: number | null }) {
+  const show = useShow();
+  return (
+    <div className="grid items-end gap-4 sm:grid-cols-5">
+      <p
+        aria-live="polite"
+        className="whitespace-nowrap font-display text-5xl leading-none sm:col-span-3 xl:text-hero"
+      >
+        {milligrams === null ? <span className="text-rule">–</span> : show.exactBird(milligrams)}
+      </p>
+      <div className="sm:col-span-2">
+        <DotPlot weights={dressedWeights(carcasses)} sentence={tallySentence(tally, show)} />
+      </div>
+    </div>
+  );
+}
+
 /** Alt and a letter says what the bird is for, without leaving the weight. */
 const PURPOSE_KEYS: Readonly<Record<string, CarcassUse>> = {
   KeyS: "sale",
@@ -139,14 +143,10 @@ const PURPOSE_KEYS: Readonly<Record<string, CarcassUse>> = {
 };
 
 function usePurposeKeys() {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const purpose = event.altKey ? PURPOSE_KEYS[event.code] : undefined;
-      if (!purpose) return;
-      event.preventDefault();
-      document.querySelector<HTMLInputElement>(`input[name="purpose"][value="${purpose}"]`)?.click();
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, []);
+  useHotkeys((event) => {
+    const purpose = event.altKey ? PURPOSE_KEYS[event.code] : undefined;
+    return purpose && (() => document.querySelector<HTMLInputElement>(purposeBox(purpose))?.click());
+  });
 }
+
+const purposeBox = (purpose: CarcassUse) => `input[name="purpose"][value="${purpose}"]`;

@@ -1,15 +1,16 @@
 import type { ReactNode } from "react";
+import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { Figure } from "#app/ui/figure.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { CUT_WORDS } from "#app/words/words.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
-import { type OwnPace, paceReckoning } from "#core/day/crew/own-pace.ts";
-import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
+import { paceReckoning } from "#core/day/crew/own-pace.ts";
 
 /** What follows from the choices, each figure with its working. */
-export function PlanAnswer({ planned }: { planned: PlanForDate }) {
+export function PlanAnswer() {
+  const { planned } = usePlan();
   const show = useShow();
   const { line, withdrawal, scald, chill } = planned.plan;
   const [least, most] = withdrawal.windowHours;
@@ -63,13 +64,10 @@ export function PlanAnswer({ planned }: { planned: PlanForDate }) {
 }
 
 /** The figures behind the answer, for those who ask further. */
-export function PlanDetail({
-  planned: { plan, forecast },
-  ownPace,
-}: {
-  planned: PlanForDate;
-  ownPace: OwnPace;
-}) {
+export function PlanDetail() {
+  const { planned, basis } = usePlan();
+  const { plan, forecast } = planned;
+  const { ownPace } = basis.means;
   const show = useShow();
   const { line, scald, chill, cuts } = plan;
   const pace = paceReckoning(ownPace);

@@ -1,3 +1,4 @@
+import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { Notice } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
@@ -5,29 +6,36 @@ import { STATION_WORDS } from "#app/words/words.ts";
 import { adultsBeside } from "#core/day/crew/crew.ts";
 import type { LineFault } from "#core/day/plan/line-setup.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
-import type { DayChoices } from "#core/day/plan/plan-input.ts";
-
-interface PlanCautionsProps {
-  planned: PlanForDate;
-  choices: DayChoices;
-  /** Now, by which an hour can be past. */
-  at: number;
-}
 
 /** What is wrong with a plan, and the ways out: what can hurt first. Nothing where nothing is wrong. */
-export function PlanCautions({ planned, choices, at }: PlanCautionsProps) {
-  const show = useShow();
-  const { line, scald, withdrawal, chill } = planned.plan;
-  const { sunset } = planned.sun;
-  const { tooShort, tooLong } = withdrawal.share;
-  const [least, most] = withdrawal.windowHours;
+export function PlanCautions() {
+  const { planned, around } = usePlan();
   return (
     <div className="grid gap-2 empty:hidden">
-      {line.faults.map((fault) => (
+      {planned.plan.line.faults.map((fault) => (
         <Notice key={faultKey(fault)} tone={MILD.includes(fault.what) ? "heed" : "stop"}>
           <LineFaultInWords fault={fault} />
         </Notice>
       ))}
+      <HeatCautions planned={planned} />
+      <HourCautions planned={planned} at={around.at} />
+      <WindowCaution planned={planned} />
+      <YoungCautions planned={planned} />
+      <TankCaution planned={planned} />
+    </div>
+  );
+}
+
+interface CautionProps {
+  planned: PlanForDate;
+}
+
+/** Water that does not get or stay hot, an element too large for its breaker, meat that chills too slowly. */
+function HeatCautions({ planned }: CautionProps) {
+  const show = useShow();
+  const { scald, chill } = planned.plan;
+  return (
+    <>
       {scald.circuit?.isOverloaded && (
         <Notice tone="stop">
           <b>The breaker is too small for the element.</b> The element needs{" "}
@@ -54,48 +62,75 @@ export function PlanCautions({ planned, choices, at }: PlanCautionsProps) {
           or open the birds wider.
         </Notice>
       )}
+    </>
+  );
+}
+
+/** The dark before cleanup is done, and the hour to pull the feed gone by. */
+function HourCautions({ planned, at }: CautionProps & { at: number }) {
+  const show = useShow();
+  const { line, withdrawal } = planned.plan;
+  const { sunset } = planned.sun;
+  return (
+    <>
       {sunset !== undefined && line.cleanAt.value > sunset && (
         <Notice tone="stop">
           <b>It gets dark.</b> Cleanup ends at {show.time(line.cleanAt.value)}; sunset is at{" "}
           {show.time(sunset)}. Start earlier, process fewer birds, or find another helper.
         </Notice>
       )}
-      {withdrawal.feedOffAt.value < at && choices.startAt > at && (
+      {withdrawal.feedOffAt.value < at && planned.choices.startAt > at && (
         <Notice tone="stop">
           <b>The time to pull the feed has passed: {show.dayTime(withdrawal.feedOffAt.value)}.</b> If the
           birds still have feed, pull it now and start later, or tie off every crop before you draw.
         </Notice>
       )}
-      {tooShort + tooLong > 0 && (
-        <Notice>
-          <b>
-            {plural(tooShort + tooLong, "bird")} of {choices.birds} outside the withdrawal window:
-          </b>{" "}
-          {[tooLong > 0 && `${tooLong} over ${most} h`, tooShort > 0 && `${tooShort} under ${least} h`]
-            .filter(Boolean)
-            .join(", ")}
-          .{" "}
-          {withdrawal.isDuskBound
-            ? "Birds don't eat after dusk, so withdrawal starts then. Keep a light on in the pens until you pull the feed, start earlier, or choose a longer method."
-            : `One feed-off time works for at most ${withdrawal.mostBirdsInOneWindow}. Work faster, process fewer birds, or pull the feed in two visits.`}
-        </Notice>
-      )}
-      {adultsBeside(planned.crew).map(({ young, station, adult }) => (
-        <Notice key={`${young} ${station}`}>
-          <b>
-            {young} works at {STATION_WORDS[station].toLowerCase()} only with {adult} beside them.
-          </b>{" "}
-          Your farm allows it; follow local law on young workers. If {adult} leaves the table, {young} picks
-          pinfeathers or rinses.
-        </Notice>
-      ))}
-      {chill.tank.birdsThatFit.value >= 1 && chill.tank.fillsNeeded > 1 && (
-        <Notice>
-          <b>The tanks hold {chill.tank.birdsThatFit.value}.</b> Move cold birds out and refill them{" "}
-          {chill.tank.fillsNeeded} times, or find another cooler.
-        </Notice>
-      )}
-    </div>
+    </>
+  );
+}
+
+/** Birds that are killed too full or too long off feed. */
+function WindowCaution({ planned: { plan, choices } }: CautionProps) {
+  const { share, windowHours, isDuskBound, mostBirdsInOneWindow } = plan.withdrawal;
+  const { tooShort, tooLong } = share;
+  const [least, most] = windowHours;
+  if (tooShort + tooLong === 0) return null;
+  return (
+    <Notice>
+      <b>
+        {plural(tooShort + tooLong, "bird")} of {choices.birds} outside the withdrawal window:
+      </b>{" "}
+      {[tooLong > 0 && `${tooLong} over ${most} h`, tooShort > 0 && `${tooShort} under ${least} h`]
+        .filter(Boolean)
+        .join(", ")}
+      .{" "}
+      {isDuskBound
+        ? "Birds don't eat after dusk, so withdrawal starts then. Keep a light on in the pens until you pull the feed, start earlier, or choose a longer method."
+        : `One feed-off time works for at most ${mostBirdsInOneWindow}. Work faster, process fewer birds, or pull the feed in two visits.`}
+    </Notice>
+  );
+}
+
+function YoungCautions({ planned }: CautionProps) {
+  return adultsBeside(planned.crew).map(({ young, station, adult }) => (
+    <Notice key={`${young} ${station}`}>
+      <b>
+        {young} works at {STATION_WORDS[station].toLowerCase()} only with {adult} beside them.
+      </b>{" "}
+      Your farm allows it; follow local law on young workers. If {adult} leaves the table, {young} picks
+      pinfeathers or rinses.
+    </Notice>
+  ));
+}
+
+function TankCaution({ planned }: CautionProps) {
+  const { birdsThatFit, fillsNeeded } = planned.plan.chill.tank;
+  if (birdsThatFit.value < 1 || fillsNeeded <= 1) return null;
+  return (
+    <Notice>
+      <b>The tanks hold {birdsThatFit.value}.</b> Move cold birds out and refill them {fillsNeeded} times, or
+      find another cooler.
+    </Notice>
   );
 }
 

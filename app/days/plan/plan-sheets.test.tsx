@@ -1,14 +1,14 @@
 import { describe, expect, test } from "vitest";
 import { PlanAnswer } from "#app/days/plan/plan-answer.tsx";
 import { PlanCautions } from "#app/days/plan/plan-cautions.tsx";
-import { at, HOUR, planned, STRONG, seat } from "#app/days/plan/planned-of-tests.ts";
-import { IN_KILOGRAMS, IN_POUNDS, said } from "#app/ui/said-of-tests.tsx";
+import { at, HOUR, planned, STRONG, seat, sheetSaid } from "#app/days/plan/planned-of-tests.tsx";
+import { IN_KILOGRAMS, IN_POUNDS } from "#app/ui/said-of-tests.tsx";
 import { showFor } from "#app/words/show.ts";
 import { helper, own } from "#core/day/plan/days-of-tests.ts";
 
 describe("what is wrong with a plan", () => {
   const cautions = (of: ReturnType<typeof planned>, now = 0, reading = IN_POUNDS) =>
-    said(<PlanCautions planned={of.planned} choices={of.planned.choices} at={now} />, reading);
+    sheetSaid(<PlanCautions />, of, { around: { at: now }, reading });
 
   test("is nothing on a day that goes well", () => {
     expect(cautions(planned())).toBe("");
@@ -96,12 +96,12 @@ describe("the answer", () => {
   test("gives hours by the farm's clock and temperatures in its degrees", () => {
     const { line, scald } = planned().planned.plan;
     const show = showFor(IN_POUNDS);
-    const us = said(<PlanAnswer planned={planned().planned} />);
+    const us = sheetSaid(<PlanAnswer />, planned());
     expect(us).toContain(`9 in 10 by ${show.time(line.nineInTenAt.value)}`);
     expect(us).toContain("140 °F");
     expect(us).toContain("Heavy bird below 40 °F");
     expect(scald.bath.value).toBe(60);
-    const metric = said(<PlanAnswer planned={planned().planned} />, IN_KILOGRAMS);
+    const metric = sheetSaid(<PlanAnswer />, planned(), { reading: IN_KILOGRAMS });
     expect(metric).toContain("60 °C");
     expect(metric).toContain("Heavy bird below 4.4 °C");
     expect(metric).toContain("skin tears after 67 °C");

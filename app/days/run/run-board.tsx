@@ -35,6 +35,35 @@ export function TapButton({ dayId, kind, entryId, onTap, className, children }: 
   );
 }
 
+export const PLAIN_BUTTON = "yard-card min-h-16 px-5 text-lg";
+
+interface UndoTapProps {
+  dayId: number;
+  tap: Tap;
+  words: string;
+  onUndo?: (() => void) | undefined;
+}
+
+/** Takes one tap back: at once with JavaScript, a plain form without. */
+export function UndoTap({ dayId, tap, words, onUndo }: UndoTapProps) {
+  return (
+    <Form
+      method="post"
+      action={`/days/${dayId}/run/undo`}
+      onSubmit={(event) => {
+        if (!onUndo) return;
+        event.preventDefault();
+        onUndo();
+      }}
+    >
+      <input type="hidden" name="entryId" value={tap.entryId} />
+      <button type="submit" className={`w-full rounded-sheet font-semibold ${PLAIN_BUTTON}`}>
+        {words}
+      </button>
+    </Form>
+  );
+}
+
 /** More birds than this make one bar: single marks would be too thin to see. */
 const MOST_MARKS = 150;
 

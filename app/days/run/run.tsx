@@ -1,13 +1,14 @@
 import { useEffect, useState } from "react";
-import { Form, Link } from "react-router";
-import { BirdStrip, DoneAbout, Lately, TapButton } from "#app/days/run/run-board.tsx";
+import { Form } from "react-router";
+import { BirdStrip, Lately, PLAIN_BUTTON, TapButton, UndoTap } from "#app/days/run/run-board.tsx";
+import { AtWork, BeforeTheStart, Finished, type Light, More, RunSky } from "#app/days/run/run-states.tsx";
 import { type TapKind, useTaps } from "#app/days/run/use-taps.ts";
 import { farmContext } from "#app/server/farm-context.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
 import { planOf } from "#app/server/plan-of-day.server.ts";
 import { requireDay } from "#app/server/required.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
-import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
+import { isPressedIn, useHotkeys } from "#app/ui/use-hotkeys.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
@@ -47,24 +48,24 @@ const HOUR = 3_600_000;
 const TICK_MILLISECONDS = 1000;
 
 export default function Run({ loaderData }: Route.ComponentProps) {
-  const { day, events, plannedEndAt, sky, ids, batchName } = loaderData;
+  const { day, events, ids, batchName } = loaderData;
   const show = useShow();
   const isReady = useIsReady();
   const clock = useClock(loaderData.now);
   const { taps, tap, remove, refusal } = useTaps(day.id, events);
-  const [light, setLight] = useState<"night" | "sun">("night");
+  const [light, setLight] = useState<Light>("night");
   const progress = runProgress(taps, day.birds, clock);
   const { state, done, toGo } = progress;
   const lastTap = taps.at(-1);
   const onTap = isReady ? (kind: TapKind) => tap(kind, clock) : undefined;
-  const undo = () => lastTap && remove(lastTap, clock);
+  const undo = isReady && lastTap ? () => remove(lastTap, clock) : undefined;
   const isOpen = state === "running" || state === "paused";
-  useKeys(isOpen, {
+  usePedal(isOpen, {
     " ": () => onTap?.("bird"),
-    u: undo,
+    u: () => undo?.(),
     p: () => onTap?.(state === "paused" ? "resume" : "pause"),
   });
-  const plainButton = "yard-card min-h-16 px-5 text-lg";
+  const board = { ...loaderData, progress, lastTap, onTap, undo };
   return (
     <div className="yard grid min-h-dvh content-start gap-4 p-4 md:p-6" data-light={light}>
       <header className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
@@ -83,94 +84,10 @@ export default function Run({ loaderData }: Route.ComponentProps) {
           {refusal}
         </p>
       )}
-      {state === "not-started" && (
-        <TapButton
-          dayId={day.id}
-          kind="start"
-          entryId={ids.start}
-          onTap={onTap}
-          className="yard-do min-h-32 text-2xl"
-        >
-          Start the day
-        </TapButton>
-      )}
-      {isOpen && (
-        <>
-          <TapButton
-            dayId={day.id}
-            kind="bird"
-            entryId={ids.bird}
-            onTap={onTap}
-            className="yard-do min-h-40 text-3xl"
-          >
-            Bird in the chill tank
-          </TapButton>
-          <div className="grid grid-cols-2 gap-3">
-            {lastTap && (
-              <Form
-                method="post"
-                action={`/days/${day.id}/run/undo`}
-                onSubmit={(event) => {
-                  if (!isReady) return;
-                  event.preventDefault();
-                  undo();
-                }}
-              >
-                <input type="hidden" name="entryId" value={lastTap.entryId} />
-                <button type="submit" className={`w-full rounded-sheet font-semibold ${plainButton}`}>
-                  Undo
-                </button>
-              </Form>
-            )}
-            <TapButton
-              dayId={day.id}
-              kind={state === "paused" ? "resume" : "pause"}
-              entryId={ids.pause}
-              onTap={onTap}
-              className={plainButton}
-            >
-              {state === "paused" ? "Resume" : "Pause"}
-            </TapButton>
-          </div>
-          {state === "paused" && <p className="text-lg">Paused. Pauses don't count toward the pace.</p>}
-          <DoneAbout progress={progress} plannedEndAt={plannedEndAt} />
-          {toGo === 0 && (
-            <p className="text-lg">
-              All {day.birds} are in. Keep counting if there are more, or finish the day.
-            </p>
-          )}
-        </>
-      )}
-      {state === "finished" && (
-        <p className="text-lg">
-          Finished at {show.time(progress.finishedAt!)}, {plural(done, "bird")} in the chill tank.{" "}
-          <Link to={`/days/${day.id}/rest`} className="underline">
-            See how long they need to rest
-          </Link>
-          .
-        </p>
-      )}
-      {state !== "not-started" && (
-        <SkyRibbon
-          sky={sky}
-          marks={[
-            { at: clock, label: "Now", tone: "now" },
-            ...(progress.doneAt ? [{ at: progress.doneAt.value, label: "Likely done" }] : []),
-          ]}
-          spans={
-            progress.firstBirdAt
-              ? [
-                  {
-                    from: progress.startedAt ?? progress.firstBirdAt,
-                    to: progress.lastBirdAt ?? clock,
-                    strength: "full" as const,
-                  },
-                ]
-              : []
-          }
-          sentence={`So far: ${done} in the chill tank.`}
-        />
-      )}
+      {state === "not-started" && <BeforeTheStart {...board} />}
+      {isOpen && <AtWork {...board} />}
+      {state === "finished" && <Finished {...board} />}
+      {state !== "not-started" && <RunSky {...board} clock={clock} />}
       <Note
         dayId={day.id}
         entryId={ids.note}
@@ -178,39 +95,14 @@ export default function Run({ loaderData }: Route.ComponentProps) {
       />
       <Lately taps={taps} />
       {isOpen && (
-        <TapButton dayId={day.id} kind="finish" entryId={ids.finish} onTap={onTap} className={plainButton}>
+        <TapButton dayId={day.id} kind="finish" entryId={ids.finish} onTap={onTap} className={PLAIN_BUTTON}>
           Finish the day
         </TapButton>
       )}
       {state === "finished" && lastTap?.kind === "finish" && (
-        <Form method="post" action={`/days/${day.id}/run/undo`}>
-          <input type="hidden" name="entryId" value={lastTap.entryId} />
-          <button type="submit" className={`w-full rounded-sheet font-semibold ${plainButton}`}>
-            Undo finish
-          </button>
-        </Form>
+        <UndoTap dayId={day.id} tap={lastTap} words="Undo finish" />
       )}
-      <nav aria-label="More" className="grid grid-cols-3 gap-3">
-        <Link
-          to={`/days/${day.id}/plan`}
-          className={`grid place-content-center rounded-sheet ${plainButton}`}
-        >
-          Plan
-        </Link>
-        <Link
-          to={`/days/${day.id}/rest`}
-          className={`grid place-content-center rounded-sheet ${plainButton}`}
-        >
-          Rest
-        </Link>
-        <button
-          type="button"
-          className={`rounded-sheet ${plainButton}`}
-          onClick={() => setLight(light === "night" ? "sun" : "night")}
-        >
-          {light === "night" ? "Bright screen" : "Normal screen"}
-        </button>
-      </nav>
+      <More dayId={day.id} light={light} onLight={setLight} />
       <p className="yard-soft text-sm">
         Scalding water, blades, drum, wet wires: know where the breaker is, and keep children away. Never
         process a sick flock: stop, isolate, call a vet.
@@ -279,18 +171,12 @@ function useClock(serverNow: number): number {
 }
 
 /** One key for each one-tap action, so that a pedal can drive it. */
-function useKeys(isOn: boolean, actions: Readonly<Record<string, () => void>>) {
-  useEffect(() => {
-    if (!isOn) return;
-    const onKey = (event: KeyboardEvent) => {
-      const isElsewhere =
-        event.target instanceof HTMLElement && event.target.matches("input, textarea, button, a, summary");
-      const action = isElsewhere || event.repeat ? undefined : actions[event.key];
-      if (!action) return;
-      event.preventDefault();
-      action();
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  });
+function usePedal(isOn: boolean, actions: Readonly<Record<string, () => void>>) {
+  useHotkeys(
+    (event) =>
+      event.repeat || isPressedIn(event, "input, textarea, button, a, summary")
+        ? undefined
+        : actions[event.key],
+    isOn,
+  );
 }

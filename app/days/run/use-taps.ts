@@ -64,19 +64,8 @@ export function useTaps(dayId: number, loaded: readonly Tap[]) {
     }
   }, [dayId, key, keep]);
 
-  useEffect(() => {
-    setWaiting(readWaiting(key));
-    const retry = () => {
-      if (readWaiting(key).length > 0) send();
-    };
-    retry();
-    const timer = setInterval(retry, RETRY_MILLISECONDS);
-    window.addEventListener("online", retry);
-    return () => {
-      clearInterval(timer);
-      window.removeEventListener("online", retry);
-    };
-  }, [key, send]);
+  useEffect(() => setWaiting(readWaiting(key)), [key]);
+  useRetry(key, send);
 
   const tap = useCallback(
     (kind: TapKind, at: number, note = "") => {
@@ -96,12 +85,33 @@ export function useTaps(dayId: number, loaded: readonly Tap[]) {
     [keep, send],
   );
 
+  return { taps: tapsOf(recorded, waiting), tap, remove, refusal };
+}
+
+/** All that was tapped and not taken back: what the farm's machine has, then what waits here. */
+function tapsOf(recorded: readonly Tap[], waiting: readonly Waiting[]): Tap[] {
   const known = new Set(recorded.map((one) => one.entryId));
   const undone = new Set(waiting.map((one) => one.undoes));
   const unsent = waiting
     .filter((one) => one.undoes === undefined && !known.has(one.entryId))
     .map((one) => ({ ...one, isWaiting: true }));
-  return { taps: [...recorded, ...unsent].filter((one) => !undone.has(one.entryId)), tap, remove, refusal };
+  return [...recorded, ...unsent].filter((one) => !undone.has(one.entryId));
+}
+
+/** Sends what waits every few seconds, and at once when the signal is back. */
+function useRetry(key: string, send: () => Promise<void>): void {
+  useEffect(() => {
+    const retry = () => {
+      if (readWaiting(key).length > 0) send();
+    };
+    retry();
+    const timer = setInterval(retry, RETRY_MILLISECONDS);
+    window.addEventListener("online", retry);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener("online", retry);
+    };
+  }, [key, send]);
 }
 
 /** randomUUID is only there on secure pages; a phone on the farm's own network may have none. */

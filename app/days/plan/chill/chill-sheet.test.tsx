@@ -1,14 +1,14 @@
 import { describe, expect, test } from "vitest";
 import { ChillSheet } from "#app/days/plan/chill/chill-sheet.tsx";
-import { AROUND, at, DAY, planned } from "#app/days/plan/planned-of-tests.ts";
+import { at, DAY, planned, sheetSaid } from "#app/days/plan/planned-of-tests.tsx";
 import type { AroundDay } from "#app/server/around-day.server.ts";
-import { IN_POUNDS, said } from "#app/ui/said-of-tests.tsx";
+import { IN_POUNDS } from "#app/ui/said-of-tests.tsx";
 import { showFor } from "#app/words/show.ts";
 import { own } from "#core/day/plan/days-of-tests.ts";
 
 describe("the sheet of the chill", () => {
   const sheet = (of: ReturnType<typeof planned>, around: Partial<AroundDay> = {}) =>
-    said(<ChillSheet {...of} around={{ ...AROUND, ...around }} processedOn={DAY} />);
+    sheetSaid(<ChillSheet />, of, { around });
 
   test("says how many bags are short and about when the ice runs out", () => {
     const { bags } = planned().planned.plan.chill;

@@ -1,27 +1,21 @@
 import { scaleLinear } from "d3-scale";
 import { useId } from "react";
-import type { AroundDay } from "#app/server/around-day.server.ts";
+import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
 import type { ChillByHour, ChillOfBird } from "#core/day/plan/chill-by-hour.ts";
 import type { BrinePlan } from "#core/day/plan/chill-plan.ts";
-import type { PlanBasis, PlanForDate } from "#core/day/plan/plan-for-date.ts";
+import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { type RestRoom, restRoom } from "#core/day/plan/rest-room.ts";
 import { MILLIGRAMS_PER_KILOGRAM, MILLIGRAMS_PER_POUND } from "#core/quantity/conversion.ts";
 
 const MINUTE = 60_000;
 
-interface ChillSheetProps {
-  planned: PlanForDate;
-  basis: PlanBasis;
-  around: AroundDay;
-  processedOn: string;
-}
-
 /** The tanks by the hour: ice, room, how long to cold, brine, and where the birds rest. */
-export function ChillSheet({ planned, basis, around, processedOn }: ChillSheetProps) {
+export function ChillSheet() {
+  const { planned, basis, around, processedOn } = usePlan();
   const show = useShow();
   const { chill, tanks } = planned.plan;
   const { startAt, birds } = planned.choices;

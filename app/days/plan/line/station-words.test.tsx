@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { stationPages } from "#app/days/plan/line/station-words.ts";
-import { planned, seat } from "#app/days/plan/planned-of-tests.ts";
+import { planned, seat } from "#app/days/plan/planned-of-tests.tsx";
 import { IN_POUNDS } from "#app/ui/said-of-tests.tsx";
 import { showFor } from "#app/words/show.ts";
 import type { DayChoices, FarmMeans } from "#core/day/plan/plan-input.ts";

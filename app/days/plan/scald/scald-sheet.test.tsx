@@ -1,12 +1,10 @@
 import { describe, expect, test } from "vitest";
-import { planned, STRONG } from "#app/days/plan/planned-of-tests.ts";
+import { planned, STRONG, sheetSaid } from "#app/days/plan/planned-of-tests.tsx";
 import { ScaldSheet } from "#app/days/plan/scald/scald-sheet.tsx";
-import { said } from "#app/ui/said-of-tests.tsx";
 import { own } from "#core/day/plan/days-of-tests.ts";
 
 describe("the sheet of the scald", () => {
-  const sheet = (of: ReturnType<typeof planned>) =>
-    said(<ScaldSheet planned={of.planned} scalder={of.basis.means.scalder} />);
+  const sheet = (of: ReturnType<typeof planned>) => sheetSaid(<ScaldSheet />, of);
 
   test("warns of what the heat can do: a dry element, or gas indoors", () => {
     expect(sheet(planned())).toContain("Never power an element that is not fully under water");

@@ -1,18 +1,20 @@
 import { scaleLinear } from "d3-scale";
 import { area, line as lineShape } from "d3-shape";
 import { useId } from "react";
+import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural, type Show } from "#app/words/show.ts";
 import { SCALD_OPTIONS } from "#app/words/words.ts";
 import type { BathOnDay, ColdestDip, DipPoint, Remedy } from "#core/day/plan/bath-on-day.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
-import type { Scalder } from "#core/day/plan/plan-input.ts";
 import { METHOD_BATH, SCALD_METHODS } from "#core/scald/scald-constants.ts";
 import type { ScaldVerdict } from "#core/scald/scald-verdict.ts";
 
 /** How hot and how long, whether the bath keeps up with the line, and what it takes. */
-export function ScaldSheet({ planned, scalder }: { planned: PlanForDate; scalder: Scalder }) {
+export function ScaldSheet() {
+  const { planned, basis } = usePlan();
+  const { scalder } = basis.means;
   const show = useShow();
   const { scald, bath, dips } = planned.plan;
   const { degrees } = show;

@@ -1,8 +1,7 @@
 import { describe, expect, test } from "vitest";
-import { AROUND, at, DAY, planned } from "#app/days/plan/planned-of-tests.ts";
+import { at, DAY, planned, sheetSaid } from "#app/days/plan/planned-of-tests.tsx";
 import { WeatherSheet } from "#app/days/plan/weather/weather-sheet.tsx";
 import type { AroundDay } from "#app/server/around-day.server.ts";
-import { said } from "#app/ui/said-of-tests.tsx";
 import { dayNumber } from "#core/calendar/local-day.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
 
@@ -18,13 +17,7 @@ describe("the sheet of the weather", () => {
     },
   ];
   const sheet = (days: AroundDay["weather"], change: Partial<DayChoices> = {}) =>
-    said(
-      <WeatherSheet
-        planned={planned(change).planned}
-        processedOn={DAY}
-        around={{ ...AROUND, weather: days }}
-      />,
-    );
+    sheetSaid(<WeatherSheet />, planned(change), { around: { weather: days } });
 
   test("says whose weather it is", () => {
     expect(sheet(weather(8, 18))).toContain("No forecast was entered");

@@ -1,18 +1,11 @@
 import type { ReactNode } from "react";
 import { Link } from "react-router";
-import type { AroundDay } from "#app/server/around-day.server.ts";
+import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { dayNumber } from "#core/calendar/local-day.ts";
-import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { HOLDING_LIMIT_CELSIUS, weatherOnDay } from "#core/day/plan/weather-on-day.ts";
 import type { WeatherDay } from "#core/sky/weather-days.ts";
-
-interface WeatherSheetProps {
-  planned: PlanForDate;
-  processedOn: string;
-  around: AroundDay;
-}
 
 const SOURCE_SENTENCE: Readonly<Record<WeatherDay["source"], string>> = {
   farm: "As you entered it.",
@@ -24,7 +17,8 @@ const sourceWords = ({ source, spell }: WeatherDay) =>
   source === "farm" ? `as you entered it: ${spell?.what || "your forecast"}` : "typical for the date";
 
 /** Heat, frost, storm and light at the hours of the line, and what to do about them. */
-export function WeatherSheet({ planned, processedOn, around }: WeatherSheetProps) {
+export function WeatherSheet() {
+  const { planned, processedOn, around } = usePlan();
   const show = useShow();
   const day = around.weather.find((one) => one.dayNumber === dayNumber(processedOn));
   if (!day) {

@@ -1,12 +1,11 @@
 import { describe, expect, test } from "vitest";
-import { at, planned } from "#app/days/plan/planned-of-tests.ts";
+import { planned, sheetSaid } from "#app/days/plan/planned-of-tests.tsx";
 import { WithdrawalSheet } from "#app/days/plan/withdrawal/withdrawal-sheet.tsx";
-import { IN_POUNDS, said } from "#app/ui/said-of-tests.tsx";
+import { IN_POUNDS } from "#app/ui/said-of-tests.tsx";
 import { showFor } from "#app/words/show.ts";
 
 describe("the sheet of the feed", () => {
-  const sheet = (of: ReturnType<typeof planned>) =>
-    said(<WithdrawalSheet planned={of.planned} startAt={at("07:00")} centsPerKilogram={1000} />);
+  const sheet = (of: ReturnType<typeof planned>) => sheetSaid(<WithdrawalSheet />, of);
 
   test("says of a short day that all are inside, and counts those who are not on a long one", () => {
     expect(sheet(planned())).toContain("All 20 within the window.");

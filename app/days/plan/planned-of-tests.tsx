@@ -1,4 +1,8 @@
+import type { ReactNode } from "react";
+import { PlanShown } from "#app/days/plan/plan-context.tsx";
 import type { AroundDay } from "#app/server/around-day.server.ts";
+import { IN_POUNDS, said } from "#app/ui/said-of-tests.tsx";
+import type { Reading } from "#app/words/show.ts";
 import { instantOf } from "#core/calendar/farm-time.ts";
 import { BASIS, CHOICES, MEANS, own } from "#core/day/plan/days-of-tests.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan/plan-for-date.ts";
@@ -37,3 +41,16 @@ export const AROUND: AroundDay = {
   centsPerKilogram: 1000,
   at: 0,
 };
+
+/** What a sheet says of a plan. */
+export const sheetSaid = (
+  sheet: ReactNode,
+  of: ReturnType<typeof planned>,
+  { around = {}, reading = IN_POUNDS }: { around?: Partial<AroundDay>; reading?: Reading } = {},
+) =>
+  said(
+    <PlanShown {...of} processedOn={DAY} around={{ ...AROUND, ...around }}>
+      {sheet}
+    </PlanShown>,
+    reading,
+  );

@@ -1,0 +1,77 @@
+import type { ReactNode } from "react";
+
+export interface Column<Row> {
+  readonly head: string;
+  readonly cell: (row: Row) => ReactNode;
+  /** Numbers stand to the right, in figures of one width. */
+  readonly isNumber?: boolean;
+  /** Left out where the screen is too narrow for it. */
+  readonly isWideOnly?: boolean;
+  /** Heads that only a screen reader needs, as of a column of buttons. */
+  readonly isHeadHidden?: boolean;
+}
+
+interface DataTableProps<Row> {
+  /** What the table is of; hidden where a heading beside it says so. */
+  caption: string;
+  isCaptionHidden?: boolean;
+  /** The first names its row. */
+  columns: readonly Column<Row>[];
+  rows: readonly Row[];
+  keyOf: (row: Row) => string | number;
+  /** A row that stands out, as the best or the chosen one. */
+  isMarked?: (row: Row) => boolean;
+  className?: string;
+}
+
+/** Rows of data; wider than the screen it is scrolled by itself, with the keys too. */
+export function DataTable<Row>(props: DataTableProps<Row>) {
+  const { caption, isCaptionHidden = true, columns, rows, keyOf, isMarked, className = "text-sm" } = props;
+  return (
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
+    <section className="overflow-x-auto" tabIndex={0} aria-label={caption}>
+      <table className={`my-2 w-full ${className}`}>
+        <caption className={isCaptionHidden ? "sr-only" : "pb-1 text-left font-semibold"}>{caption}</caption>
+        <thead>
+          <tr className="border-b border-ink text-left align-bottom">
+            {columns.map((column) => (
+              <th
+                key={column.head}
+                scope="col"
+                className={column.isHeadHidden ? "sr-only" : `py-1 pr-3 ${lookOf(column)}`}
+              >
+                {column.head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr
+              key={keyOf(row)}
+              className={`border-b border-rule align-baseline last:border-b-0 ${isMarked?.(row) ? "bg-wheat font-semibold" : ""}`}
+            >
+              {columns.map((column, index) => (
+                <Cell key={column.head} column={column} row={row} isFirst={index === 0} />
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function Cell<Row>({ column, row, isFirst }: { column: Column<Row>; row: Row; isFirst: boolean }) {
+  const className = `py-1 pr-3 ${lookOf(column)} ${column.isNumber ? "font-mono" : ""}`;
+  return isFirst ? (
+    <th scope="row" className={`${className} text-left font-normal`}>
+      {column.cell(row)}
+    </th>
+  ) : (
+    <td className={className}>{column.cell(row)}</td>
+  );
+}
+
+const lookOf = ({ isNumber, isWideOnly }: Column<never>) =>
+  `${isNumber ? "text-right" : ""} ${isWideOnly ? "hidden sm:table-cell" : ""}`;

@@ -227,6 +227,21 @@ function Expected({ batch, view, alive, on, asked, isOnRead, setting }: Loaded) 
       {forecast.isPastCurve && (
         <Notice>At this age the growth curve is only an estimate. Weigh a few birds to correct it.</Notice>
       )}
+      <OnAnotherDate asked={asked} hatchedOn={batch.hatchedOn} isRead={isOnRead} />
+    </Sheet>
+  );
+}
+
+interface OnAnotherDateProps {
+  asked: Loaded["asked"];
+  hatchedOn: string;
+  /** Whether what was asked for is a date that can be shown. */
+  isRead: boolean;
+}
+
+function OnAnotherDate({ asked, hatchedOn, isRead }: OnAnotherDateProps) {
+  return (
+    <>
       <Form method="get" preventScrollReset className="mt-3 flex items-end gap-2">
         <label className="grid grow gap-1">
           <span className="text-sm text-soft">On another date</span>
@@ -234,17 +249,17 @@ function Expected({ batch, view, alive, on, asked, isOnRead, setting }: Loaded) 
             type="date"
             name="on"
             defaultValue={asked}
-            min={batch.hatchedOn}
+            min={hatchedOn}
             className="min-h-12 rounded-sheet border border-soft bg-white px-3"
           />
         </label>
         <Button kind="plain">Show</Button>
       </Form>
-      {!isOnRead && (
+      {!isRead && (
         <p role="alert" className="pt-2 text-sm font-semibold text-barn">
-          Choose a date from {batch.hatchedOn} on, when they hatch. Today is shown for now.
+          Choose a date from {hatchedOn} on, when they hatch. Today is shown for now.
         </p>
       )}
-    </Sheet>
+    </>
   );
 }

@@ -64,68 +64,74 @@ export default function Batches({ loaderData: { alive, gone } }: Route.Component
 
 type Row = Route.ComponentProps["loaderData"]["alive"][number];
 
-function BatchTable({
-  heading,
-  rows,
-  isGrowing = false,
-}: {
+interface BatchTableProps {
   heading: string;
   rows: readonly Row[];
   isGrowing?: boolean;
-}) {
-  const show = useShow();
+}
+
+function BatchTable({ heading, rows, isGrowing = false }: BatchTableProps) {
   return (
     <Sheet heading={heading} beside={isGrowing ? "expected weights today" : undefined}>
       <ul>
-        {rows.map(({ batch, ageDays, liveKg, dressedKg, nextDay, weighed }) => (
-          <li key={batch.id} className="border-b border-rule last:border-b-0">
+        {rows.map((row) => (
+          <li key={row.batch.id} className="border-b border-rule last:border-b-0">
             <Link
-              to={`/batches/${batch.id}`}
+              to={`/batches/${row.batch.id}`}
               className="grid gap-x-6 gap-y-1 py-3 sm:grid-cols-4 sm:items-baseline"
             >
               <span>
                 <span className="font-display text-xl underline decoration-rule underline-offset-4">
-                  {batch.name}
+                  {row.batch.name}
                 </span>
-                <span className="block text-sm text-soft">{KIND_WORDS[batch.kind]}</span>
+                <span className="block text-sm text-soft">{KIND_WORDS[row.batch.kind]}</span>
               </span>
-              <span>
-                {isGrowing
-                  ? batch.awaitedOn === null
-                    ? `${plural(batch.aliveCount, "bird")} alive`
-                    : `${plural(batch.aliveCount, "chick")} on order`
-                  : `${plural(batch.arrivedCount, "bird")} arrived`}
-                <span className="block text-sm text-soft">
-                  {batch.awaitedOn === null
-                    ? batch.lostCount > 0
-                      ? `${batch.lostCount} lost`
-                      : "no losses"
-                    : `due ${show.shortDay(batch.awaitedOn)}`}
-                </span>
-              </span>
-              {isGrowing && (
-                <>
-                  <span>
-                    {ageDays < 0 ? `hatching in ${plural(-ageDays, "day")}` : ageInWords(ageDays)}
-                    <span className="block text-sm text-soft">
-                      {nextDay ? `scheduled for ${show.shortDay(nextDay)}` : "not scheduled"}
-                    </span>
-                  </span>
-                  {ageDays >= 0 && (
-                    <span>
-                      <span className={weighed > 0 ? "is-worked-out" : "is-default"}>
-                        {show.value(dressedKg, "carcass-kg")} dressed
-                      </span>
-                      <span className="block text-sm text-soft">{show.value(liveKg, "live-kg")} live</span>
-                    </span>
-                  )}
-                </>
-              )}
+              <Count batch={row.batch} isGrowing={isGrowing} />
+              {isGrowing && <Growing row={row} />}
             </Link>
           </li>
         ))}
       </ul>
     </Sheet>
+  );
+}
+
+/** How many birds there are, or are to come, and how many were lost. */
+function Count({ batch, isGrowing }: { batch: Batch; isGrowing: boolean }) {
+  const show = useShow();
+  const { awaitedOn, aliveCount, arrivedCount, lostCount } = batch;
+  const alive =
+    awaitedOn === null ? `${plural(aliveCount, "bird")} alive` : `${plural(aliveCount, "chick")} on order`;
+  const lost = lostCount > 0 ? `${lostCount} lost` : "no losses";
+  return (
+    <span>
+      {isGrowing ? alive : `${plural(arrivedCount, "bird")} arrived`}
+      <span className="block text-sm text-soft">
+        {awaitedOn === null ? lost : `due ${show.shortDay(awaitedOn)}`}
+      </span>
+    </span>
+  );
+}
+
+function Growing({ row: { ageDays, liveKg, dressedKg, nextDay, weighed } }: { row: Row }) {
+  const show = useShow();
+  return (
+    <>
+      <span>
+        {ageDays < 0 ? `hatching in ${plural(-ageDays, "day")}` : ageInWords(ageDays)}
+        <span className="block text-sm text-soft">
+          {nextDay ? `scheduled for ${show.shortDay(nextDay)}` : "not scheduled"}
+        </span>
+      </span>
+      {ageDays >= 0 && (
+        <span>
+          <span className={weighed > 0 ? "is-worked-out" : "is-default"}>
+            {show.value(dressedKg, "carcass-kg")} dressed
+          </span>
+          <span className="block text-sm text-soft">{show.value(liveKg, "live-kg")} live</span>
+        </span>
+      )}
+    </>
   );
 }
 

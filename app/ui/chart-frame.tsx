@@ -43,3 +43,18 @@ export function XLabels({ y, width, labels }: XLabelsProps) {
       </text>
     ));
 }
+
+interface YLabelsProps {
+  /** Of the letters' right end. */
+  x: number;
+  labels: readonly { readonly y: number; readonly words: string }[];
+}
+
+/** Words left of an axis. */
+export function YLabels({ x, labels }: YLabelsProps) {
+  return labels.map(({ y, words }) => (
+    <text key={words} x={x} y={y} dy="0.32em" textAnchor="end" className="fill-soft font-mono text-xs">
+      {words}
+    </text>
+  ));
+}

@@ -7,6 +7,8 @@ export interface Column<Row> {
   readonly isNumber?: boolean;
   /** Left out where the screen is too narrow for it. */
   readonly isWideOnly?: boolean;
+  /** What stands in it is never broken into lines. */
+  readonly isOneLine?: boolean;
   /** Heads that only a screen reader needs, as of a column of buttons. */
   readonly isHeadHidden?: boolean;
 }
@@ -63,7 +65,7 @@ export function DataTable<Row>(props: DataTableProps<Row>) {
 }
 
 function Cell<Row>({ column, row, isFirst }: { column: Column<Row>; row: Row; isFirst: boolean }) {
-  const className = `py-1 pr-3 ${lookOf(column)} ${column.isNumber ? "font-mono" : ""}`;
+  const className = `py-1 pr-3 ${lookOf(column)} ${column.isNumber ? "font-mono" : ""} ${column.isOneLine ? "whitespace-nowrap" : ""}`;
   return isFirst ? (
     <th scope="row" className={`${className} text-left font-normal`}>
       {column.cell(row)}
@@ -75,3 +77,8 @@ function Cell<Row>({ column, row, isFirst }: { column: Column<Row>; row: Row; is
 
 const lookOf = ({ isNumber, isWideOnly }: Column<never>) =>
   `${isNumber ? "text-right" : ""} ${isWideOnly ? "hidden sm:table-cell" : ""}`;
+
+/** A second line of a cell, below the first and quieter. */
+export function Under({ children }: { children: ReactNode }) {
+  return <span className="block text-soft">{children}</span>;
+}

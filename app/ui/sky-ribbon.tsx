@@ -2,7 +2,7 @@ import { interpolateRound } from "d3-interpolate";
 import { scaleLinear } from "d3-scale";
 import { useId } from "react";
 import { ChartFrame } from "#app/ui/chart-frame.tsx";
-import { placeLabels, type RibbonMark } from "#app/ui/ribbon-layout.ts";
+import { type PlacedLabel, placeLabels, type RibbonMark } from "#app/ui/ribbon-layout.ts";
 import { skyStops } from "#app/ui/sky-color.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { localHours } from "#core/calendar/farm-time.ts";
@@ -48,8 +48,6 @@ function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: nu
     .map((mark) => ({ ...mark, time: show.time(mark.at) }));
   const { labels, rows } = placeLabels(timed, { x, width, widthOf: (text) => text.length * CHARACTER });
   const height = rows * ROW + WORK + 6;
-  const hours = localHours(sky.from, sky.to, show.timeZone);
-  const every = [1, 2, 3, 4, 6, 12, 24].find((step) => (hours.length / step) * 56 < width) ?? 24;
   return (
     <svg viewBox={`0 0 ${width} ${height + AXIS}`} className="block w-full" aria-hidden="true">
       <defs>
@@ -70,59 +68,85 @@ function Painted({ sky, marks, spans = [], width }: SkyRibbonProps & { width: nu
           className={span.strength === "full" ? "fill-pine" : "fill-pine opacity-50"}
         />
       ))}
+      {/* All lines first, so that none runs through a label. */}
       {labels.map((mark) => (
-        <g key={`${mark.label}${mark.at}`}>
-          <path d={`M${mark.x} ${mark.row * ROW + 2}V${height}`} className="stroke-leaf stroke-3" />
-          <path
-            d={`M${mark.x} ${mark.row * ROW + 2}V${height}`}
-            className={mark.tone === "now" ? "stroke-dawn stroke-3" : "stroke-ink"}
-          />
-        </g>
+        <MarkLine key={`${mark.label}${mark.at}`} mark={mark} to={height} />
       ))}
       {labels.map((mark) => (
-        <g key={`${mark.label}${mark.at}`}>
-          <rect
-            x={mark.anchor === "start" ? mark.textX - 3 : mark.textX - textWidth(mark) - 3}
-            y={mark.row * ROW + 2}
-            width={textWidth(mark) + 6}
-            height={ROW - 4}
-            rx={2}
-            className="fill-leaf"
-          />
-          <text
-            x={mark.textX}
-            y={mark.row * ROW + 14}
-            textAnchor={mark.anchor}
-            className="fill-ink text-xs font-semibold"
-          >
-            {mark.label}
-          </text>
-          <text
-            x={mark.textX}
-            y={mark.row * ROW + 26}
-            textAnchor={mark.anchor}
-            className="fill-ink font-mono text-xs"
-          >
-            {mark.time}
-          </text>
-        </g>
+        <MarkLabel key={`${mark.label}${mark.at}`} mark={mark} />
       ))}
-      {hours
-        .filter(({ hour }) => hour % every === 0)
-        .map(({ at }) => (
-          <g key={at} transform={`translate(${x(at)} ${height})`}>
-            <line y2={5} className="stroke-current" />
-            <text
-              y={18}
-              textAnchor={x(at) < 12 ? "start" : x(at) > width - 12 ? "end" : "middle"}
-              className="fill-current font-mono text-xs"
-            >
-              {show.hour(at)}
-            </text>
-          </g>
-        ))}
+      <Hours sky={sky} x={x} y={height} width={width} />
     </svg>
   );
+}
+
+function MarkLine({ mark, to }: { mark: PlacedLabel; to: number }) {
+  const path = `M${mark.x} ${mark.row * ROW + 2}V${to}`;
+  return (
+    <g>
+      <path d={path} className="stroke-leaf stroke-3" />
+      <path d={path} className={mark.tone === "now" ? "stroke-dawn stroke-3" : "stroke-ink"} />
+    </g>
+  );
+}
+
+function MarkLabel({ mark }: { mark: PlacedLabel }) {
+  return (
+    <g>
+      <rect
+        x={mark.anchor === "start" ? mark.textX - 3 : mark.textX - textWidth(mark) - 3}
+        y={mark.row * ROW + 2}
+        width={textWidth(mark) + 6}
+        height={ROW - 4}
+        rx={2}
+        className="fill-leaf"
+      />
+      <text
+        x={mark.textX}
+        y={mark.row * ROW + 14}
+        textAnchor={mark.anchor}
+        className="fill-ink text-xs font-semibold"
+      >
+        {mark.label}
+      </text>
+      <text
+        x={mark.textX}
+        y={mark.row * ROW + 26}
+        textAnchor={mark.anchor}
+        className="fill-ink font-mono text-xs"
+      >
+        {mark.time}
+      </text>
+    </g>
+  );
+}
+
+interface HoursProps {
+  sky: Sky;
+  x: (at: number) => number;
+  y: number;
+  width: number;
+}
+
+/** The farm's hours below the sky, as many as there is room for. */
+function Hours({ sky, x, y, width }: HoursProps) {
+  const show = useShow();
+  const hours = localHours(sky.from, sky.to, show.timeZone);
+  const every = [1, 2, 3, 4, 6, 12, 24].find((step) => (hours.length / step) * 56 < width) ?? 24;
+  return hours
+    .filter(({ hour }) => hour % every === 0)
+    .map(({ at }) => (
+      <g key={at} transform={`translate(${x(at)} ${y})`}>
+        <line y2={5} className="stroke-current" />
+        <text
+          y={18}
+          textAnchor={x(at) < 12 ? "start" : x(at) > width - 12 ? "end" : "middle"}
+          className="fill-current font-mono text-xs"
+        >
+          {show.hour(at)}
+        </text>
+      </g>
+    ));
 }
 
 const textWidth = (mark: { label: string; time: string }) =>

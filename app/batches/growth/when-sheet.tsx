@@ -1,9 +1,11 @@
 import { Link } from "react-router";
 import type { BatchView } from "#app/batches/batch-view.server.ts";
 import { againstWords, recommendation, whatWouldChangeIt } from "#app/batches/growth/when-words.ts";
+import { type Column, DataTable, Under } from "#app/ui/data-table.tsx";
 import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import type { Show } from "#app/words/show.ts";
 import type { WhenRow, WhenToGo } from "#core/day/season/when-to-go.ts";
 
 interface WhenProps {
@@ -51,107 +53,108 @@ export function Recommended({ view, when, batchId, freeCount }: WhenProps) {
 
 /** Week by week, what waiting brings and costs. */
 export function WhenTable({ view, when }: Pick<WhenProps, "view" | "when">) {
-  const heads = [
-    "Day",
-    "Age",
-    "Mean dressed weight",
-    ...view.sizes.map(({ who }) => `For ${who}`),
-    "Feed from today on",
-    "Cost so far",
-    "Cost of next week's gain",
-    "Sales value",
-    "Net value",
-    "Conflicts",
-  ];
+  const show = useShow();
   return (
     <Sheet heading="Week by week" beside="best day of each week, all birds, from today on">
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
-      <section className="overflow-x-auto" tabIndex={0} aria-label="Week by week, wide table">
-        <table className="w-full min-w-4xl text-sm">
-          <thead>
-            <tr className="text-left align-bottom text-soft">
-              {heads.map((head) => (
-                <th key={head} scope="col" className="py-1 pr-4 font-normal">
-                  {head}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {when.rows.map((row, index) => (
-              <Week
-                key={row.day}
-                row={row}
-                view={view}
-                isBest={index === when.best}
-                isRival={index === when.rival}
-              />
-            ))}
-          </tbody>
-        </table>
-      </section>
+      <DataTable
+        caption="Week by week"
+        columns={[
+          ...growthColumns(view, when, show),
+          ...moneyColumns(view, show),
+          { head: "Conflicts", cell: (row) => <Conflicts row={row} /> },
+        ]}
+        rows={when.rows}
+        keyOf={({ day }) => day}
+        isMarked={(row) => row === bestOf(when)}
+      />
     </Sheet>
   );
 }
 
-function Week({
-  row,
-  view,
-  isBest,
-  isRival,
-}: {
-  row: WhenRow;
-  view: BatchView;
-  isBest: boolean;
-  isRival: boolean;
-}) {
-  const show = useShow();
-  const { worth, nextWeek } = row;
-  const birds = Math.round(view.birds * worth.survival);
-  const kilograms = birds * worth.dressedKilograms;
-  return (
-    <tr className={`border-t border-rule align-baseline ${isBest ? "bg-wheat" : ""}`}>
-      <th scope="row" className="py-1.5 pr-4 pl-1 text-left font-normal whitespace-nowrap">
-        <span className={isBest ? "font-semibold" : ""}>{show.shortDay(row.day)}</span>
-        {isBest && <span className="block text-xs">best</span>}
-        {isRival && <span className="block text-xs text-soft">next best</span>}
-      </th>
-      <td className="pr-4 whitespace-nowrap">{show.decimal(worth.ageDays / 7, 1, 1)} wk</td>
-      <td className="pr-4 font-mono whitespace-nowrap">{show.value(worth.dressedKilograms, "carcass-kg")}</td>
-      {row.bySize.map((count, index) => (
-        <td key={view.sizes[index]!.who} className="pr-4">
-          {Math.round(count)} of {birds}
-        </td>
-      ))}
-      <td className="pr-4 whitespace-nowrap">
-        {show.value(view.birds * worth.feedKilograms, "kg")}
-        <span className="block text-soft">{show.money(row.spentCents)}</span>
-      </td>
-      <td className="pr-4 whitespace-nowrap">{show.moneyPerWeight(row.centsPerKilogramSoFar)}</td>
-      <td className="pr-4 whitespace-nowrap">
-        {nextWeek.centsPerGainedKilogram === undefined ? (
+const bestOf = ({ rows, best }: WhenToGo) => (best === undefined ? undefined : rows[best]);
+const rivalOf = ({ rows, rival }: WhenToGo) => (rival === undefined ? undefined : rows[rival]);
+const birdsThen = (view: BatchView, { worth }: WhenRow) => Math.round(view.birds * worth.survival);
+
+/** What the birds are by then, and how many of them are of a wanted size. */
+function growthColumns(view: BatchView, when: WhenToGo, show: Show): Column<WhenRow>[] {
+  return [
+    {
+      head: "Day",
+      isOneLine: true,
+      cell: (row) => (
+        <>
+          {show.shortDay(row.day)}
+          {row === bestOf(when) && <Under>best</Under>}
+          {row === rivalOf(when) && <Under>next best</Under>}
+        </>
+      ),
+    },
+    { head: "Age", isOneLine: true, cell: ({ worth }) => `${show.decimal(worth.ageDays / 7, 1, 1)} wk` },
+    {
+      head: "Mean dressed weight",
+      isOneLine: true,
+      cell: ({ worth }) => show.value(worth.dressedKilograms, "carcass-kg"),
+    },
+    ...view.sizes.map(({ who }, index) => ({
+      head: `For ${who}`,
+      cell: (row: WhenRow) => `${Math.round(row.bySize[index]!)} of ${birdsThen(view, row)}`,
+    })),
+  ];
+}
+
+/** What they have cost by then, what another week costs, and what they bring. */
+function moneyColumns(view: BatchView, show: Show): Column<WhenRow>[] {
+  return [
+    {
+      head: "Feed from today on",
+      isOneLine: true,
+      cell: ({ worth, spentCents }) => (
+        <>
+          {show.value(view.birds * worth.feedKilograms, "kg")}
+          <Under>{show.money(spentCents)}</Under>
+        </>
+      ),
+    },
+    {
+      head: "Cost so far",
+      isOneLine: true,
+      cell: ({ centsPerKilogramSoFar }) => show.moneyPerWeight(centsPerKilogramSoFar),
+    },
+    {
+      head: "Cost of next week's gain",
+      isOneLine: true,
+      cell: ({ nextWeek: { centsPerGainedKilogram, gainKilogramsEach } }) =>
+        centsPerGainedKilogram === undefined ? (
           "no gain"
         ) : (
           <>
-            {show.value(nextWeek.gainKilogramsEach, "carcass-kg")} a bird
-            <span className="block text-soft">at {show.moneyPerWeight(nextWeek.centsPerGainedKilogram)}</span>
+            {show.value(gainKilogramsEach, "carcass-kg")} a bird
+            <Under>at {show.moneyPerWeight(centsPerGainedKilogram)}</Under>
           </>
-        )}
-      </td>
-      <td className="pr-4 whitespace-nowrap">
-        {show.money(Math.round(view.birds * worth.sellsCents[row.way]))}
-        <span className="block text-soft">
-          {row.way === "cut" ? "cut up" : "whole"}, {show.value(kilograms, "kg")}
-        </span>
-      </td>
-      <td className="pr-4 font-mono whitespace-nowrap">{show.money(row.netValueCents)}</td>
-      <td className="pr-1">
-        {row.against.map((one) => (
-          <span key={one.reason} className="block">
-            {againstWords(one, row, show)}
-          </span>
-        ))}
-      </td>
-    </tr>
-  );
+        ),
+    },
+    {
+      head: "Sales value",
+      isOneLine: true,
+      cell: (row) => (
+        <>
+          {show.money(Math.round(view.birds * row.worth.sellsCents[row.way]))}
+          <Under>
+            {row.way === "cut" ? "cut up" : "whole"},{" "}
+            {show.value(birdsThen(view, row) * row.worth.dressedKilograms, "kg")}
+          </Under>
+        </>
+      ),
+    },
+    { head: "Net value", isOneLine: true, cell: ({ netValueCents }) => show.money(netValueCents) },
+  ];
+}
+
+function Conflicts({ row }: { row: WhenRow }) {
+  const show = useShow();
+  return row.against.map((one) => (
+    <span key={one.reason} className="block">
+      {againstWords(one, row, show)}
+    </span>
+  ));
 }

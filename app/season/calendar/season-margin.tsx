@@ -31,53 +31,15 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
           />
         )}
         {waiting.length === 0 && !proposal && <NothingWaits view={view} />}
-        {proposal?.outcome === "mended" && (
-          <Notice tone="stop">
-            No plan meets every firm rule. This one breaks the fewest; they are listed below. Drop one, or
-            allow it at a cost.
-          </Notice>
-        )}
-        {view.groups.filter(isTorn).map((group) => (
-          <Notice key={`${group.batchId} ${group.day}`}>
-            <p className="font-semibold">
-              Close call: {group.name}, {show.shortDay(group.day)} or {show.shortDay(group.next!.day)}
-            </p>
-            <p className="text-sm">{tornWords(group, show)}</p>
-          </Notice>
-        ))}
+        <ProposalNotices view={view} />
         {!proposal && unplaced.length > 0 && (
           <p>
             {unplaced.map(({ name, birds }) => `${plural(birds, "bird")} of ${name}`).join(", ")} without a
             day.
           </p>
         )}
-        {proposal?.isOld && !job.isWorking && (
-          <Notice>
-            Something changed since
-            {proposal.droppedBirds > 0 &&
-              `, and ${plural(proposal.droppedBirds, "bird")} no longer fit: scheduled, lost, or the day is unavailable`}
-            . Plan again to update it.
-          </Notice>
-        )}
         {job.fault && <Notice tone="stop">{job.fault}.</Notice>}
-        {job.isWorking ? (
-          <div role="status" className="grid gap-2">
-            <p>
-              Planning
-              {job.cents !== undefined && `: ${show.money(Math.round(job.cents))} so far`}
-              {job.boundCents !== undefined && `, ${show.money(Math.round(job.boundCents))} at most`}
-            </p>
-            <Form method="post" action="/season/stop">
-              <Button kind="plain">Stop and use the best so far</Button>
-            </Form>
-          </div>
-        ) : (
-          waiting.length > 0 && (
-            <Form method="post" action="/season/set">
-              <Button className="w-full">{proposal ? "Plan the season again" : "Plan the season"}</Button>
-            </Form>
-          )
-        )}
+        <PlanTheSeason view={view} />
         {broken.length > 0 && (
           <ul className="text-sm">
             {broken.map((one) => (
@@ -88,19 +50,7 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
           </ul>
         )}
         {view.short.map((short) => (
-          <Notice key={short.dayId}>
-            <Link to={`/days/${short.dayId}`} className="underline">
-              {show.shortDay(short.day)}
-            </Link>{" "}
-            is scheduled for {plural(short.birds, "bird")} of {short.batchName}.{" "}
-            {short.away.length > 0 && `${listWords(short.away)} can't come. `}
-            {short.fewHands &&
-              (short.coming.length === 0
-                ? "No one is free that day. "
-                : `${listWords(short.coming)} would do ${short.mostBirds} within your longest line. `)}
-            {short.lineMinutes > short.longest &&
-              `Its line likely takes ${show.minutes(short.lineMinutes)} , longer than the ${show.minutes(short.longest)} you allow.`}
-          </Notice>
+          <ShortDay key={short.dayId} short={short} />
         ))}
         {yearly.cap !== undefined && (
           <p className="text-sm">
@@ -110,6 +60,84 @@ export function SeasonMoney({ view }: { view: SeasonView }) {
         )}
       </div>
     </Sheet>
+  );
+}
+
+/** What there is to know about the plan that stands: rules it could not keep, days that come close, changes since. */
+function ProposalNotices({ view: { proposal, groups, job } }: { view: SeasonView }) {
+  const show = useShow();
+  const dropped = proposal?.droppedBirds ?? 0;
+  return (
+    <>
+      {proposal?.outcome === "mended" && (
+        <Notice tone="stop">
+          No plan meets every firm rule. This one breaks the fewest; they are listed below. Drop one, or allow
+          it at a cost.
+        </Notice>
+      )}
+      {groups.filter(isTorn).map((group) => (
+        <Notice key={`${group.batchId} ${group.day}`}>
+          <p className="font-semibold">
+            Close call: {group.name}, {show.shortDay(group.day)} or {show.shortDay(group.next!.day)}
+          </p>
+          <p className="text-sm">{tornWords(group, show)}</p>
+        </Notice>
+      ))}
+      {proposal?.isOld && !job.isWorking && (
+        <Notice>
+          {dropped === 0
+            ? "Something changed since this plan was made."
+            : `Something changed since this plan was made, and ${plural(dropped, "bird")} no longer fit: they are scheduled or lost, or the day is unavailable.`}{" "}
+          Plan again to update it.
+        </Notice>
+      )}
+    </>
+  );
+}
+
+/** The button that plans the season; while it is under way, how far it is and how to stop it. */
+function PlanTheSeason({ view: { proposal, job, waiting } }: { view: SeasonView }) {
+  const show = useShow();
+  const dollars = (cents: number) => show.money(Math.round(cents));
+  if (job.isWorking) {
+    return (
+      <div role="status" className="grid gap-2">
+        <p>
+          {job.cents === undefined ? "Planning" : `Planning: ${dollars(job.cents)} so far`}
+          {job.boundCents !== undefined && `, ${dollars(job.boundCents)} at most`}
+        </p>
+        <Form method="post" action="/season/stop">
+          <Button kind="plain">Stop and use the best so far</Button>
+        </Form>
+      </div>
+    );
+  }
+  if (waiting.length === 0) return null;
+  return (
+    <Form method="post" action="/season/set">
+      <Button className="w-full">{proposal ? "Plan the season again" : "Plan the season"}</Button>
+    </Form>
+  );
+}
+
+/** A scheduled day that its people can't do, or that takes longer than the farm allows. */
+function ShortDay({ short }: { short: SeasonView["short"][number] }) {
+  const show = useShow();
+  const { away, coming, fewHands, lineMinutes, longest } = short;
+  return (
+    <Notice>
+      <Link to={`/days/${short.dayId}`} className="underline">
+        {show.shortDay(short.day)}
+      </Link>{" "}
+      is scheduled for {plural(short.birds, "bird")} of {short.batchName}.{" "}
+      {away.length > 0 && `${listWords(away)} can't come. `}
+      {fewHands &&
+        (coming.length === 0
+          ? "No one is free that day. "
+          : `${listWords(coming)} would do ${short.mostBirds} within your longest line. `)}
+      {lineMinutes > longest &&
+        `Its line likely takes ${show.minutes(lineMinutes)}, longer than the ${show.minutes(longest)} you allow.`}
+    </Notice>
   );
 }
 
@@ -157,7 +185,7 @@ export function SeasonGroups({
         {groups.map((group, index) => (
           <li
             key={`${group.batchId} ${group.day}`}
-            id={`lot-${group.batchId}-${group.day}`}
+            id={`group-${group.batchId}-${group.day}`}
             className="grid gap-2 border-b border-rule py-3 last:border-b-0"
           >
             <h3 className="text-lg">

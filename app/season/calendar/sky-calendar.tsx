@@ -110,7 +110,7 @@ function Cell({ cell, today }: { cell: CellView; today: string }) {
         {cell.proposed.map(({ batchId, name, birds, isPinned }) => (
           <li key={batchId}>
             <a
-              href={`#lot-${batchId}-${cell.day}`}
+              href={`#group-${batchId}-${cell.day}`}
               className={`block truncate border border-pine bg-mist px-1 text-ink ${isPinned ? "" : "border-dashed"}`}
             >
               {birds} {name}
@@ -233,7 +233,7 @@ function DayLine({ cell, rooms }: { cell: CellView } & Pick<Calendar, "rooms">) 
         </Link>
       ))}
       {cell.proposed.map(({ batchId, name, birds, isPinned }) => (
-        <a key={batchId} href={`#lot-${batchId}-${cell.day}`} className="min-h-8 underline">
+        <a key={batchId} href={`#group-${batchId}-${cell.day}`} className="min-h-8 underline">
           {plural(birds, "bird")} of {name}, {isPinned ? "pinned" : "proposed"}
         </a>
       ))}

@@ -9,6 +9,7 @@ import { ChoiceField, TextField } from "#app/ui/field.tsx";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays } from "#core/calendar/local-day.ts";
 import type { Route } from "./+types/person.ts";
@@ -49,88 +50,113 @@ export async function action({ context, request, params }: Route.ActionArgs) {
 }
 
 export default function PersonPage({ loaderData, actionData }: Route.ComponentProps) {
-  const { person, today, days, read, entryId, fileEntryId } = loaderData;
-  const show = useShow();
-  const here = `/season/people/${person.id}`;
-  const typed = days.filter(({ source }) => source === "typed");
-  const fromFile = days.filter(({ source }) => source === "calendar");
+  const { person, read } = loaderData;
+  const address = addressOf(person);
   return (
     <Page>
       <PageHead
         title={person.name}
         line={[`usually ${weekdaysOf(person.weekdayMask)}`, ableInWords(person)].filter(Boolean).join("; ")}
       >
-        <ButtonLink kind="plain" to={`${here}/change`}>
+        <ButtonLink kind="plain" to={`${address}/change`}>
           Speed, hours, and rules
         </ButtonLink>
-        <ButtonLink kind="plain" to={`${here}/days.ics`} reloadDocument>
+        <ButtonLink kind="plain" to={`${address}/days.ics`} reloadDocument>
           Export their days to a calendar
         </ButtonLink>
       </PageHead>
       {read !== null && (
         <p role="status" className="rounded-sheet border-l-4 border-pine bg-mist px-4 py-2">
-          The calendar was read: busy on {read === "1" ? "1 day" : `${Number(read)} days`} to come.
+          The calendar was read: busy on {plural(Number(read), "day")} to come.
         </p>
       )}
       <div className="grid items-start gap-5 lg:grid-cols-2">
-        <Sheet heading="Single day">
-          <FarmForm
-            key={days.length}
-            schema={personDayForm(today)}
-            refusal={actionData}
-            entryId={entryId}
-            defaults={{ canCome: "no" }}
-            submit="Save"
-          >
-            {(fields) => (
-              <>
-                <TextField field={fields.onDay} label="Day" type="date" />
-                <ChoiceField
-                  field={fields.canCome}
-                  label={`${person.name} can come`}
-                  options={[
-                    { value: "yes", label: "Yes" },
-                    { value: "no", label: "No" },
-                  ]}
-                />
-                <TextField field={fields.why} label="Why" hint="Optional" />
-              </>
-            )}
-          </FarmForm>
-          {typed.length > 0 && (
-            <ul className="mt-4">
-              {typed.map(({ entryId: id, onDay, canCome, why }) => (
-                <li key={id} className="flex items-baseline justify-between gap-3 border-t border-rule py-2">
-                  <span>
-                    {show.shortDay(onDay)}: {canCome ? "can" : "unavailable"}
-                    {why && `, ${why}`}
-                  </span>
-                  <RemoveButton entryId={id} back={here} what={`${person.name} on ${show.shortDay(onDay)}`} />
-                </li>
-              ))}
-            </ul>
-          )}
-        </Sheet>
-        <Sheet
-          heading="From a calendar file"
-          beside={fromFile.length > 0 ? `${fromFile.length} busy days` : undefined}
-        >
-          <ReadCalendarForm personId={person.id} name={person.name} entryId={fileEntryId} />
-          {fromFile.length > 0 && (
-            <>
-              <ul className="mt-4 text-sm">
-                {fromFile.slice(0, 30).map(({ onDay, why }) => (
-                  <li key={onDay} className="border-t border-rule py-1">
-                    {show.shortDay(onDay)}
-                    {why && `: ${why}`}
-                  </li>
-                ))}
-              </ul>
-              <RemoveButton entryId={fromFile[0]!.entryId} back={here} what="from the calendar file" />
-            </>
-          )}
-        </Sheet>
+        <SingleDay {...loaderData} refusal={actionData} />
+        <FromCalendar {...loaderData} />
       </div>
     </Page>
+  );
+}
+
+type Loaded = Route.ComponentProps["loaderData"];
+
+const addressOf = ({ id }: Loaded["person"]) => `/season/people/${id}`;
+const YES_OR_NO = [
+  { value: "yes", label: "Yes" },
+  { value: "no", label: "No" },
+];
+
+function SingleDay({
+  person,
+  today,
+  days,
+  entryId,
+  refusal,
+}: Loaded & { refusal: Route.ComponentProps["actionData"] }) {
+  const show = useShow();
+  const typed = days.filter(({ source }) => source === "typed");
+  return (
+    <Sheet heading="Single day">
+      <FarmForm
+        key={days.length}
+        schema={personDayForm(today)}
+        refusal={refusal}
+        entryId={entryId}
+        defaults={{ canCome: "no" }}
+        submit="Save"
+      >
+        {(fields) => (
+          <>
+            <TextField field={fields.onDay} label="Day" type="date" />
+            <ChoiceField field={fields.canCome} label={`${person.name} can come`} options={YES_OR_NO} />
+            <TextField field={fields.why} label="Why" hint="Optional" />
+          </>
+        )}
+      </FarmForm>
+      <ul className="mt-4 empty:hidden">
+        {typed.map(({ entryId: id, onDay, canCome, why }) => (
+          <li key={id} className="flex items-baseline justify-between gap-3 border-t border-rule py-2">
+            <span>
+              {show.shortDay(onDay)}: {canCome ? "can come" : "can't come"}
+              {why && `, ${why}`}
+            </span>
+            <RemoveButton
+              entryId={id}
+              back={addressOf(person)}
+              what={`${person.name} on ${show.shortDay(onDay)}`}
+            />
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+/** Busy days shown of a calendar: one with years of appointments is not listed whole. */
+const SHOWN_DAYS = 30;
+
+function FromCalendar({ person, days, fileEntryId }: Loaded) {
+  const show = useShow();
+  const busy = days.filter(({ source }) => source === "calendar");
+  return (
+    <Sheet
+      heading="From a calendar file"
+      beside={busy.length > 0 ? plural(busy.length, "busy day") : undefined}
+    >
+      <ReadCalendarForm personId={person.id} name={person.name} entryId={fileEntryId} />
+      {busy.length > 0 && (
+        <>
+          <ul className="mt-4 text-sm">
+            {busy.slice(0, SHOWN_DAYS).map(({ onDay, why }) => (
+              <li key={onDay} className="border-t border-rule py-1">
+                {show.shortDay(onDay)}
+                {why && `: ${why}`}
+              </li>
+            ))}
+          </ul>
+          <RemoveButton entryId={busy[0]!.entryId} back={addressOf(person)} what="from the calendar file" />
+        </>
+      )}
+    </Sheet>
   );
 }

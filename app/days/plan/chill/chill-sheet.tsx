@@ -1,15 +1,12 @@
-import { scaleLinear } from "d3-scale";
-import { useId } from "react";
+import { HourChart } from "#app/days/plan/chill/hour-chart.tsx";
 import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
-import type { ChillByHour, ChillOfBird } from "#core/day/plan/chill-by-hour.ts";
+import type { ChillOfBird } from "#core/day/plan/chill-by-hour.ts";
 import type { BrinePlan } from "#core/day/plan/chill-plan.ts";
-import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { type RestRoom, restRoom } from "#core/day/plan/rest-room.ts";
-import { MILLIGRAMS_PER_KILOGRAM, MILLIGRAMS_PER_POUND } from "#core/quantity/conversion.ts";
 
 const MINUTE = 60_000;
 
@@ -137,116 +134,5 @@ function Brine({ brine }: { brine: BrinePlan }) {
         </Notice>
       )}
     </div>
-  );
-}
-
-const WIDTH = 640;
-const HEIGHT = 190;
-const LEFT = 64;
-const RIGHT = 44;
-const TOP = 22;
-const BOTTOM = 26;
-
-/** Ice melted so far as steps, what is at hand as a line, and birds in the tanks. */
-function HourChart({
-  planned: { plan, choices },
-  atHandKilograms,
-}: {
-  planned: PlanForDate;
-  atHandKilograms: number;
-}) {
-  const show = useShow();
-  const id = useId();
-  const { hours }: ChillByHour = plan.tanks;
-  if (hours.length === 0) return null;
-  const most = Math.max(plan.chill.ice.value, atHandKilograms) * 1.05;
-  const x = scaleLinear([0, hours.length], [LEFT, WIDTH - RIGHT]);
-  const y = scaleLinear([0, most], [HEIGHT - BOTTOM, TOP]);
-  const perUnit = show.isUs ? MILLIGRAMS_PER_POUND / MILLIGRAMS_PER_KILOGRAM : 1;
-  const ticks = scaleLinear([0, most / perUnit], [0, 1]).ticks(3);
-  const yBirds = scaleLinear([0, choices.birds], [HEIGHT - BOTTOM, TOP]);
-  const clock = (minute: number) => show.time(choices.startAt + minute * MINUTE);
-  const words = hours
-    .map(
-      ({ fromMinute, meltedKilograms, birdsIn }) =>
-        `by ${clock(fromMinute + 60)} ${show.value(meltedKilograms, "kg")} melted, ${plural(birdsIn, "bird")} in`,
-    )
-    .join("; ");
-  const birdLine = hours.map(({ birdsIn }, index) => `${x(index + 1)},${yBirds(birdsIn)}`).join(" ");
-  const coldLine = hours.map(({ coldBirds }, index) => `${x(index + 1)},${yBirds(coldBirds)}`).join(" ");
-  const every = Math.ceil(hours.length / 8);
-  return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-labelledby={id} className="block w-full">
-      <title id={id}>{`Ice by the hour: ${words}`}</title>
-      {hours.map(({ fromMinute, meltedKilograms }, index) => (
-        <rect
-          key={fromMinute}
-          x={x(index) + 1.5}
-          width={x(1) - x(0) - 3}
-          y={y(meltedKilograms)}
-          height={HEIGHT - BOTTOM - y(meltedKilograms)}
-          className={
-            atHandKilograms > 0 && meltedKilograms > atHandKilograms
-              ? "fill-blush stroke-barn"
-              : "fill-mist stroke-pine"
-          }
-        />
-      ))}
-      {ticks.map((tick) => (
-        <text
-          key={tick}
-          x={LEFT - 6}
-          y={y(tick * perUnit) + 4}
-          textAnchor="end"
-          className="fill-soft font-mono text-sm"
-        >
-          {tick} {show.weightUnit}
-        </text>
-      ))}
-      {atHandKilograms > 0 && (
-        <g>
-          <line
-            x1={LEFT}
-            x2={WIDTH - RIGHT}
-            y1={y(atHandKilograms)}
-            y2={y(atHandKilograms)}
-            className="stroke-ink stroke-2"
-          />
-          <text x={LEFT + 4} y={y(atHandKilograms) - 5} className="fill-ink text-sm font-semibold">
-            on hand {show.value(atHandKilograms, "kg")}
-          </text>
-        </g>
-      )}
-      <polyline
-        points={`${x(0)},${yBirds(0)} ${birdLine}`}
-        className="fill-none stroke-dawn stroke-2"
-        strokeDasharray="6 3"
-      />
-      <polyline
-        points={`${x(0)},${yBirds(0)} ${coldLine}`}
-        className="fill-none stroke-ink"
-        strokeDasharray="2 3"
-      />
-      <text x={WIDTH - RIGHT + 4} y={yBirds(choices.birds) + 4} className="fill-soft text-sm">
-        {choices.birds}
-      </text>
-      <text x={WIDTH - RIGHT} y={TOP - 8} textAnchor="end" className="fill-soft text-sm">
-        bars: ice melted · dashes: birds in · dots: birds cold
-      </text>
-      <line x1={LEFT} x2={WIDTH - RIGHT} y1={HEIGHT - BOTTOM} y2={HEIGHT - BOTTOM} className="stroke-ink" />
-      {hours
-        .filter((_, index) => index % every === 0)
-        .map(({ fromMinute }, index) => (
-          <text
-            key={fromMinute}
-            x={x(index * every)}
-            y={HEIGHT - 8}
-            textAnchor="middle"
-            className="fill-soft font-mono text-sm"
-          >
-            {clock(fromMinute)}
-          </text>
-        ))}
-    </svg>
   );
 }

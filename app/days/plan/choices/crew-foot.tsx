@@ -27,68 +27,25 @@ export function CrewFoot(props: CrewFootProps) {
   return member ? <Picked {...props} member={member} seat={selected.seat} /> : <Others {...props} />;
 }
 
-function Picked({
-  crew,
-  stations,
-  onSelect,
-  onCrew,
-  member,
-  seat,
-}: CrewFootProps & { member: CrewMember; seat: number }) {
+interface PickedProps extends CrewFootProps {
+  member: CrewMember;
+  seat: number;
+}
+
+function Picked(props: PickedProps) {
+  const { crew, stations, onSelect, onCrew, member, seat } = props;
+  const [first, ...others] = member.stations.map((station) => STATION_WORDS[station].toLowerCase());
   return (
     <fieldset className="grid gap-2 border-t border-rule pt-2">
       <legend className="sr-only">{`Stations for ${member.name}`}</legend>
       <p>
-        <b>{member.name}</b> is at {STATION_WORDS[member.stations[0]!].toLowerCase()}
-        {member.stations.length > 1 &&
-          ` and helps at ${member.stations
-            .slice(1)
-            .map((station) => STATION_WORDS[station].toLowerCase())
-            .join("; ")}`}
-        .
+        <b>{member.name}</b>
+        {` is at ${first}${others.length > 0 ? ` and helps at ${others.join("; ")}` : ""}.`}
       </p>
       <div className="flex flex-wrap gap-2">
-        {stations.map((station) => {
-          const broken = ruleAgainst(member.rules, station);
-          const words = STATION_WORDS[station];
-          if (broken) {
-            return (
-              <span key={station} className="grid min-h-12 content-center px-2 text-sm text-soft">
-                {words}: {RULE_BROKEN_WORDS[broken]}
-              </span>
-            );
-          }
-          const isThere = member.stations.includes(station);
-          return (
-            <label
-              key={station}
-              className="flex min-h-12 cursor-pointer items-center gap-2 rounded-sheet border border-rule bg-white px-3"
-            >
-              <input
-                type="checkbox"
-                className="size-5 accent-pine"
-                checked={isThere}
-                disabled={isThere && member.stations.length === 1}
-                onChange={() =>
-                  onCrew(isThere ? leaveStation(crew, seat, station) : helpAt(crew, seat, station))
-                }
-              />
-              {words}
-              {isThere && station !== member.stations[0] && (
-                <button
-                  type="button"
-                  className="text-sm text-pine underline"
-                  onClick={(event) => {
-                    event.preventDefault();
-                    onCrew(standFirst(crew, seat, station));
-                  }}
-                >
-                  first<span className="sr-only"> at {words}</span>
-                </button>
-              )}
-            </label>
-          );
-        })}
+        {stations.map((station) => (
+          <StationChoice key={station} {...props} station={station} />
+        ))}
       </div>
       <div className="flex flex-wrap gap-2">
         <button type="button" className={BUTTON} onClick={() => onSelect(undefined)}>
@@ -108,6 +65,44 @@ function Picked({
         )}
       </div>
     </fieldset>
+  );
+}
+
+/** A station at which someone stands or does not, first or to help; or the rule that keeps them from it. */
+function StationChoice({ crew, onCrew, member, seat, station }: PickedProps & { station: Station }) {
+  const broken = ruleAgainst(member.rules, station);
+  const words = STATION_WORDS[station];
+  if (broken) {
+    return (
+      <span className="grid min-h-12 content-center px-2 text-sm text-soft">
+        {words}: {RULE_BROKEN_WORDS[broken]}
+      </span>
+    );
+  }
+  const isThere = member.stations.includes(station);
+  return (
+    <label className="flex min-h-12 cursor-pointer items-center gap-2 rounded-sheet border border-rule bg-white px-3">
+      <input
+        type="checkbox"
+        className="size-5 accent-pine"
+        checked={isThere}
+        disabled={isThere && member.stations.length === 1}
+        onChange={() => onCrew(isThere ? leaveStation(crew, seat, station) : helpAt(crew, seat, station))}
+      />
+      {words}
+      {isThere && station !== member.stations[0] && (
+        <button
+          type="button"
+          className="text-sm text-pine underline"
+          onClick={(event) => {
+            event.preventDefault();
+            onCrew(standFirst(crew, seat, station));
+          }}
+        >
+          first<span className="sr-only"> at {words}</span>
+        </button>
+      )}
+    </label>
   );
 }
 

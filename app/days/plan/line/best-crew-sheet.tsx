@@ -1,4 +1,5 @@
 import type { CrewSearchState } from "#app/days/plan/line/use-line.ts";
+import { type Column, DataTable } from "#app/ui/data-table.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { STATION_WORDS } from "#app/words/words.ts";
@@ -17,15 +18,10 @@ interface BestCrewSheetProps {
 const inWords = (stations: readonly Station[]) =>
   stations.map((station) => STATION_WORDS[station].toLowerCase()).join(", then ");
 
-/** A better crew, looked for on the same luck and within everyone's rules; taken whole or one person at a time. */
-export function BestCrewSheet({ crew, search, currentKey, onSearch, onCrew }: BestCrewSheetProps) {
-  const show = useShow();
+/** A better crew, looked for on the same random draws and within everyone's rules; taken whole or one person at a time. */
+export function BestCrewSheet(props: BestCrewSheetProps) {
+  const { search, currentKey, onSearch } = props;
   const found = search.state === "found" && search.key === currentKey ? search.proposed : undefined;
-  const seatsWith = (people: readonly number[]): CrewSeat[] =>
-    crew.map((member, seat) =>
-      people.includes(seat) ? { ...member, stations: found!.crew[seat]! } : member,
-    );
-  const single = found?.single;
   const isBetter = found !== undefined && found.savedMinutes >= 1 && found.moves.length > 0;
   return (
     <Sheet heading="Best crew">
@@ -42,73 +38,72 @@ export function BestCrewSheet({ crew, search, currentKey, onSearch, onCrew }: Be
         </div>
       )}
       {found && !isBetter && <p role="status">No other arrangement of these people finishes sooner.</p>}
-      {found && isBetter && (
-        <>
-          <p role="status">
-            Done <b>{show.minutes(found.savedMinutes)}</b> sooner
-            {found.bottleneck && `; then ${STATION_WORDS[found.bottleneck].toLowerCase()} limits the line`}.
-          </p>
-          <table className="my-2 w-full text-sm">
-            <caption className="sr-only">Who would move</caption>
-            <thead>
-              <tr className="border-b border-ink text-left">
-                <th className="py-1 pr-2">Who</th>
-                <th className="pr-2">Now</th>
-                <th className="pr-2">Then</th>
-                <th className="pr-2 text-right">Alone</th>
-                <th className="sr-only">Use</th>
-              </tr>
-            </thead>
-            <tbody>
-              {found.moves.map(({ person, savedMinutes }) => (
-                <tr key={person} className="border-b border-rule align-baseline">
-                  <th scope="row" className="py-1 pr-2 text-left">
-                    {crew[person]!.name}
-                  </th>
-                  <td className="pr-2">{inWords(crew[person]!.stations)}</td>
-                  <td className="pr-2">{inWords(found.crew[person]!)}</td>
-                  <td className="pr-2 text-right font-mono">{minutesInWords(savedMinutes, show.minutes)}</td>
-                  <td>
-                    <Button
-                      type="button"
-                      kind="plain"
-                      className="px-3"
-                      onClick={() => onCrew(seatsWith([person]))}
-                    >
-                      Use
-                      <span className="sr-only"> {crew[person]!.name} only</span>
-                    </Button>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          <div className="flex flex-wrap items-center gap-3">
-            <Button type="button" onClick={() => onCrew(seatsWith(found.moves.map(({ person }) => person)))}>
-              Use the whole crew
-            </Button>
-            {single && (
-              <Button
-                type="button"
-                kind="plain"
-                onClick={() =>
-                  onCrew(
-                    crew.map((member, seat) =>
-                      seat === single.person ? { ...member, stations: single.stations } : member,
-                    ),
-                  )
-                }
-              >
-                One move: {crew[single.person]!.name} at {inWords(single.stations)}, −
-                {show.minutes(single.savedMinutes)}
-              </Button>
-            )}
-          </div>
-        </>
-      )}
+      {found && isBetter && <Better {...props} found={found} />}
     </Sheet>
   );
 }
+
+type Found = Extract<CrewSearchState, { state: "found" }>["proposed"];
+type Move = Found["moves"][number];
+
+function Better({ crew, onCrew, found }: BestCrewSheetProps & { found: Found }) {
+  const show = useShow();
+  const { single } = found;
+  const use = (people: readonly number[]) =>
+    onCrew(
+      crew.map((member, seat) =>
+        people.includes(seat) ? { ...member, stations: found.crew[seat]! } : member,
+      ),
+    );
+  const columns: Column<Move>[] = [
+    { head: "Who", cell: ({ person }) => <b>{crew[person]!.name}</b> },
+    { head: "Now", cell: ({ person }) => inWords(crew[person]!.stations) },
+    { head: "Then", cell: ({ person }) => inWords(found.crew[person]!) },
+    {
+      head: "Alone",
+      cell: ({ savedMinutes }) => minutesInWords(savedMinutes, show.minutes),
+      isNumber: true,
+    },
+    {
+      head: "Use",
+      isHeadHidden: true,
+      cell: ({ person }) => (
+        <Button type="button" kind="plain" className="px-3" onClick={() => use([person])}>
+          Use<span className="sr-only"> {crew[person]!.name} only</span>
+        </Button>
+      ),
+    },
+  ];
+  return (
+    <>
+      <p role="status">
+        Done <b>{show.minutes(found.savedMinutes)}</b> sooner
+        {found.bottleneck && `; then ${STATION_WORDS[found.bottleneck].toLowerCase()} limits the line`}.
+      </p>
+      <DataTable
+        caption="Who would move"
+        columns={columns}
+        rows={found.moves}
+        keyOf={({ person }) => person}
+      />
+      <div className="flex flex-wrap items-center gap-3">
+        <Button type="button" onClick={() => use(found.moves.map(({ person }) => person))}>
+          Use the whole crew
+        </Button>
+        {single && (
+          <Button type="button" kind="plain" onClick={() => onCrew(withStations(crew, single))}>
+            {`One move: ${crew[single.person]!.name} at ${inWords(single.stations)}, −${show.minutes(single.savedMinutes)}`}
+          </Button>
+        )}
+      </div>
+    </>
+  );
+}
+
+const withStations = (
+  crew: readonly CrewMember[],
+  { person, stations }: { person: number; stations: readonly Station[] },
+): CrewSeat[] => crew.map((member, seat) => (seat === person ? { ...member, stations } : member));
 
 function minutesInWords(saved: number, minutes: (value: number) => string): string {
   if (!Number.isFinite(saved)) return "not alone";

@@ -36,53 +36,13 @@ const NO_BREAK = "\u00a0";
  * and then a station, or by the arrow keys.
  */
 export function LineSheet(props: LineSheetProps) {
-  const { line, crew, choices, means, holding, onCrew, dipSeconds } = props;
-  const show = useShow();
-  const [selected, setSelected] = useState<Selection>();
-  const [said, setSaid] = useState("");
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 8 } }));
-  const contextId = useId();
+  const { line, crew, holding } = props;
   const { day } = line.setup;
   const stations = neededStations(day);
-
-  const move = (from: Selection, to: Station) => {
-    const member = crew[from.seat];
-    if (!member || from.station === to) return;
-    const broken = ruleAgainst(member.rules, to);
-    if (broken) {
-      setSaid(`${member.name} stays: ${RULE_BROKEN_WORDS[broken]} at ${STATION_WORDS[to].toLowerCase()}.`);
-      return;
-    }
-    onCrew(moveSeat(crew, from.seat, from.station, to));
-    setSelected({ seat: from.seat, station: to });
-    setSaid(`${member.name} is at ${STATION_WORDS[to].toLowerCase()} now.`);
-  };
-  /** The nearest station to either side at which a rule keeps no one from it. */
-  const step = (from: Selection, by: 1 | -1) => {
-    const member = crew[from.seat]!;
-    const onThatSide =
-      by === 1
-        ? stations.slice(stations.indexOf(from.station) + 1)
-        : stations.slice(0, stations.indexOf(from.station)).reverse();
-    const next = onThatSide.find((station) => !ruleAgainst(member.rules, station));
-    if (next) move(from, next);
-  };
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    if (over) move(active.data.current as Selection, over.id as Station);
-  };
-  const kit: Partial<Record<Station, string>> = {
-    cones: plural(choices.cones, "cone"),
-    scald: `${means.scalder.scaldAtOnce} at once, ${show.value(dipSeconds, "seconds").replace(" ", NO_BREAK)}`,
-    pluck: choices.pluckBy === "hand" ? "by hand" : `${means.pluckAtOnce} at once`,
-    feet: plural(choices.pinPlaces, "place"),
-    pins: plural(choices.pinPlaces, "place"),
-    gut: plural(choices.tablePlaces, "place"),
-    rinse: plural(day.kit.places.rinse, "place"),
-    giblets: plural(day.kit.places.giblets, "place"),
-    pack: plural(day.kit.places.pack, "place"),
-    cut: plural(day.kit.places.cut, "place"),
-    seal: plural(day.kit.places.seal, "place"),
-  };
+  const moving = useMoving(props, stations);
+  const kit = useKitWords(props);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 8 } }));
+  const contextId = useId();
   const column = (station: Station) => (
     <StationColumn
       key={station}
@@ -91,15 +51,15 @@ export function LineSheet(props: LineSheetProps) {
       crew={crew}
       share={line.answer.stations[station]}
       holds={station === holding?.station}
-      selected={selected}
-      onSelect={setSelected}
-      onMove={move}
-      onStep={step}
+      selected={moving.selected}
+      onSelect={moving.select}
+      onMove={moving.move}
+      onStep={moving.step}
     />
   );
   return (
     <Sheet heading="The line" beside="drag a name, tap it, or use the arrow keys">
-      <DndContext id={contextId} sensors={sensors} onDragEnd={onDragEnd}>
+      <DndContext id={contextId} sensors={sensors} onDragEnd={moving.drop}>
         <ol
           className="-mx-4 grid sm:grid-flow-col sm:auto-cols-fr sm:divide-x sm:divide-rule"
           aria-label="Stations, in the order birds reach them"
@@ -113,23 +73,82 @@ export function LineSheet(props: LineSheetProps) {
         </ol>
       </DndContext>
       <p role="status" className="text-sm empty:hidden">
-        {said}
+        {moving.said}
       </p>
-      <div className="grid gap-1 border-t border-rule py-2 text-sm">
-        {holding?.savedMinutes !== undefined && (
-          <p>
-            <b>{STATION_WORDS[holding.station]} limits the line:</b> 10 % faster there would finish the day{" "}
-            {show.minutes(Math.max(1, Math.round(holding.savedMinutes)))} sooner.
-          </p>
-        )}
-        <p>
-          Share of time spent working:{" "}
-          {day.people.map(({ name }, person) => `${name} ${percent(line.answer.people[person]!)}`).join(", ")}
-          .
-        </p>
-        <BusyLegend />
-      </div>
-      <CrewFoot {...props} selected={selected} onSelect={setSelected} stations={stations} />
+      <Working line={line} holding={holding} />
+      <CrewFoot {...props} selected={moving.selected} onSelect={moving.select} stations={stations} />
     </Sheet>
+  );
+}
+
+/** Who is picked, and moving them: to a station, to the next one, or where they were dropped. */
+function useMoving({ crew, onCrew }: LineSheetProps, stations: readonly Station[]) {
+  const [selected, select] = useState<Selection>();
+  const [said, setSaid] = useState("");
+  const move = (from: Selection, to: Station) => {
+    const member = crew[from.seat];
+    if (!member || from.station === to) return;
+    const broken = ruleAgainst(member.rules, to);
+    if (broken) {
+      setSaid(`${member.name} stays: ${RULE_BROKEN_WORDS[broken]} at ${STATION_WORDS[to].toLowerCase()}.`);
+      return;
+    }
+    onCrew(moveSeat(crew, from.seat, from.station, to));
+    select({ seat: from.seat, station: to });
+    setSaid(`${member.name} is at ${STATION_WORDS[to].toLowerCase()} now.`);
+  };
+  /** The nearest station to either side at which a rule keeps no one from it. */
+  const step = (from: Selection, by: 1 | -1) => {
+    const member = crew[from.seat]!;
+    const onThatSide =
+      by === 1
+        ? stations.slice(stations.indexOf(from.station) + 1)
+        : stations.slice(0, stations.indexOf(from.station)).reverse();
+    const next = onThatSide.find((station) => !ruleAgainst(member.rules, station));
+    if (next) move(from, next);
+  };
+  const drop = ({ active, over }: DragEndEvent) => {
+    if (over) move(active.data.current as Selection, over.id as Station);
+  };
+  return { selected, select, said, move, step, drop };
+}
+
+/** What stands at each station. */
+function useKitWords({ line, choices, means, dipSeconds }: LineSheetProps): Partial<Record<Station, string>> {
+  const show = useShow();
+  const { places } = line.setup.day.kit;
+  const placesAt = (station: keyof typeof places) => plural(places[station], "place");
+  return {
+    cones: plural(choices.cones, "cone"),
+    scald: `${means.scalder.scaldAtOnce} at once, ${show.value(dipSeconds, "seconds").replace(" ", NO_BREAK)}`,
+    pluck: choices.pluckBy === "hand" ? "by hand" : `${means.pluckAtOnce} at once`,
+    feet: placesAt("feet"),
+    pins: placesAt("pins"),
+    gut: placesAt("gut"),
+    rinse: placesAt("rinse"),
+    giblets: placesAt("giblets"),
+    pack: placesAt("pack"),
+    cut: placesAt("cut"),
+    seal: placesAt("seal"),
+  };
+}
+
+/** What holds the line, and how much of their time everyone works. */
+function Working({ line, holding }: Pick<LineSheetProps, "line" | "holding">) {
+  const show = useShow();
+  const shares = line.setup.day.people.map(
+    ({ name }, person) => `${name} ${percent(line.answer.people[person]!)}`,
+  );
+  return (
+    <div className="grid gap-1 border-t border-rule py-2 text-sm">
+      {holding?.savedMinutes !== undefined && (
+        <p>
+          <b>{STATION_WORDS[holding.station]} limits the line:</b> 10 % faster there would finish the day{" "}
+          {show.minutes(Math.max(1, Math.round(holding.savedMinutes)))} sooner.
+        </p>
+      )}
+      <p>Share of time spent working: {shares.join(", ")}.</p>
+      <BusyLegend />
+    </div>
   );
 }

@@ -15,7 +15,27 @@ type Stop = (typeof STOPS)[number];
 /** One ordinary replication, played on the line: a dot a bird, from its crate to the chill. It stands still until someone plays it. */
 export function WatchSheet({ day, startAt }: { day: LineDay; startAt: number }) {
   const show = useShow();
-  const sliderId = useId();
+  const playing = usePlaying(day);
+  const { replication, minute, isMoved } = playing;
+  const clock = show.time(startAt + minute * 60_000);
+  const dots = dotsAt(replication.birds.map((steps) => placeAt(steps, minute)));
+  return (
+    <Sheet heading="Simulation" beside="one typical day, one dot per bird">
+      <Picture dots={dots} clock={clock} />
+      <p className="text-sm">
+        {isMoved ? `At ${clock}: ` : `At ${clock} most birds are waiting: `}
+        {STOPS.map(
+          (stop) => `${wordFor(stop).toLowerCase()} ${dots[stop].waiting + dots[stop].working}`,
+        ).join(", ")}
+        .
+      </p>
+      <Controls {...playing} clock={clock} />
+    </Sheet>
+  );
+}
+
+/** A replication's clock: it stands where most wait, until it is moved or played. */
+function usePlaying(day: LineDay) {
   // The answer to a move comes first; this picture follows when there is time.
   const settled = useDeferredValue(day);
   const replication = useMemo(() => typicalReplication(settled, LINE_SEED), [settled]);
@@ -23,7 +43,6 @@ export function WatchSheet({ day, startAt }: { day: LineDay; startAt: number }) 
   const [isPlaying, setPlaying] = useState(false);
   const [speed, setSpeed] = useState<number>(60);
   const minute = Math.min(chosen ?? replication.worstMinute, replication.to);
-
   useEffect(() => {
     if (!isPlaying) return;
     let last = performance.now();
@@ -38,60 +57,58 @@ export function WatchSheet({ day, startAt }: { day: LineDay; startAt: number }) 
   useEffect(() => {
     if (minute >= replication.to) setPlaying(false);
   }, [minute, replication.to]);
+  const playOrStop = () => {
+    if (!isPlaying && (chosen === undefined || minute >= replication.to)) setChosen(replication.from);
+    setPlaying(!isPlaying);
+  };
+  const isMoved = chosen !== undefined;
+  return { replication, minute, isMoved, isPlaying, speed, moveTo: setChosen, setSpeed, playOrStop };
+}
 
-  const clock = show.time(startAt + minute * 60_000);
-  const dots = dotsAt(replication.birds.map((steps) => placeAt(steps, minute)));
+function Controls({
+  replication,
+  minute,
+  isPlaying,
+  speed,
+  moveTo,
+  setSpeed,
+  playOrStop,
+  clock,
+}: ReturnType<typeof usePlaying> & { clock: string }) {
+  const sliderId = useId();
   return (
-    <Sheet heading="Simulation" beside="one typical day, one dot per bird">
-      <Picture dots={dots} clock={clock} />
-      <p className="text-sm">
-        {chosen === undefined ? `At ${clock} most birds are waiting: ` : `At ${clock}: `}
-        {STOPS.map(
-          (stop) => `${wordFor(stop).toLowerCase()} ${dots[stop].waiting + dots[stop].working}`,
-        ).join(", ")}
-        .
-      </p>
-      <div className="flex flex-wrap items-center gap-3 pt-2 print:hidden">
-        <Button
-          type="button"
-          kind="plain"
-          onClick={() => {
-            if (!isPlaying && minute >= replication.to) setChosen(replication.from);
-            if (!isPlaying && chosen === undefined) setChosen(replication.from);
-            setPlaying(!isPlaying);
-          }}
-        >
-          {isPlaying ? "Stop" : "Play"}
-        </Button>
-        <label htmlFor={sliderId} className="sr-only">
-          Time of day
-        </label>
-        <input
-          id={sliderId}
-          type="range"
-          min={Math.floor(replication.from)}
-          max={Math.ceil(replication.to)}
-          value={Math.round(minute)}
-          aria-valuetext={clock}
-          onChange={({ target }) => setChosen(Number(target.value))}
-          className="h-12 min-w-40 grow accent-pine"
-        />
-        <fieldset className="flex flex-wrap gap-1">
-          <legend className="sr-only">Speed</legend>
-          {SPEEDS.map((times) => (
-            <button
-              key={times}
-              type="button"
-              aria-pressed={speed === times}
-              onClick={() => setSpeed(times)}
-              className="min-h-12 rounded-sheet border border-soft bg-white px-3 aria-pressed:border-pine aria-pressed:bg-pine aria-pressed:text-white"
-            >
-              {times}×
-            </button>
-          ))}
-        </fieldset>
-      </div>
-    </Sheet>
+    <div className="flex flex-wrap items-center gap-3 pt-2 print:hidden">
+      <Button type="button" kind="plain" onClick={playOrStop}>
+        {isPlaying ? "Stop" : "Play"}
+      </Button>
+      <label htmlFor={sliderId} className="sr-only">
+        Time of day
+      </label>
+      <input
+        id={sliderId}
+        type="range"
+        min={Math.floor(replication.from)}
+        max={Math.ceil(replication.to)}
+        value={Math.round(minute)}
+        aria-valuetext={clock}
+        onChange={({ target }) => moveTo(Number(target.value))}
+        className="h-12 min-w-40 grow accent-pine"
+      />
+      <fieldset className="flex flex-wrap gap-1">
+        <legend className="sr-only">Speed</legend>
+        {SPEEDS.map((times) => (
+          <button
+            key={times}
+            type="button"
+            aria-pressed={speed === times}
+            onClick={() => setSpeed(times)}
+            className="min-h-12 rounded-sheet border border-soft bg-white px-3 aria-pressed:border-pine aria-pressed:bg-pine aria-pressed:text-white"
+          >
+            {times}×
+          </button>
+        ))}
+      </fieldset>
+    </div>
   );
 }
 

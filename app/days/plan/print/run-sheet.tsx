@@ -5,8 +5,9 @@ import { placeOf } from "#app/server/farm-means.server.ts";
 import { planToSend } from "#app/server/plan-of-day.server.ts";
 import { requireDay } from "#app/server/required.server.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import { plural } from "#app/words/show.ts";
+import { plural, type Show } from "#app/words/show.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
+import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import type { Route } from "./+types/run-sheet.ts";
 
 export const meta = () => [{ title: "Run sheet · Pale Morning" }];
@@ -24,40 +25,9 @@ export function loader({ context, params }: Route.LoaderArgs) {
 }
 
 /** The day on one page, to be taped to a wall and read with wet hands. */
-export default function RunSheet({
-  loaderData: { day, batchName, farmName, place, planned },
-}: Route.ComponentProps) {
+export default function RunSheet({ loaderData }: Route.ComponentProps) {
+  const { day, batchName, farmName, place, planned } = loaderData;
   const show = useShow();
-  const { plan, sun } = planned;
-  const { scald, line, withdrawal, chill } = plan;
-  const [least, most] = withdrawal.windowHours;
-  const seconds = (value: number) => show.value(value, "seconds");
-  const hours = [
-    { at: withdrawal.feedOffAt.value, what: "Pull the feed", more: "Leave the water until catching" },
-    ...(scald.burner.possible
-      ? [
-          {
-            at: scald.burner.safeAt.value,
-            what: "Light the burner",
-            more: `To ${show.temperature(scald.bath.value)}. Never power a dry element; gas outdoors only`,
-          },
-        ]
-      : []),
-    { at: line.setUpAt, what: "Set up", more: "Knives, tables, water, ice; test every machine" },
-    ...(sun.sunrise === undefined ? [] : [{ at: sun.sunrise, what: "Sunrise", more: "" }]),
-    {
-      at: day.startAt,
-      what: "First bird",
-      more: `Off feed ${show.value(withdrawal.firstBirdHours.value, "hours")}; aim ${least} to ${most} h`,
-    },
-    {
-      at: line.likelyAt.value,
-      what: "Last bird in the chill tank, likely",
-      more: `9 in 10 by ${show.time(line.nineInTenAt.value)}`,
-    },
-    { at: line.cleanAt.value, what: "Cleaned up", more: "" },
-    ...(sun.sunset === undefined ? [] : [{ at: sun.sunset, what: "Sunset", more: "" }]),
-  ].toSorted((one, other) => one.at - other.at);
   return (
     <article className="grid max-w-page gap-5 bg-white p-4 md:p-8">
       <p className="flex gap-4 print:hidden">
@@ -74,46 +44,91 @@ export default function RunSheet({
         </p>
       </header>
       <PlanRibbon planned={planned} processedOn={day.processedOn} startAt={day.startAt} place={place} />
-      <table className="w-full text-xl">
-        <caption className="pb-2 text-left font-display text-2xl">Schedule</caption>
-        <tbody>
-          {hours.map(({ at, what, more }) => (
-            <tr key={what} className="border-t border-ink align-baseline">
-              <th
-                scope="row"
-                className="py-2 pr-4 text-left align-baseline font-mono text-base font-semibold sm:whitespace-nowrap print:whitespace-nowrap"
-              >
-                {show.dateTime(at)}
-              </th>
-              <td className="py-2 font-semibold">{what}</td>
-              <td className="py-2">{more}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <div className="grid gap-4 text-xl sm:grid-cols-2">
-        <section>
-          <h2 className="text-2xl">Scald</h2>
-          <p>
-            <b className="font-mono">{show.temperature(scald.bath.value)}</b> for{" "}
-            <b className="font-mono">{seconds(scald.seconds.value)}</b>. Start testing at{" "}
-            {seconds(scald.secondsRange[0])}; no longer than {seconds(scald.secondsRange[1])}; never{" "}
-            {show.temperature(scald.skinCeilingCelsius)}. Go by wing feathers that slip out.
-          </p>
-        </section>
-        <section>
-          <h2 className="text-2xl">Chill</h2>
-          <p>
-            <b className="font-mono">{plural(chill.bags.value, "bag")}</b> of ice. Under{" "}
-            {show.temperature(CHILL.targetCelsius)} in {show.value(chill.hours.value, "hours")}; commonly
-            quoted limit {chill.quotedHours} h; follow your local rules. Probe the breast.
-          </p>
-        </section>
-      </div>
+      <Schedule planned={planned} />
+      <ScaldAndChill planned={planned} />
       <p className="border-t border-ink pt-3 text-lg">
         Scalding water, blades, drum, wet wires: know where the breaker is, and keep children away. A bird
         must be dead and still before the scald. Never process a sick flock: stop, isolate, call a vet.
       </p>
     </article>
+  );
+}
+
+function Schedule({ planned }: { planned: PlanForDate }) {
+  const show = useShow();
+  return (
+    <table className="w-full text-xl">
+      <caption className="pb-2 text-left font-display text-2xl">Schedule</caption>
+      <tbody>
+        {momentsOf(planned, show).map(({ at, what, more }) => (
+          <tr key={what} className="border-t border-ink align-baseline">
+            <th
+              scope="row"
+              className="py-2 pr-4 text-left align-baseline font-mono text-base font-semibold sm:whitespace-nowrap print:whitespace-nowrap"
+            >
+              {show.dateTime(at)}
+            </th>
+            <td className="py-2 font-semibold">{what}</td>
+            <td className="py-2">{more}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** What happens when, in the order of the clock. */
+function momentsOf({ plan, sun, choices }: PlanForDate, show: Show) {
+  const { scald, line, withdrawal } = plan;
+  const [least, most] = withdrawal.windowHours;
+  const sunAt = (at: number | undefined, what: string) => (at === undefined ? [] : [{ at, what, more: "" }]);
+  const heat = `To ${show.temperature(scald.bath.value)}. Never power a dry element; gas outdoors only`;
+  const burner = scald.burner.possible
+    ? [{ at: scald.burner.safeAt.value, what: "Light the burner", more: heat }]
+    : [];
+  return [
+    { at: withdrawal.feedOffAt.value, what: "Pull the feed", more: "Leave the water until catching" },
+    ...burner,
+    { at: line.setUpAt, what: "Set up", more: "Knives, tables, water, ice; test every machine" },
+    ...sunAt(sun.sunrise, "Sunrise"),
+    {
+      at: choices.startAt,
+      what: "First bird",
+      more: `Off feed ${show.value(withdrawal.firstBirdHours.value, "hours")}; aim ${least} to ${most} h`,
+    },
+    {
+      at: line.likelyAt.value,
+      what: "Last bird in the chill tank, likely",
+      more: `9 in 10 by ${show.time(line.nineInTenAt.value)}`,
+    },
+    { at: line.cleanAt.value, what: "Cleaned up", more: "" },
+    ...sunAt(sun.sunset, "Sunset"),
+  ].toSorted((one, other) => one.at - other.at);
+}
+
+function ScaldAndChill({ planned }: { planned: PlanForDate }) {
+  const show = useShow();
+  const { scald, chill } = planned.plan;
+  const seconds = (value: number) => show.value(value, "seconds");
+  return (
+    <div className="grid gap-4 text-xl sm:grid-cols-2">
+      <section>
+        <h2 className="text-2xl">Scald</h2>
+        <p>
+          <b className="font-mono">{show.temperature(scald.bath.value)}</b> for{" "}
+          <b className="font-mono">{seconds(scald.seconds.value)}</b>. Start testing at{" "}
+          {seconds(scald.secondsRange[0])}; no longer than {seconds(scald.secondsRange[1])}; never{" "}
+          {show.temperature(scald.skinCeilingCelsius)}. Go by wing feathers that slip out.
+        </p>
+      </section>
+      <section>
+        <h2 className="text-2xl">Chill</h2>
+        <p>
+          <b className="font-mono">{plural(chill.bags.value, "bag")}</b> of ice. Under{" "}
+          {show.temperature(CHILL.targetCelsius)} in {show.value(chill.hours.value, "hours")}; commonly quoted
+          limit {chill.quotedHours} h; follow your local rules. Probe the breast.
+        </p>
+      </section>
+    </div>
   );
 }

@@ -1,14 +1,9 @@
-import { scaleLinear } from "d3-scale";
-import { area, line as lineShape } from "d3-shape";
-import { useId } from "react";
 import { usePlan } from "#app/days/plan/plan-context.tsx";
+import { DipChart } from "#app/days/plan/scald/dip-chart.tsx";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural, type Show } from "#app/words/show.ts";
-import { SCALD_OPTIONS } from "#app/words/words.ts";
-import type { BathOnDay, ColdestDip, DipPoint, Remedy } from "#core/day/plan/bath-on-day.ts";
-import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
-import { METHOD_BATH, SCALD_METHODS } from "#core/scald/scald-constants.ts";
+import type { BathOnDay, ColdestDip, Remedy } from "#core/day/plan/bath-on-day.ts";
 import type { ScaldVerdict } from "#core/scald/scald-verdict.ts";
 
 /** How hot and how long, whether the bath keeps up with the line, and what it takes. */
@@ -111,94 +106,5 @@ function CantKeepUp({ bath }: { bath: BathOnDay }) {
         </ul>
       </Notice>
     </div>
-  );
-}
-
-const WIDTH = 640;
-const HEIGHT = 200;
-const LEFT = 56;
-const BOTTOM = 26;
-const MOST_SECONDS = 240;
-
-/** Seconds against temperature for this kind: where feathers still hold, where they slip, and where the skin tears. */
-function DipChart({ dips, planned }: { dips: readonly DipPoint[]; planned: PlanForDate }) {
-  const show = useShow();
-  const id = useId();
-  const { scald } = planned.plan;
-  const x = scaleLinear([50, scald.skinCeilingCelsius + 2], [LEFT, WIDTH]);
-  const y = scaleLinear([0, MOST_SECONDS], [HEIGHT - BOTTOM, 6]).clamp(true);
-  const good = area<DipPoint>(
-    ({ celsius }) => x(celsius),
-    ({ earliest }) => y(earliest),
-    ({ latest }) => y(latest),
-  );
-  const best = lineShape<DipPoint>(
-    ({ celsius }) => x(celsius),
-    ({ seconds }) => y(seconds),
-  );
-  const ceiling = x(scald.skinCeilingCelsius);
-  return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-labelledby={id} className="block w-full">
-      <title id={id}>
-        {`Seconds by temperature: at ${show.temperature(scald.bath.value)} from ${Math.round(scald.secondsRange[0])} to ${Math.round(scald.secondsRange[1])} seconds; skin tears after ${show.temperature(scald.skinCeilingCelsius)}`}
-      </title>
-      {SCALD_METHODS.map((method) => {
-        const [from, to] = METHOD_BATH[method].band;
-        return (
-          <g key={method}>
-            <rect
-              x={x(from)}
-              width={x(to) - x(from)}
-              y={6}
-              height={HEIGHT - BOTTOM - 6}
-              className={method === planned.choices.scaldMethod ? "fill-wheat" : "fill-paper"}
-            />
-          </g>
-        );
-      })}
-      <path d={good(dips) ?? ""} className="fill-mist" />
-      {SCALD_METHODS.map((method) => (
-        <text key={method} x={x(METHOD_BATH[method].band[0]) + 3} y={20} className="fill-ink text-xs">
-          {SCALD_OPTIONS.find(({ value }) => value === method)!.label}
-        </text>
-      ))}
-      <path d={best(dips) ?? ""} className="fill-none stroke-pine stroke-2" />
-      <rect x={ceiling} width={WIDTH - ceiling} y={6} height={HEIGHT - BOTTOM - 6} className="fill-blush" />
-      <text x={ceiling + 4} y={60} className="fill-barn text-xs font-semibold">
-        skin
-      </text>
-      <text x={ceiling + 4} y={74} className="fill-barn text-xs font-semibold">
-        tears
-      </text>
-      <text x={LEFT + 8} y={HEIGHT - BOTTOM - 10} className="fill-ink text-xs">
-        feathers stay in
-      </text>
-      <circle cx={x(scald.bath.value)} cy={y(scald.seconds.value)} r={5} className="fill-dawn stroke-ink" />
-      {[60, 120, 180, 240].map((seconds) => (
-        <text
-          key={seconds}
-          x={LEFT - 6}
-          y={y(seconds) + 4}
-          textAnchor="end"
-          className="fill-soft font-mono text-xs"
-        >
-          {seconds} s
-        </text>
-      ))}
-      {x
-        .ticks(6)
-        .filter((celsius) => x(celsius) < WIDTH - 24)
-        .map((celsius) => (
-          <text
-            key={celsius}
-            x={x(celsius)}
-            y={HEIGHT - 8}
-            textAnchor="middle"
-            className="fill-soft font-mono text-xs"
-          >
-            {show.temperature(celsius)}
-          </text>
-        ))}
-    </svg>
   );
 }

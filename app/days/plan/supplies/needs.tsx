@@ -1,3 +1,4 @@
+import { sum } from "d3-array";
 import { Link } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
@@ -39,13 +40,8 @@ export function loader({ context, params }: Route.LoaderArgs) {
 }
 
 /** All that a day uses up, against the stock: what to buy and what it costs. */
-export default function Needs({
-  loaderData: { day, line, needs, tooBig, daysBefore, bleachMilliliters },
-}: Route.ComponentProps) {
-  const show = useShow();
-  const toBuy = needs.filter(({ packs }) => packs > 0);
-  const total = toBuy.reduce((sum, { cents }) => sum + cents, 0);
-  const uncounted = needs.filter(({ short }) => short === undefined);
+export default function Needs({ loaderData }: Route.ComponentProps) {
+  const { day, line, needs, tooBig, bleachMilliliters } = loaderData;
   return (
     <Page isWide>
       <DayHead dayId={day.id} processedOn={day.processedOn} line={line} />
@@ -59,69 +55,92 @@ export default function Needs({
           </ul>
         </Sheet>
         <div className="grid content-start gap-5">
-          <Sheet heading="To buy">
-            {toBuy.length === 0 && <p>You have enough of everything that is counted.</p>}
-            <ul>
-              {toBuy.map((need) => (
-                <li
-                  key={need.supply!.id}
-                  className="flex items-baseline justify-between gap-3 border-b border-rule py-2"
-                >
-                  <span>
-                    <b className="font-mono">{need.packs}</b> {need.supply!.name}
-                    {need.supply!.packAmount > 1 && (
-                      <span className="block text-sm text-soft">
-                        {need.packs === 1 ? "a pack" : "packs"} of{" "}
-                        {supplyAmount(need.kind, need.supply!.packAmount, show)}
-                      </span>
-                    )}
-                  </span>
-                  <span className="font-mono">{show.money(need.cents)}</span>
-                </li>
-              ))}
-            </ul>
-            {toBuy.length > 0 && (
-              <p className="flex justify-between py-2 font-semibold">
-                <span>Total</span> <span className="font-mono">{show.money(total)}</span>
-              </p>
-            )}
-            {daysBefore > 0 && (
-              <p className="pt-2 text-sm">
-                What {plural(daysBefore, "scheduled day")} before this one{" "}
-                {daysBefore === 1 ? "takes" : "take"} is subtracted from stock.
-              </p>
-            )}
-            {uncounted.length > 0 && (
-              <p className="pt-2 text-sm text-soft">
-                Not counted, so not included: {uncounted.map(nameOf).join(", ").toLowerCase()}.
-              </p>
-            )}
-            <ButtonLink kind="plain" to="/freezers/supplies" className="mt-3">
-              Supplies
-            </ButtonLink>
-          </Sheet>
+          <ToBuy {...loaderData} />
           {tooBig > 0 && (
             <Notice>
               <b>{plural(tooBig, "bird")} may be too big for your largest bag.</b> Get larger bags, or cut
               them up.
             </Notice>
           )}
-          <Sheet heading="Sanitizing solution">
-            <p>
-              <b className="font-mono">{show.value(bleachMilliliters, "milliliters")}</b> of plain bleach at{" "}
-              {show.value(NEEDS.hypochloriteFraction, "fraction")} in{" "}
-              <b className="font-mono">{show.volume(NEEDS.sanitizerLiters)}</b> of cold water:{" "}
-              {NEEDS.sanitizerMilligramsPerLiter} mg of chlorine per liter.
-            </p>
-            <p className="pt-2 text-sm">
-              Plain, unscented bleach only. <b>Never mix it with acid, vinegar, ammonia, or hot water.</b>{" "}
-              Scrub first: dirt uses up chlorine. Add bleach to water; wear gloves and eye protection;
-              ventilate. Check with a test strip, and follow the label and your local rules.
-            </p>
-          </Sheet>
+          <Sanitizer bleachMilliliters={bleachMilliliters} />
         </div>
       </div>
     </Page>
+  );
+}
+
+type Loaded = Route.ComponentProps["loaderData"];
+
+function ToBuy({ needs, daysBefore }: Pick<Loaded, "needs" | "daysBefore">) {
+  const show = useShow();
+  const toBuy = needs.filter(({ packs }) => packs > 0);
+  const uncounted = needs.filter(({ short }) => short === undefined);
+  return (
+    <Sheet heading="To buy">
+      {toBuy.length === 0 && <p>You have enough of everything that is counted.</p>}
+      <ul>
+        {toBuy.map((need) => (
+          <BuyRow key={need.supply!.id} need={need} />
+        ))}
+      </ul>
+      {toBuy.length > 0 && (
+        <p className="flex justify-between py-2 font-semibold">
+          <span>Total</span> <span className="font-mono">{show.money(sum(toBuy, ({ cents }) => cents))}</span>
+        </p>
+      )}
+      {daysBefore > 0 && (
+        <p className="pt-2 text-sm">
+          What {plural(daysBefore, "scheduled day")} before this one {daysBefore === 1 ? "takes" : "take"} is
+          subtracted from stock.
+        </p>
+      )}
+      {uncounted.length > 0 && (
+        <p className="pt-2 text-sm text-soft">
+          Not counted, so not included: {uncounted.map(nameOf).join(", ").toLowerCase()}.
+        </p>
+      )}
+      <ButtonLink kind="plain" to="/freezers/supplies" className="mt-3">
+        Supplies
+      </ButtonLink>
+    </Sheet>
+  );
+}
+
+function BuyRow({ need: { packs, supply, kind, cents } }: { need: Need }) {
+  const show = useShow();
+  const { name, packAmount } = supply!;
+  return (
+    <li className="flex items-baseline justify-between gap-3 border-b border-rule py-2">
+      <span>
+        <b className="font-mono">{packs}</b> {name}
+        {packAmount > 1 && (
+          <span className="block text-sm text-soft">
+            {packs === 1 ? "a pack" : "packs"} of {supplyAmount(kind, packAmount, show)}
+          </span>
+        )}
+      </span>
+      <span className="font-mono">{show.money(cents)}</span>
+    </li>
+  );
+}
+
+/** The mix for tables and knives, and what never to mix it with. */
+function Sanitizer({ bleachMilliliters }: { bleachMilliliters: number }) {
+  const show = useShow();
+  return (
+    <Sheet heading="Sanitizing solution">
+      <p>
+        <b className="font-mono">{show.value(bleachMilliliters, "milliliters")}</b> of plain bleach at{" "}
+        {show.value(NEEDS.hypochloriteFraction, "fraction")} in{" "}
+        <b className="font-mono">{show.volume(NEEDS.sanitizerLiters)}</b> of cold water:{" "}
+        {NEEDS.sanitizerMilligramsPerLiter} mg of chlorine per liter.
+      </p>
+      <p className="pt-2 text-sm">
+        Plain, unscented bleach only. <b>Never mix it with acid, vinegar, ammonia, or hot water.</b> Scrub
+        first: dirt uses up chlorine. Add bleach to water; wear gloves and eye protection; ventilate. Check
+        with a test strip, and follow the label and your local rules.
+      </p>
+    </Sheet>
   );
 }
 

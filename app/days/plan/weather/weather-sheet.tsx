@@ -4,7 +4,7 @@ import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { dayNumber } from "#core/calendar/local-day.ts";
-import { HOLDING_LIMIT_CELSIUS, weatherOnDay } from "#core/day/plan/weather-on-day.ts";
+import { HOLDING_LIMIT_CELSIUS, type WeatherOnDay, weatherOnDay } from "#core/day/plan/weather-on-day.ts";
 import type { WeatherDay } from "#core/sky/weather-days.ts";
 
 const SOURCE_SENTENCE: Readonly<Record<WeatherDay["source"], string>> = {
@@ -44,45 +44,7 @@ export function WeatherSheet() {
         <Pair name="Last bird">{show.air(weather.atLikelyEnd)}</Pair>
         <Pair name="Warmest">{show.air(day.highCelsius)}</Pair>
       </dl>
-      <div className="grid gap-2 py-2 empty:hidden">
-        {weather.hotFrom !== undefined && (
-          <Notice tone="stop">
-            <b>
-              Too warm for crated birds from {show.time(weather.hotFrom)}, above{" "}
-              {show.air(HOLDING_LIMIT_CELSIUS)}.
-            </b>{" "}
-            Start earlier, catch in small rounds, put fewer in each crate, give shade and moving air, and
-            leave water until they are caught. Have more ice: the plan assumes the air temperature under Farm.
-          </Notice>
-        )}
-        {weather.isStormy && (
-          <Notice tone="stop">
-            <b>Storms are forecast.</b> Don't work with metal, water, or wires in lightning, or with a flame
-            in wind. Have a backup day; pull the feed only when you are sure to go.
-          </Notice>
-        )}
-        {weather.isWet && (
-          <Notice>
-            <b>Rain.</b> Outdoor handwork is about a third slower
-            {planned.choices.isRainExpected
-              ? ", and the plan includes that"
-              : "; check rain under Choices to include it"}
-            . Wet birds scald poorly. Put a roof over the table and every plug.
-          </Notice>
-        )}
-        {weather.isFrosty && (
-          <Notice>
-            <b>Frost at setup.</b> Drain the hoses the evening before and store them indoors; thaw the taps
-            with hot water; sand the paths. Allow extra time for heating.
-          </Notice>
-        )}
-        {left !== undefined && left < 0 && (
-          <Notice tone="stop">
-            <b>On a slow day (1 in 10), it is dark before cleanup is done</b>, by {show.minutes(-left)}. Start
-            earlier, or set up waterproof lights.
-          </Notice>
-        )}
-      </div>
+      <Warnings weather={weather} isRainExpected={planned.choices.isRainExpected} />
       <p className="pb-1 text-sm text-soft">
         {left !== undefined &&
           left >= 0 &&
@@ -93,6 +55,50 @@ export function WeatherSheet() {
         </Link>
       </p>
     </Sheet>
+  );
+}
+
+function Warnings({ weather, isRainExpected }: { weather: WeatherOnDay; isRainExpected: boolean }) {
+  const show = useShow();
+  const left = weather.lightLeftMinutes;
+  return (
+    <div className="grid gap-2 py-2 empty:hidden">
+      {weather.hotFrom !== undefined && (
+        <Notice tone="stop">
+          <b>
+            Too warm for crated birds from {show.time(weather.hotFrom)}, above{" "}
+            {show.air(HOLDING_LIMIT_CELSIUS)}.
+          </b>{" "}
+          Start earlier, catch in small rounds, put fewer in each crate, give shade and moving air, and leave
+          water until they are caught. Have more ice: the plan assumes the air temperature under Farm.
+        </Notice>
+      )}
+      {weather.isStormy && (
+        <Notice tone="stop">
+          <b>Storms are forecast.</b> Don't work with metal, water, or wires in lightning, or with a flame in
+          wind. Have a backup day; pull the feed only when you are sure to go.
+        </Notice>
+      )}
+      {weather.isWet && (
+        <Notice>
+          <b>Rain.</b> Outdoor handwork is about a third slower
+          {isRainExpected ? ", and the plan includes that" : "; check rain under Choices to include it"}. Wet
+          birds scald poorly. Put a roof over the table and every plug.
+        </Notice>
+      )}
+      {weather.isFrosty && (
+        <Notice>
+          <b>Frost at setup.</b> Drain the hoses the evening before and store them indoors; thaw the taps with
+          hot water; sand the paths. Allow extra time for heating.
+        </Notice>
+      )}
+      {left !== undefined && left < 0 && (
+        <Notice tone="stop">
+          <b>On a slow day (1 in 10), it is dark before cleanup is done</b>, by {show.minutes(-left)}. Start
+          earlier, or set up waterproof lights.
+        </Notice>
+      )}
+    </div>
   );
 }
 

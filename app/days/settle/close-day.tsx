@@ -1,0 +1,100 @@
+import type { FieldMetadata } from "@conform-to/react";
+import { Form } from "react-router";
+import { settleForm, usedField } from "#app/days/settle/settle-form.ts";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { TextField } from "#app/ui/field.tsx";
+import { Button, Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { supplyAmount, supplyTyped } from "#app/words/supply-words.ts";
+import type { Route } from "./+types/settle.ts";
+
+type Loaded = Route.ComponentProps["loaderData"];
+
+/** Settles the day; once it is settled, opens it again. */
+export function Close(props: Loaded & { refusal: Route.ComponentProps["actionData"] }) {
+  const { day, unitSystem, entryId, loggedMinutes, live, likelyUse, refusal } = props;
+  const show = useShow();
+  if (day.settledEntryId) return <Settled dayId={day.id} />;
+  const supplies = likelyUse.map(({ supply }) => supply);
+  const typed = likelyUse.map(({ supply, amount }) => [
+    usedField(supply.id),
+    supplyTyped(supply.kind, amount, show),
+  ]);
+  const hours = show.value(loggedMinutes.value, "minutes");
+  const from = loggedMinutes.inputs[1]?.provenance === "measured" ? "the day's log" : "the plan";
+  return (
+    <Sheet heading="Settle the day">
+      <FarmForm
+        schema={settleForm(unitSystem, supplies)}
+        refusal={refusal}
+        entryId={entryId}
+        defaults={Object.fromEntries(typed)}
+        submit="Settle this day"
+      >
+        {(fields) => (
+          <>
+            <div className="grid gap-4 sm:grid-cols-2">
+              <TextField
+                field={fields.workHours}
+                label="Total hours worked, all people"
+                hint={`Leave blank to use ${hours}, from ${from}`}
+                unit="h"
+                inputMode="decimal"
+              />
+              <TextField
+                field={fields.liveMean}
+                label="Mean live weight that morning, if weighed"
+                hint={`Leave blank to use ${show.value(live.value, "live-kg")}, the expected weight`}
+              />
+            </div>
+            <UsedFromStock likelyUse={likelyUse} fieldOf={fieldOf(fields)} />
+          </>
+        )}
+      </FarmForm>
+    </Sheet>
+  );
+}
+
+function Settled({ dayId }: { dayId: number }) {
+  return (
+    <Sheet heading="Settled">
+      <p className="pb-3">This day is settled and locked. Reopen it to correct something.</p>
+      <Form method="post" action={`/days/${dayId}/settle/reopen`}>
+        <Button kind="plain">Reopen this day</Button>
+      </Form>
+    </Sheet>
+  );
+}
+
+/** Fields of supplies are named by the supply's number, which the form's type does not know. */
+const fieldOf = (fields: unknown) => (supplyId: number) =>
+  (fields as Readonly<Record<string, FieldMetadata<string>>>)[usedField(supplyId)]!;
+
+interface UsedFromStockProps extends Pick<Loaded, "likelyUse"> {
+  fieldOf: (supplyId: number) => FieldMetadata<string>;
+}
+
+function UsedFromStock({ likelyUse, fieldOf }: UsedFromStockProps) {
+  const show = useShow();
+  if (likelyUse.length === 0) return null;
+  return (
+    <fieldset className="grid gap-3">
+      <legend className="pb-2 font-display text-lg">Used from stock</legend>
+      <p className="text-sm text-soft">
+        Estimated from the birds packed and hours worked. Correct what you know; reopening the day puts it all
+        back.
+      </p>
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+        {likelyUse.map(({ supply }) => (
+          <TextField
+            key={supply.id}
+            field={fieldOf(supply.id)}
+            label={supply.name}
+            hint={`of ${supplyAmount(supply.kind, supply.inStock!, show)}`}
+            inputMode="text"
+          />
+        ))}
+      </div>
+    </fieldset>
+  );
+}

@@ -4,6 +4,7 @@ import { settlementOf } from "#app/server/settlement-of.server.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import type { Show } from "#app/words/show.ts";
 import { KIND_WORDS } from "#app/words/words.ts";
 import { bookOfBatch, bookOfPast } from "#core/day/settle/batch-book.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
@@ -89,12 +90,17 @@ export default function Books({ loaderData: { rows } }: Route.ComponentProps) {
 
 type Row = Route.ComponentProps["loaderData"]["rows"][number];
 
-function BookTable({ rows }: { rows: readonly Row[] }) {
-  const show = useShow();
+interface Line {
+  readonly name: string;
+  readonly of: (row: Row) => string;
+}
+
+/** The rows of the table: what is told of each batch. */
+function linesOf(show: Show): Line[] {
   const weightUnit = show.isUs ? "pound" : "kilogram";
   const maybe = (value: number | undefined, words: (value: number) => string) =>
     value === undefined ? "unknown" : words(value);
-  const lines: { name: string; of: (row: Row) => string }[] = [
+  return [
     { name: "Birds processed", of: (row) => show.count(row.dressedCount) },
     { name: "Mean dressed weight", of: (row) => show.value(row.dressedMeanKilograms, "carcass-kg") },
     {
@@ -112,6 +118,11 @@ function BookTable({ rows }: { rows: readonly Row[] }) {
     { name: "with equipment", of: (row) => maybe(row.centsPerKilogram[1], show.moneyPerWeight) },
     { name: "with labor", of: (row) => maybe(row.centsPerKilogram[2], show.moneyPerWeight) },
   ];
+}
+
+function BookTable({ rows }: { rows: readonly Row[] }) {
+  const show = useShow();
+  const lines = linesOf(show);
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: a table wider than the screen is scrolled with the keys
     <section className="overflow-x-auto" aria-label="Batches compared" tabIndex={0}>

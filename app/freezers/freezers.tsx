@@ -34,10 +34,8 @@ export function loader({ context }: Route.LoaderArgs) {
   };
 }
 
-export default function Freezers({
-  loaderData: { places, elsewhere, lately, feed, entryId },
-}: Route.ComponentProps) {
-  const show = useShow();
+export default function Freezers({ loaderData }: Route.ComponentProps) {
+  const { places, elsewhere, feed, entryId } = loaderData;
   const isEmpty = places.length === 0 && elsewhere.length === 0;
   return (
     <Page>
@@ -60,18 +58,7 @@ export default function Freezers({
           </p>
         </EmptyPlace>
       )}
-      {feed.milligrams > 0 && (
-        <p>
-          Feed in stock: {show.bulk(feed.milligrams)}, {show.money(feed.cents)}, not assigned to a batch. To
-          use it, add “from stock 2 bags” to a batch's history.
-        </p>
-      )}
-      {feed.milligrams < 0 && (
-        <Notice>
-          <b>{show.bulk(-feed.milligrams)} more feed left stock than went in.</b> An entry that added it was
-          removed: enter it again in its batch, or remove what was taken out.
-        </Notice>
-      )}
+      <FeedInStock feed={feed} />
       <div className="grid items-start gap-5 lg:grid-cols-2">
         {places.map((place) => (
           <Sheet
@@ -88,30 +75,55 @@ export default function Freezers({
             <Birds birds={elsewhere} entryId={entryId} />
           </Sheet>
         )}
-        {lately.length > 0 && (
-          <Sheet heading="Recently removed">
-            <ul>
-              {lately.map((bird) => (
-                <li
-                  key={bird.entryId}
-                  className="flex items-baseline justify-between gap-3 border-b border-rule py-1"
-                >
-                  <span>
-                    {bird.batchName}, bird {bird.birdNumber}, {show.bird(bird.weightMilligrams)}: {bird.how}{" "}
-                    {show.shortDay(bird.outOn)}
-                  </span>
-                  <RemoveButton
-                    entryId={bird.entryId}
-                    back="/freezers"
-                    what={`bird ${bird.birdNumber} of ${bird.batchName}`}
-                  />
-                </li>
-              ))}
-            </ul>
-          </Sheet>
-        )}
+        <Lately {...loaderData} />
       </div>
     </Page>
+  );
+}
+
+type Loaded = Route.ComponentProps["loaderData"];
+
+function FeedInStock({ feed }: Pick<Loaded, "feed">) {
+  const show = useShow();
+  if (feed.milligrams === 0) return null;
+  return feed.milligrams > 0 ? (
+    <p>
+      Feed in stock: {show.bulk(feed.milligrams)}, {show.money(feed.cents)}, not assigned to a batch. To use
+      it, add “from stock 2 bags” to a batch's history.
+    </p>
+  ) : (
+    <Notice>
+      <b>{show.bulk(-feed.milligrams)} more feed left stock than went in.</b> An entry that added it was
+      removed: enter it again in its batch, or remove what was taken out.
+    </Notice>
+  );
+}
+
+/** Birds that were taken out last, so that a slip can be undone. */
+function Lately({ lately }: Pick<Loaded, "lately">) {
+  const show = useShow();
+  if (lately.length === 0) return null;
+  return (
+    <Sheet heading="Recently removed">
+      <ul>
+        {lately.map((bird) => (
+          <li
+            key={bird.entryId}
+            className="flex items-baseline justify-between gap-3 border-b border-rule py-1"
+          >
+            <span>
+              {bird.batchName}, bird {bird.birdNumber}, {show.bird(bird.weightMilligrams)}: {bird.how}{" "}
+              {show.shortDay(bird.outOn)}
+            </span>
+            <RemoveButton
+              entryId={bird.entryId}
+              back="/freezers"
+              what={`bird ${bird.birdNumber} of ${bird.batchName}`}
+            />
+          </li>
+        ))}
+      </ul>
+    </Sheet>
   );
 }
 

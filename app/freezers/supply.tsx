@@ -42,13 +42,10 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   return faults ? sent.refuse(faults) : redirect(`/freezers/supplies/${supply.id}`, 303);
 }
 
-export default function Supply({
-  loaderData: { supply, moves, today, entryId },
-  actionData,
-}: Route.ComponentProps) {
+export default function Supply({ loaderData, actionData }: Route.ComponentProps) {
+  const { supply, moves, today, entryId } = loaderData;
   const show = useShow();
   const amountOf = (amount: number) => supplyAmount(supply.kind, amount, show);
-  const here = `/freezers/supplies/${supply.id}`;
   return (
     <Page>
       <PageHead
@@ -71,14 +68,7 @@ export default function Supply({
           >
             {(fields) => (
               <>
-                <ChoiceField
-                  field={fields.kind}
-                  label="What happened?"
-                  options={[
-                    { value: "bought", label: "Bought", line: "added to stock" },
-                    { value: "counted", label: "Counted", line: "stock on hand" },
-                  ]}
-                />
+                <ChoiceField field={fields.kind} label="What happened?" options={MOVE_OPTIONS} />
                 <TextField
                   field={fields.amount}
                   label="Quantity"
@@ -90,34 +80,47 @@ export default function Supply({
             )}
           </FarmForm>
         </Sheet>
-        <Sheet heading="History">
-          {moves.length === 0 && <p>Nothing yet.</p>}
-          <ul>
-            {moves.map((move) => (
-              <li
-                key={`${move.entryId}${move.movedOn}`}
-                className="flex items-baseline justify-between gap-3 border-b border-rule py-2 last:border-b-0"
-              >
-                <span>
-                  {show.dayWithYear(move.movedOn)}: {move.kind}{" "}
-                  <b className="font-mono">{amountOf(move.amount)}</b>
-                </span>
-                {move.kind !== "used" && move.entryId !== supply.entryId && (
-                  <RemoveButton
-                    entryId={move.entryId}
-                    back={here}
-                    what={`${move.kind} ${amountOf(move.amount)}`}
-                  />
-                )}
-              </li>
-            ))}
-          </ul>
-          <div className="flex items-baseline gap-2 pt-3 text-sm">
-            <span>No longer used?</span>
-            <RemoveButton entryId={supply.entryId} back="/freezers/supplies" what={supply.name} />
-          </div>
-        </Sheet>
+        <History supply={supply} moves={moves} />
       </div>
     </Page>
+  );
+}
+
+const MOVE_OPTIONS = [
+  { value: "bought", label: "Bought", line: "added to stock" },
+  { value: "counted", label: "Counted", line: "stock on hand" },
+];
+
+function History({ supply, moves }: Pick<Route.ComponentProps["loaderData"], "supply" | "moves">) {
+  const show = useShow();
+  const amountOf = (amount: number) => supplyAmount(supply.kind, amount, show);
+  return (
+    <Sheet heading="History">
+      {moves.length === 0 && <p>Nothing yet.</p>}
+      <ul>
+        {moves.map((move) => (
+          <li
+            key={`${move.entryId}${move.movedOn}`}
+            className="flex items-baseline justify-between gap-3 border-b border-rule py-2 last:border-b-0"
+          >
+            <span>
+              {show.dayWithYear(move.movedOn)}: {move.kind}{" "}
+              <b className="font-mono">{amountOf(move.amount)}</b>
+            </span>
+            {move.kind !== "used" && move.entryId !== supply.entryId && (
+              <RemoveButton
+                entryId={move.entryId}
+                back={`/freezers/supplies/${supply.id}`}
+                what={`${move.kind} ${amountOf(move.amount)}`}
+              />
+            )}
+          </li>
+        ))}
+      </ul>
+      <div className="flex items-baseline gap-2 pt-3 text-sm">
+        <span>No longer used?</span>
+        <RemoveButton entryId={supply.entryId} back="/freezers/supplies" what={supply.name} />
+      </div>
+    </Sheet>
   );
 }

@@ -1,7 +1,9 @@
 import { Form } from "react-router";
+import { type Column, DataTable, Under } from "#app/ui/data-table.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
+import { EIGHT_IN_TEN } from "#core/growth/growth-update.ts";
 import type { DividedFlock } from "#core/growth/take-largest.ts";
 
 /** What is expected of the biggest so many, and of those left. */
@@ -13,16 +15,15 @@ export interface TakeSomeView {
   readonly dressedFraction: number;
 }
 
-/** Taking the biggest changes what is expected of those taken and of those left. */
-export function TakeSome({
-  view: { current, asked, on, divided, dressedFraction },
-  batchId,
-}: {
+interface TakeSomeProps {
   view: TakeSomeView;
   batchId: number;
-}) {
+}
+
+/** Taking the biggest changes what is expected of those taken and of those left. */
+export function TakeSome({ view, batchId }: TakeSomeProps) {
+  const { current, asked, on, divided, dressedFraction } = view;
   const show = useShow();
-  const rows = divided && [["Processed", divided.taken] as const, ["Remaining", divided.left] as const];
   return (
     <Sheet heading="Process some of them" beside={show.shortDay(on)}>
       <Form
@@ -48,42 +49,55 @@ export function TakeSome({
           Enter a number from 1 to {current}
         </p>
       )}
-      {rows && (
-        <table className="w-full text-sm">
-          <thead className="text-left text-soft">
-            <tr>
-              <td />
-              <th scope="col" className="font-normal">
-                Mean dressed weight
-              </th>
-              <th scope="col" className="font-normal">
-                8 in 10
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map(([name, part]) => (
-              <tr key={name} className="border-t border-rule">
-                <th scope="row" className="py-1 text-left font-normal">
-                  {name}: {plural(part.birds, "bird")}
-                  {part.birds > 0 && (
-                    <span className="block text-soft">
-                      {Math.round(part.maleShare * part.birds)} cockerels
-                    </span>
-                  )}
-                </th>
-                <td className="font-mono">
-                  {part.birds > 0 && show.value(part.meanKilograms * dressedFraction, "carcass-kg")}
-                </td>
-                <td className="font-mono">
-                  {part.birds > 0 &&
-                    `${show.value((part.meanKilograms - 1.28 * part.sdKilograms) * dressedFraction, "carcass-kg")} to ${show.value((part.meanKilograms + 1.28 * part.sdKilograms) * dressedFraction, "carcass-kg")}`}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
+      {divided && <Divided divided={divided} dressedFraction={dressedFraction} />}
     </Sheet>
   );
 }
+
+interface Part {
+  readonly name: string;
+  readonly of: DividedFlock["taken"];
+}
+
+function Divided({ divided, dressedFraction }: { divided: DividedFlock; dressedFraction: number }) {
+  const show = useShow();
+  const dressed = (liveKilograms: number) => show.value(liveKilograms * dressedFraction, "carcass-kg");
+  const columns: Column<Part>[] = [
+    {
+      head: "Birds",
+      cell: ({ name, of }) => (
+        <>
+          {name}: {plural(of.birds, "bird")}
+          {of.birds > 0 && <Under>{plural(Math.round(of.maleShare * of.birds), "cockerel")}</Under>}
+        </>
+      ),
+    },
+    {
+      head: "Mean dressed weight",
+      cell: ({ of }) => of.birds > 0 && dressed(of.meanKilograms),
+      isNumber: true,
+    },
+    {
+      head: "8 in 10",
+      cell: ({ of }) => {
+        const [low, high] = eightInTen(of);
+        return of.birds > 0 && `${dressed(low)} to ${dressed(high)}`;
+      },
+      isNumber: true,
+    },
+  ];
+  return (
+    <DataTable
+      caption="Birds processed and remaining"
+      columns={columns}
+      rows={[
+        { name: "Processed", of: divided.taken },
+        { name: "Remaining", of: divided.left },
+      ]}
+      keyOf={({ name }) => name}
+    />
+  );
+}
+
+const eightInTen = ({ meanKilograms, sdKilograms }: DividedFlock["taken"]) =>
+  [meanKilograms - EIGHT_IN_TEN * sdKilograms, meanKilograms + EIGHT_IN_TEN * sdKilograms] as const;

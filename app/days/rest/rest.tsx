@@ -95,21 +95,7 @@ export default function Rest({ loaderData: { head, resting } }: Route.ComponentP
   return (
     <Page>
       <DayHead {...head} />
-      {!resting && (
-        <EmptyPlace
-          heading="No birds resting yet"
-          action={<ButtonLink to={`/days/${head.dayId}/run`}>To the run</ButtonLink>}
-        >
-          <p>
-            Each bird counted into the chill tank starts its rest. This page shows how long they have rested
-            and when you can freeze or cook them.
-          </p>
-          <p>
-            If you didn't count birds, rest them about a day from the last one, two days for old birds, and go
-            on to Pack.
-          </p>
-        </EmptyPlace>
-      )}
+      {!resting && <NothingRests dayId={head.dayId} />}
       {resting && (
         <>
           <SkyRibbon
@@ -149,5 +135,23 @@ export default function Rest({ loaderData: { head, resting } }: Route.ComponentP
         </>
       )}
     </Page>
+  );
+}
+
+function NothingRests({ dayId }: { dayId: number }) {
+  return (
+    <EmptyPlace
+      heading="No birds resting yet"
+      action={<ButtonLink to={`/days/${dayId}/run`}>To the run</ButtonLink>}
+    >
+      <p>
+        Each bird counted into the chill tank starts its rest. This page shows how long they have rested and
+        when you can freeze or cook them.
+      </p>
+      <p>
+        If you didn't count birds, rest them about a day from the last one, two days for old birds, and go on
+        to Pack.
+      </p>
+    </EmptyPlace>
   );
 }

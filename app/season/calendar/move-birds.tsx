@@ -2,6 +2,7 @@ import { type ComponentProps, useState } from "react";
 import { Form } from "react-router";
 import type { GroupView, MoveView } from "#app/season/calendar/season-view.server.ts";
 import { brokenWords, differenceWords, priceWords, weightWords } from "#app/season/calendar/season-words.ts";
+import { type Column, DataTable } from "#app/ui/data-table.tsx";
 import { Button } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { repairedSum } from "#app/words/rule-words.ts";
@@ -53,34 +54,35 @@ export function MoveBirds({ group, entryId }: MoveBirdsProps) {
           <MoveThere group={group} day={move.day} entryId={entryId} />
         </div>
       )}
-      <details className="text-sm">
-        <summary className="min-h-8 text-soft underline">All other days</summary>
-        <table className="w-full">
-          <thead className="text-left text-soft">
-            <tr>
-              <th scope="col">Day</th>
-              <th scope="col">Compared with {show.shortDay(group.day)}</th>
-              <td />
-            </tr>
-          </thead>
-          <tbody>
-            {group.moves.map((one) => (
-              <tr key={one.day} className="border-t border-rule align-top">
-                <th scope="row" className="py-1 pr-2 text-left font-normal whitespace-nowrap">
-                  {show.shortDay(one.day)}
-                </th>
-                <td className="py-1 pr-2">
-                  <Difference group={group} move={one} />
-                </td>
-                <td className="py-1">
-                  <MoveThere group={group} day={one.day} entryId={`${entryId}-${one.day}`} />
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </details>
+      <OtherDays group={group} entryId={entryId} />
     </div>
+  );
+}
+
+function OtherDays({ group, entryId }: MoveBirdsProps) {
+  const show = useShow();
+  const columns: Column<MoveView>[] = [
+    { head: "Day", cell: ({ day }) => show.shortDay(day), isOneLine: true },
+    {
+      head: `Compared with ${show.shortDay(group.day)}`,
+      cell: (move) => <Difference group={group} move={move} />,
+    },
+    {
+      head: "Move",
+      isHeadHidden: true,
+      cell: ({ day }) => <MoveThere group={group} day={day} entryId={`${entryId}-${day}`} />,
+    },
+  ];
+  return (
+    <details className="text-sm">
+      <summary className="min-h-8 text-soft underline">All other days</summary>
+      <DataTable
+        caption={`Other days for ${group.name}`}
+        columns={columns}
+        rows={group.moves}
+        keyOf={({ day }) => day}
+      />
+    </details>
   );
 }
 

@@ -82,37 +82,10 @@ export function seasonView(here: FarmContext, farm: Farm) {
   const groups = current ? groupViews(here, plan, answer) : [];
   const { weekStart } = showFor(farm);
   const first = addDays(facts.today, -((weekdayOf(facts.today) - weekStart + 7) % 7));
-  const { room } = plan.problem;
   const tasks = seasonTasks(here, farm);
-  const cells = Array.from({ length: WEEKS * 7 }, (_, index): CellView => {
-    const day = addDays(first, index);
-    const at = dayNumber(day) - room.from;
-    return {
-      day,
-      altitudes: altitudesOf(farm, day),
-      season: seasonDay(facts, day),
-      held: facts.held
-        .filter((one) => one.day === day)
-        .map(({ dayId, batchName, birds }) => ({ dayId, name: batchName, birds })),
-      proposed: groups
-        .filter((group) => group.day === day)
-        .map(({ batchId, name, birds, pinEntryId }) => ({
-          batchId,
-          name,
-          birds: birds.whole + birds.cut,
-          isPinned: pinEntryId !== undefined,
-        })),
-      instead: groups
-        .filter(({ next }) => next?.day === day)
-        .map(({ name, next }) => ({ name, cents: next!.cents })),
-      resting: check.resting[at] ?? 0,
-      frozen: Math.round(check.frozen[at] ?? room.frozenNow),
-      isEitherFrozen: check.isEitherFrozen[at] ?? false,
-      tasks: tasks
-        .filter((task) => localDayOf(task.at, farm.timeZone) === day)
-        .map((task) => ({ hour: (task.at - startOfDay(day, farm.timeZone)) / HOUR, title: task.title })),
-    };
-  });
+  const cells = Array.from({ length: WEEKS * 7 }, (_, index) =>
+    cellView({ farm, facts, plan, check, groups, tasks }, addDays(first, index)),
+  );
   return {
     today: facts.today,
     cells,
@@ -144,6 +117,46 @@ export function seasonView(here: FarmContext, farm: Farm) {
       .filter((task) => task.at >= here.now() - 12 * HOUR && task.at < here.now() + TO_DO_DAYS * 24 * HOUR)
       .map(({ uid, at, title, why }) => ({ uid, at, title, why })),
     peopleCount: facts.people.length,
+  };
+}
+
+interface CellFacts {
+  readonly farm: Farm;
+  readonly facts: SeasonFacts;
+  readonly plan: SeasonPlan;
+  readonly check: ReturnType<typeof checkSeason>;
+  readonly groups: readonly GroupView[];
+  readonly tasks: ReturnType<typeof seasonTasks>;
+}
+
+/** One day of the calendar. */
+function cellView({ farm, facts, plan, check, groups, tasks }: CellFacts, day: LocalDay): CellView {
+  const { room } = plan.problem;
+  const at = dayNumber(day) - room.from;
+  return {
+    day,
+    altitudes: altitudesOf(farm, day),
+    season: seasonDay(facts, day),
+    held: facts.held
+      .filter((one) => one.day === day)
+      .map(({ dayId, batchName, birds }) => ({ dayId, name: batchName, birds })),
+    proposed: groups
+      .filter((group) => group.day === day)
+      .map(({ batchId, name, birds, pinEntryId }) => ({
+        batchId,
+        name,
+        birds: birds.whole + birds.cut,
+        isPinned: pinEntryId !== undefined,
+      })),
+    instead: groups
+      .filter(({ next }) => next?.day === day)
+      .map(({ name, next }) => ({ name, cents: next!.cents })),
+    resting: check.resting[at] ?? 0,
+    frozen: Math.round(check.frozen[at] ?? room.frozenNow),
+    isEitherFrozen: check.isEitherFrozen[at] ?? false,
+    tasks: tasks
+      .filter((task) => localDayOf(task.at, farm.timeZone) === day)
+      .map((task) => ({ hour: (task.at - startOfDay(day, farm.timeZone)) / HOUR, title: task.title })),
   };
 }
 

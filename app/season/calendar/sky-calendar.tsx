@@ -99,38 +99,46 @@ function Cell({ cell, today }: { cell: CellView; today: string }) {
           </span>
         </span>
       </p>
-      <ul className="grid min-w-0 grid-cols-1 gap-px text-xs leading-tight">
-        {cell.held.map(({ dayId, name, birds }) => (
-          <li key={dayId}>
-            <Link to={`/days/${dayId}`} className="block truncate bg-pine px-1 text-white">
-              {birds} {name}
-            </Link>
-          </li>
-        ))}
-        {cell.proposed.map(({ batchId, name, birds, isPinned }) => (
-          <li key={batchId}>
-            <a
-              href={`#group-${batchId}-${cell.day}`}
-              className={`block truncate border border-pine bg-mist px-1 text-ink ${isPinned ? "" : "border-dashed"}`}
-            >
-              {birds} {name}
-              {isPinned && ", pinned"}
-            </a>
-          </li>
-        ))}
-        {cell.instead.map(({ name, cents }) => (
-          <li key={name} className="is-default truncate px-1 text-soft">
-            or {differenceWords(cents, show)}
-            <span className="sr-only">, {name}</span>
-          </li>
-        ))}
-        {words(cell).map((word) => (
-          <li key={word} className="truncate px-1 text-soft" title={word}>
-            {word}
-          </li>
-        ))}
-      </ul>
+      <CellBirds cell={cell} />
     </div>
+  );
+}
+
+/** The birds that are scheduled or proposed for a day, where else they could go, and what else is on. */
+function CellBirds({ cell }: { cell: CellView }) {
+  const show = useShow();
+  return (
+    <ul className="grid min-w-0 grid-cols-1 gap-px text-xs leading-tight">
+      {cell.held.map(({ dayId, name, birds }) => (
+        <li key={dayId}>
+          <Link to={`/days/${dayId}`} className="block truncate bg-pine px-1 text-white">
+            {birds} {name}
+          </Link>
+        </li>
+      ))}
+      {cell.proposed.map(({ batchId, name, birds, isPinned }) => (
+        <li key={batchId}>
+          <a
+            href={`#group-${batchId}-${cell.day}`}
+            className={`block truncate border border-pine bg-mist px-1 text-ink ${isPinned ? "" : "border-dashed"}`}
+          >
+            {birds} {name}
+            {isPinned && ", pinned"}
+          </a>
+        </li>
+      ))}
+      {cell.instead.map(({ name, cents }) => (
+        <li key={name} className="is-default truncate px-1 text-soft">
+          or {differenceWords(cents, show)}
+          <span className="sr-only">, {name}</span>
+        </li>
+      ))}
+      {words(cell).map((word) => (
+        <li key={word} className="truncate px-1 text-soft" title={word}>
+          {word}
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -25,18 +25,7 @@ export function ChillSheet() {
       beside={`${show.value(chill.ice.value, "kg")} of ice needed, ${plural(chill.bags.value, "bag")} to have ready`}
     >
       <HourChart planned={planned} atHandKilograms={(bought ?? 0) * bag + chill.ownKilograms} />
-      {bought !== undefined && chill.bags.value > bought && (
-        <Notice>
-          <b>
-            {tanks.iceOutMinute === undefined
-              ? "Not enough ice."
-              : `The ice runs out at about ${time(tanks.iceOutMinute)}.`}
-          </b>{" "}
-          There {bought === 1 ? "is" : "are"} {plural(bought, "bag")} for this day, which needs{" "}
-          {chill.bags.value}. Buy {plural(chill.bags.value - bought, "bag")} more, or freeze more jugs
-          beforehand.
-        </Notice>
-      )}
+      <ShortOfIce />
       <ul className="grid gap-1 py-2 text-sm">
         <li>
           {chill.ownKilograms > 0
@@ -71,6 +60,26 @@ export function ChillSheet() {
         this weight; follow your local rules.
       </p>
     </Sheet>
+  );
+}
+
+/** Too few bags for the day, and about when the ice would run out. */
+function ShortOfIce() {
+  const { planned, basis } = usePlan();
+  const show = useShow();
+  const { chill, tanks } = planned.plan;
+  const bought = basis.iceBagsInStock;
+  if (bought === undefined || chill.bags.value <= bought) return null;
+  const outAt =
+    tanks.iceOutMinute === undefined
+      ? undefined
+      : show.time(planned.choices.startAt + tanks.iceOutMinute * MINUTE);
+  return (
+    <Notice>
+      <b>{outAt === undefined ? "Not enough ice." : `The ice runs out at about ${outAt}.`}</b> There{" "}
+      {bought === 1 ? "is" : "are"} {plural(bought, "bag")} for this day, which needs {chill.bags.value}. Buy{" "}
+      {plural(chill.bags.value - bought, "bag")} more, or freeze more jugs beforehand.
+    </Notice>
   );
 }
 

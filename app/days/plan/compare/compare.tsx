@@ -1,3 +1,4 @@
+import type { ComponentProps } from "react";
 import { Form } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { isSent } from "#app/days/plan/choices/day-form.ts";
@@ -9,6 +10,7 @@ import { farmContext } from "#app/server/farm-context.server.ts";
 import { planBasis } from "#app/server/plan-of-day.server.ts";
 import { requireDay } from "#app/server/required.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
+import { type Column, DataTable } from "#app/ui/data-table.tsx";
 import { Button, Page, Sheet } from "#app/ui/sheet.tsx";
 import { plural, showFor } from "#app/words/show.ts";
 import type { Route } from "./+types/compare.ts";
@@ -55,31 +57,14 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
           beside={differ === 0 ? "no differences yet" : plural(differ, "difference", "differences")}
           className="lg:col-span-2"
         >
-          <table className="w-full table-fixed">
-            <thead>
-              <tr className="border-b border-ink text-left">
-                <td className="w-1/4" />
-                <th scope="col" className="py-1 pr-3">
-                  Current plan
-                </th>
-                <th scope="col">Alternative</th>
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map(({ name, one, other, differs }) => (
-                <tr
-                  key={name}
-                  className={`border-b border-rule align-baseline last:border-b-0 ${differs ? "bg-wheat" : ""}`}
-                >
-                  <th scope="row" className="py-1.5 pr-3 text-left text-sm font-normal text-soft">
-                    {name}
-                  </th>
-                  <td className="pr-3">{one}</td>
-                  <td className={differs ? "font-semibold" : "text-soft"}>{differs ? other : "same"}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            caption="The current plan and the alternative"
+            columns={COLUMNS}
+            rows={rows}
+            keyOf={({ name }) => name}
+            isMarked={({ differs }) => differs}
+            className="table-fixed"
+          />
           {isRead && differ > 0 && !day.settledEntryId && (
             <Form method="post" action={`/days/${day.id}/plan?seen=${day.revision}`} className="py-3">
               <input type="hidden" name="entryId" value={entryId} />
@@ -111,39 +96,32 @@ const FIELDS = [
   { name: "tablePlaceCount", label: "Evisceration table places", type: "text" },
 ] as const;
 
-const BOX =
-  "min-h-12 w-full rounded-sheet border border-soft bg-white px-3 aria-invalid:border-2 aria-invalid:border-barn";
+type Row = Loaded["rows"][number];
+
+const COLUMNS: readonly Column<Row>[] = [
+  { head: "What", isHeadHidden: true, cell: ({ name }) => <span className="text-sm text-soft">{name}</span> },
+  { head: "Current plan", cell: ({ one }) => <span className="font-normal">{one}</span> },
+  {
+    head: "Alternative",
+    cell: ({ other, differs }) => (differs ? other : <span className="text-soft">same</span>),
+  },
+];
 
 function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & { dayId: number }) {
   const { fields, who, helpers, faults } = beside;
-  const whoFault = faults.helpers ?? faults.peopleCount ?? faults.crew;
-  const here = `/days/${dayId}/compare`;
   return (
-    <Form method="get" action={here} className="grid gap-4">
+    <Form method="get" action={`/days/${dayId}/compare`} className="grid gap-4">
       <div className="grid grid-cols-2 gap-3">
         {FIELDS.map(({ name, label, type }) => (
-          <div
-            key={name}
-            className={`grid min-w-0 content-start gap-1 ${type === "text" ? "" : "col-span-2"}`}
-          >
-            <label htmlFor={name} className="text-sm font-semibold">
-              {label}
-            </label>
-            <input
-              id={name}
+          <div key={name} className={type === "text" ? "" : "col-span-2"}>
+            <Box
               name={name}
+              label={label}
               type={type}
               inputMode={type === "text" ? "numeric" : undefined}
               defaultValue={fields[name]}
-              aria-invalid={faults[name] !== undefined}
-              aria-describedby={faults[name] ? `${name}-fault` : undefined}
-              className={BOX}
+              fault={faults[name]}
             />
-            {faults[name] && (
-              <span id={`${name}-fault`} className="text-sm font-semibold text-barn">
-                {faults[name]}
-              </span>
-            )}
           </div>
         ))}
       </div>
@@ -161,23 +139,13 @@ function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & 
             {name}
           </label>
         ))}
-        <label htmlFor="helpers" className="pt-1 text-sm font-semibold">
-          Unnamed helpers
-        </label>
-        <input
-          id="helpers"
+        <Box
           name="helpers"
+          label="Unnamed helpers"
           inputMode="numeric"
           defaultValue={helpers}
-          aria-invalid={whoFault !== undefined}
-          aria-describedby={whoFault ? "helpers-fault" : undefined}
-          className={BOX}
+          fault={faults.helpers ?? faults.peopleCount ?? faults.crew}
         />
-        {whoFault && (
-          <span id="helpers-fault" className="text-sm font-semibold text-barn">
-            {whoFault}
-          </span>
-        )}
       </fieldset>
       <Button>Compare</Button>
       <div className="grid grid-cols-2 gap-3">
@@ -189,5 +157,35 @@ function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & 
         </Button>
       </div>
     </Form>
+  );
+}
+
+interface BoxProps extends ComponentProps<"input"> {
+  name: string;
+  label: string;
+  fault: string | undefined;
+}
+
+/** A field of a question, which keeps nothing: its words, what was asked, and what is wrong with it. */
+function Box({ label, fault, ...input }: BoxProps) {
+  const faultId = `${input.name}-fault`;
+  return (
+    <div className="grid min-w-0 content-start gap-1">
+      <label htmlFor={input.name} className="text-sm font-semibold">
+        {label}
+      </label>
+      <input
+        {...input}
+        id={input.name}
+        aria-invalid={fault !== undefined}
+        aria-describedby={fault ? faultId : undefined}
+        className="min-h-12 w-full rounded-sheet border border-soft bg-white px-3 aria-invalid:border-2 aria-invalid:border-barn"
+      />
+      {fault && (
+        <span id={faultId} className="text-sm font-semibold text-barn">
+          {fault}
+        </span>
+      )}
+    </div>
   );
 }

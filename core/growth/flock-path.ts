@@ -88,12 +88,8 @@ export function flockPath(flock: Flock): FlockPath {
     },
     feedKilograms: (ageDays) => feed[Math.max(0, Math.min(feed.length - 1, Math.round(ageDays)))]!,
     at(ageDays) {
-      const forecast = weightForecast(
-        ageDays,
-        curveKilograms(ageDays),
-        learned,
-        GROWTH_LEARNING.driftSdLnPerRootDay,
-      );
+      const drift = GROWTH_LEARNING.driftSdLnPerRootDay;
+      const forecast = weightForecast(ageDays, curveKilograms(ageDays), learned, drift);
       const last = partings.filter((parting) => ageDays > parting.ageDays).at(-1);
       const meanKilograms = forecast.meanKilograms * keptRatio(ageDays);
       // birdSpread counts from the curve before sex, whose factors are in the curve's scale here.

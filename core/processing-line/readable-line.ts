@@ -71,251 +71,318 @@ interface Due {
  * The same replication as line-run.ts plays, told plainly: lists, names and functions, no thought of speed. It is there to
  * be read, and to hold the other to.
  */
-export function readableReplication(day: LineDay, seed: number, replication: number): ReadableReplication {
-  const key = replicationKey(seed, replication);
-  const draws = (stream: number, index: number) =>
-    DRAW_TABLES[(stream << TABLE_BITS) + drawIndex(key, stream, index)]!;
-  const dayFactor = dayDraw(key, day.daySdLn);
-  const workers: Worker[] = day.people
-    .map((person, number) => ({
-      person,
-      number,
-      order: workOrder(person.stations),
-      factor: dayFactor * draws(PERSON_STREAM, number),
-      done: {},
-      task: undefined,
-      lastStation: undefined,
-    }))
-    .toSorted((one, other) => one.order.length - other.order.length);
+export const readableReplication = (day: LineDay, seed: number, replication: number): ReadableReplication =>
+  new ReadableLine(day, replicationKey(seed, replication)).play();
 
-  const happenings: Happening[] = [];
-  const waiting = Object.fromEntries(STATIONS.map((station) => [station, []])) as unknown as Record<
-    Station,
-    number[]
-  >;
-  waiting.cones = Array.from({ length: day.birds }, (_, bird) => bird);
-  const mostWaiting: Partial<Record<Station, number>> = {};
-  const killedAt = new Map<number, number>();
-  const chilled: { bird: number; minute: number }[] = [];
-  let dues: Due[] = [];
-  let now = day.setUpMinutes;
-  let bleeding = 0;
-  let inTank = 0;
-  let rested = 0;
-  let sinceChange = 0;
-  let isWaterShut = false;
-  let bath = { below: 0, since: day.setUpMinutes };
+class ReadableLine {
+  private readonly happenings: Happening[] = [];
+  private readonly waiting: Record<Station, number[]>;
+  private readonly mostWaiting: Partial<Record<Station, number>> = {};
+  private readonly killedAt = new Map<number, number>();
+  private readonly chilled: { bird: number; minute: number }[] = [];
+  private readonly workers: readonly Worker[];
+  private readonly mostInLine: number;
+  private readonly pluckers: number;
+  private dues: Due[] = [];
+  private now: number;
+  private bleeding = 0;
+  private inTank = 0;
+  private rested = 0;
+  private sinceChange = 0;
+  private isWaterShut = false;
+  private bath: { below: number; since: number };
 
-  const expected = (minute: number, rank: number, happen: () => void) => dues.push({ minute, rank, happen });
-  const atWork = (station: Station) => workers.filter(({ task }) => task?.station === station);
-  const onTheWayTo = (station: Station) =>
-    atWork(STATIONS[STATIONS.indexOf(station) - 1]!).reduce((sum, { task }) => sum + task!.birds.length, 0);
-  const roomBefore = (station: BufferStation) =>
-    day.kit.buffers[station] - waiting[station].length - onTheWayTo(station);
-  const hasPlace = (station: keyof LineDay["kit"]["places"]) =>
-    atWork(station).length < day.kit.places[station];
-  const isNearBreak = (early: number) =>
-    day.breaks.some(({ fromMinute, minutes }) => now >= fromMinute - early && now < fromMinute + minutes);
-  const killedCount = () => killedAt.size;
-  const birdsInCones = () => bleeding + waiting.scald.length;
-  const mostInLine =
-    BIRDS_IN_LINE_EACH * day.people.filter(({ stations }) => stations.some(isBeforeChill)).length;
-  const pluckers = day.pluckBy === "hand" ? day.people.length : day.kit.pluckAtOnce;
+  /** @param key of the replication, from which all its random draws come */
+  constructor(
+    private readonly day: LineDay,
+    private readonly key: number,
+  ) {
+    const dayFactor = dayDraw(key, day.daySdLn);
+    this.workers = day.people
+      .map((person, number) => ({
+        person,
+        number,
+        order: workOrder(person.stations),
+        factor: dayFactor * this.draws(PERSON_STREAM, number),
+        done: {},
+        task: undefined,
+        lastStation: undefined,
+      }))
+      .toSorted((one, other) => one.order.length - other.order.length);
+    const empty = Object.fromEntries(STATIONS.map((station) => [station, []]));
+    this.waiting = empty as unknown as Record<Station, number[]>;
+    this.waiting.cones = Array.from({ length: day.birds }, (_, bird) => bird);
+    this.now = day.setUpMinutes;
+    this.bath = { below: 0, since: day.setUpMinutes };
+    const early = day.people.filter(({ stations }) => stations.some(isBeforeChill));
+    this.mostInLine = BIRDS_IN_LINE_EACH * early.length;
+    this.pluckers = day.pluckBy === "hand" ? day.people.length : day.kit.pluckAtOnce;
+  }
 
-  function canKill(): boolean {
+  play(): ReadableReplication {
+    this.expectClock();
+    const { happenings, killedAt, chilled, mostWaiting } = this;
+    for (;;) {
+      this.assign();
+      for (const station of STATIONS)
+        if (station !== "cones")
+          mostWaiting[station] = Math.max(mostWaiting[station] ?? 0, this.waiting[station].length);
+      if (this.isDone()) return { happenings, isFinished: true, killedAt, chilled, mostWaiting };
+      const next = this.dues.toSorted((one, other) => one.minute - other.minute || one.rank - other.rank)[0];
+      if (!next) return { happenings, isFinished: false, killedAt, chilled, mostWaiting };
+      this.dues = this.dues.filter((due) => due !== next);
+      this.now = next.minute;
+      next.happen();
+    }
+  }
+
+  /** The moments at which what may be done changes by the clock: breaks, and people who come and go. */
+  private expectClock(): void {
+    const aroundBreaks = this.day.breaks.flatMap(({ fromMinute, minutes }) => [
+      fromMinute - DRAIN_MINUTES.kill,
+      fromMinute - DRAIN_MINUTES.scald,
+      fromMinute,
+      fromMinute + minutes,
+    ]);
+    const ofPeople = this.day.people.flatMap(({ fromMinute, toMinute }) => [fromMinute, toMinute]);
+    for (const minute of [...aroundBreaks, ...ofPeople])
+      if (minute > this.now && minute < Infinity) this.expected(minute, 34, () => undefined);
+  }
+
+  private isDone(): boolean {
     return (
-      waiting.cones.length > 0 &&
-      birdsInCones() < day.kit.cones &&
-      killedCount() - chilled.length < mostInLine &&
-      !isNearBreak(DRAIN_MINUTES.kill)
+      this.chilled.length === this.day.birds &&
+      (!this.day.packSameDay || this.rested === this.day.birds) &&
+      this.workers.every(({ task }) => !task) &&
+      STATIONS.every((station) => this.waiting[station].length === 0)
+    );
+  }
+
+  private draws(stream: number, index: number): number {
+    return DRAW_TABLES[(stream << TABLE_BITS) + drawIndex(this.key, stream, index)]!;
+  }
+
+  private expected(minute: number, rank: number, happen: () => void): void {
+    this.dues.push({ minute, rank, happen });
+  }
+
+  private atWork(station: Station): Worker[] {
+    return this.workers.filter(({ task }) => task?.station === station);
+  }
+
+  private onTheWayTo(station: Station): number {
+    const before = this.atWork(STATIONS[STATIONS.indexOf(station) - 1]!);
+    return before.reduce((sum, { task }) => sum + task!.birds.length, 0);
+  }
+
+  private roomBefore(station: BufferStation): number {
+    return this.day.kit.buffers[station] - this.waiting[station].length - this.onTheWayTo(station);
+  }
+
+  private hasPlace(station: keyof LineDay["kit"]["places"]): boolean {
+    return this.atWork(station).length < this.day.kit.places[station];
+  }
+
+  private isNearBreak(early: number): boolean {
+    return this.day.breaks.some(
+      ({ fromMinute, minutes }) => this.now >= fromMinute - early && this.now < fromMinute + minutes,
+    );
+  }
+
+  private canKill(): boolean {
+    return (
+      this.waiting.cones.length > 0 &&
+      this.bleeding + this.waiting.scald.length < this.day.kit.cones &&
+      this.killedAt.size - this.chilled.length < this.mostInLine &&
+      !this.isNearBreak(DRAIN_MINUTES.kill)
     );
   }
 
   /** The birds that would be taken if someone began at a station now; none where no one can. */
-  function load(station: Station): number[] {
-    const first = waiting[station].slice(0, 1);
+  private load(station: Station): number[] {
+    const first = this.waiting[station].slice(0, 1);
     switch (station) {
       case "cones":
-        return canKill() ? first : [];
+        return this.canKill() ? first : [];
       case "scald": {
-        const birds = waiting.scald.slice(0, day.kit.scaldAtOnce);
-        const isFull = birds.length === day.kit.scaldAtOnce;
-        const canNothingBeAdded = !canKill() && (bleeding === 0 || isNearBreak(DRAIN_MINUTES.kill));
-        const scaldedRoom = pluckers + day.kit.scaldAtOnce - waiting.pluck.length;
-        const isBathFree = atWork("scald").length === 0 && !isWaterShut && !isNearBreak(DRAIN_MINUTES.scald);
+        const birds = this.waiting.scald.slice(0, this.day.kit.scaldAtOnce);
+        const isFull = birds.length === this.day.kit.scaldAtOnce;
+        const canNothingBeAdded =
+          !this.canKill() && (this.bleeding === 0 || this.isNearBreak(DRAIN_MINUTES.kill));
+        const scaldedRoom = this.pluckers + this.day.kit.scaldAtOnce - this.waiting.pluck.length;
+        const isBathFree =
+          this.atWork("scald").length === 0 && !this.isWaterShut && !this.isNearBreak(DRAIN_MINUTES.scald);
         return isBathFree && birds.length <= scaldedRoom && (isFull || canNothingBeAdded) ? birds : [];
       }
       case "pluck": {
-        if (day.pluckBy === "hand") return roomBefore("feet") > 0 ? first : [];
-        const isWorthIt = waiting.pluck.length >= day.kit.pluckAtOnce || atWork("scald").length === 0;
-        const most = Math.min(day.kit.pluckAtOnce, roomBefore("feet"));
-        return atWork("pluck").length === 0 && isWorthIt ? waiting.pluck.slice(0, Math.max(0, most)) : [];
+        if (this.day.pluckBy === "hand") return this.roomBefore("feet") > 0 ? first : [];
+        const isWorthIt =
+          this.waiting.pluck.length >= this.day.kit.pluckAtOnce || this.atWork("scald").length === 0;
+        const most = Math.min(this.day.kit.pluckAtOnce, this.roomBefore("feet"));
+        return this.atWork("pluck").length === 0 && isWorthIt
+          ? this.waiting.pluck.slice(0, Math.max(0, most))
+          : [];
       }
       case "feet":
-        return hasPlace("feet") && roomBefore("pins") > 0 ? first : [];
+        return this.hasPlace("feet") && this.roomBefore("pins") > 0 ? first : [];
       case "pins":
-        return hasPlace("pins") && roomBefore("gut") > 0 ? first : [];
+        return this.hasPlace("pins") && this.roomBefore("gut") > 0 ? first : [];
       case "gut":
-        return hasPlace("gut") && roomBefore("rinse") > 0 ? first : [];
+        return this.hasPlace("gut") && this.roomBefore("rinse") > 0 ? first : [];
       case "rinse":
-        return hasPlace("rinse") && inTank < day.kit.tankBirds ? first : [];
+        return this.hasPlace("rinse") && this.inTank < this.day.kit.tankBirds ? first : [];
       case "cut":
-        return hasPlace("cut") && roomBefore("seal") > 0 ? first : [];
+        return this.hasPlace("cut") && this.roomBefore("seal") > 0 ? first : [];
       default:
-        return hasPlace(station) ? first : [];
+        return this.hasPlace(station) ? first : [];
     }
   }
 
-  function handMinutes(median: number, worker: Worker, station: Station, bird: number): number {
-    const spell = day.slowSpell;
+  private handMinutes(median: number, worker: Worker, station: Station, bird: number): number {
+    const spell = this.day.slowSpell;
     const done = worker.done[station] ?? 0;
     const pace = worker.person.pace[station] ?? 1;
     const slowStart = 1 + SLOW_START.extra * Math.exp(-Math.min(done, 63) / SLOW_START.birds);
-    let minutes = median * pace * worker.factor * slowStart * draws(stationRow(station).drawStream, bird);
-    if (now > TIREDNESS.afterMinutes) minutes *= 1 + TIREDNESS.perMinute * (now - TIREDNESS.afterMinutes);
-    if (spell && now >= spell.fromMinute && now < spell.fromMinute + spell.minutes) minutes *= spell.factor;
+    let minutes =
+      median * pace * worker.factor * slowStart * this.draws(stationRow(station).drawStream, bird);
+    if (this.now > TIREDNESS.afterMinutes)
+      minutes *= 1 + TIREDNESS.perMinute * (this.now - TIREDNESS.afterMinutes);
+    if (spell && this.now >= spell.fromMinute && this.now < spell.fromMinute + spell.minutes)
+      minutes *= spell.factor;
     return minutes;
   }
 
-  function minutesFor(worker: Worker, { station, birds }: Task): number {
-    const { minutes } = day;
+  private minutesFor(worker: Worker, { station, birds }: Task): number {
+    const { minutes } = this.day;
     const bird = birds[0]!;
-    const machine = (median: number) => median * draws(stationRow(station).drawStream, bird);
-    const hands = (median: number) => handMinutes(median, worker, station, bird);
+    const machine = (median: number) => median * this.draws(stationRow(station).drawStream, bird);
+    const hands = (median: number) => this.handMinutes(median, worker, station, bird);
     switch (station) {
       case "scald": {
-        if (!day.bath) return machine(minutes.scald);
-        return machine(minutes.scald) * Math.exp((Math.LN10 / day.bath.zCelsius) * bath.below);
+        if (!this.day.bath) return machine(minutes.scald);
+        return machine(minutes.scald) * Math.exp((Math.LN10 / this.day.bath.zCelsius) * this.bath.below);
       }
       case "pluck":
-        return day.pluckBy === "hand" ? hands(minutes.pluck) : machine(minutes.pluck);
+        return this.day.pluckBy === "hand" ? hands(minutes.pluck) : machine(minutes.pluck);
       default:
         return hands(minutes[station]);
     }
   }
 
-  function begin(worker: Worker, station: Station, birds: number[]): void {
+  private begin(worker: Worker, station: Station, birds: number[]): void {
     const task = { station, birds };
-    waiting[station] = waiting[station].slice(birds.length);
+    this.waiting[station] = this.waiting[station].slice(birds.length);
     if (station === "cones") {
-      killedAt.set(birds[0]!, now);
-      bleeding += 1;
+      this.killedAt.set(birds[0]!, this.now);
+      this.bleeding += 1;
     }
-    if (station === "rinse") inTank += 1;
-    if (station === "pack" || station === "cut") inTank -= 1;
-    if (station === "scald" && day.bath) {
-      const below = Math.max(0, bath.below - day.bath.recoveryPerMinute * (now - bath.since));
-      bath = { below: below + day.bath.sagPerBird * birds.length, since: now };
+    if (station === "rinse") this.inTank += 1;
+    if (station === "pack" || station === "cut") this.inTank -= 1;
+    if (station === "scald" && this.day.bath) {
+      const below = Math.max(
+        0,
+        this.bath.below - this.day.bath.recoveryPerMinute * (this.now - this.bath.since),
+      );
+      this.bath = { below: below + this.day.bath.sagPerBird * birds.length, since: this.now };
     }
     const hasMoved = worker.lastStation !== undefined && isAnotherBench(worker.lastStation, station);
-    const minutes = minutesFor(worker, task) + (hasMoved ? CHANGE_MINUTES : 0);
+    const minutes = this.minutesFor(worker, task) + (hasMoved ? CHANGE_MINUTES : 0);
     worker.lastStation = station;
     worker.task = task;
-    happenings.push({ minute: now, what: "begins", station, person: worker.person.name, bird: birds[0]! });
-    expected(now + minutes, workers.indexOf(worker), () => end(worker));
+    this.happenings.push({
+      minute: this.now,
+      what: "begins",
+      station,
+      person: worker.person.name,
+      bird: birds[0]!,
+    });
+    this.expected(this.now + minutes, this.workers.indexOf(worker), () => this.end(worker));
   }
 
-  function end(worker: Worker): void {
+  private end(worker: Worker): void {
     const { station, birds } = worker.task!;
     worker.task = undefined;
     worker.done[station] = (worker.done[station] ?? 0) + 1;
-    happenings.push({ minute: now, what: "ends", station, person: worker.person.name, bird: birds[0]! });
-    if (station === "cones") bleed(birds[0]!);
-    if (station === "scald") afterScald(birds);
-    if (station === "pluck") waiting.feet.push(...birds);
-    if (station === "feet") waiting.pins.push(...birds);
-    if (station === "pins") waiting.gut.push(...birds);
-    if (station === "gut") waiting.rinse.push(...birds);
-    if (station === "gut" && day.giblets) waiting.giblets.push(...birds);
-    if (station === "rinse") chill(birds[0]!);
-    if (station === "cut") waiting.seal.push(...birds);
+    this.happenings.push({
+      minute: this.now,
+      what: "ends",
+      station,
+      person: worker.person.name,
+      bird: birds[0]!,
+    });
+    if (station === "cones") this.bleed(birds[0]!);
+    if (station === "scald") this.afterScald(birds);
+    if (station === "pluck") this.waiting.feet.push(...birds);
+    if (station === "feet") this.waiting.pins.push(...birds);
+    if (station === "pins") this.waiting.gut.push(...birds);
+    if (station === "gut") this.waiting.rinse.push(...birds);
+    if (station === "gut" && this.day.giblets) this.waiting.giblets.push(...birds);
+    if (station === "rinse") this.chill(birds[0]!);
+    if (station === "cut") this.waiting.seal.push(...birds);
   }
 
-  function bleed(bird: number): void {
-    const minutes = Math.max(day.minutes.bleed * draws(BLEED_STREAM, bird), day.bleedFloorMinutes);
-    expected(now + minutes, 64 + bird, () => {
-      bleeding -= 1;
-      waiting.scald.push(bird);
+  private bleed(bird: number): void {
+    const minutes = Math.max(
+      this.day.minutes.bleed * this.draws(BLEED_STREAM, bird),
+      this.day.bleedFloorMinutes,
+    );
+    this.expected(this.now + minutes, 64 + bird, () => {
+      this.bleeding -= 1;
+      this.waiting.scald.push(bird);
     });
   }
 
-  function afterScald(birds: readonly number[]): void {
-    waiting.pluck.push(...birds);
-    sinceChange += birds.length;
+  private afterScald(birds: readonly number[]): void {
+    this.waiting.pluck.push(...birds);
+    this.sinceChange += birds.length;
     const isLast =
-      birds.length + (killedCount() - bleeding - waiting.scald.length - birds.length) >= day.birds;
-    if (day.waterChange && sinceChange >= day.waterChange.everyBirds && !isLast) {
-      sinceChange = 0;
-      bath = { ...bath, below: 0 };
-      shutWater(day.waterChange.minutes);
-    } else if (day.bath) {
-      const below = bath.below - day.bath.recoveryPerMinute * (now - bath.since);
-      if (below > day.bath.waitBelow) shutWater((below - day.bath.waitBelow) / day.bath.recoveryPerMinute);
+      birds.length + (this.killedAt.size - this.bleeding - this.waiting.scald.length - birds.length) >=
+      this.day.birds;
+    if (this.day.waterChange && this.sinceChange >= this.day.waterChange.everyBirds && !isLast) {
+      this.sinceChange = 0;
+      this.bath = { ...this.bath, below: 0 };
+      this.shutWater(this.day.waterChange.minutes);
+    } else if (this.day.bath) {
+      const below = this.bath.below - this.day.bath.recoveryPerMinute * (this.now - this.bath.since);
+      if (below > this.day.bath.waitBelow)
+        this.shutWater((below - this.day.bath.waitBelow) / this.day.bath.recoveryPerMinute);
     }
   }
 
-  function shutWater(minutes: number): void {
-    isWaterShut = true;
-    expected(now + minutes, 33, () => {
-      isWaterShut = false;
+  private shutWater(minutes: number): void {
+    this.isWaterShut = true;
+    this.expected(this.now + minutes, 33, () => {
+      this.isWaterShut = false;
     });
   }
 
-  function chill(bird: number): void {
-    chilled.push({ bird, minute: now });
-    expected(now + day.restMinutes, 32, () => {
-      rested += 1;
-      if (!day.packSameDay) inTank -= 1;
-      else waiting[isCutUp(bird, day) ? "cut" : "pack"].push(bird);
+  private chill(bird: number): void {
+    this.chilled.push({ bird, minute: this.now });
+    this.expected(this.now + this.day.restMinutes, 32, () => {
+      this.rested += 1;
+      if (!this.day.packSameDay) this.inTank -= 1;
+      else this.waiting[isCutUp(bird, this.day) ? "cut" : "pack"].push(bird);
     });
   }
 
   /** The bird in hand at the same bench first, then the person's own order. */
-  function choices({ order, lastStation }: Worker): readonly Station[] {
+  private choices({ order, lastStation }: Worker): readonly Station[] {
     const next = lastStation && nextAtBench(lastStation);
     return next && order.includes(next) ? [next, ...order] : order;
   }
 
   /** Whoever is idle and can do least chooses first; each takes the first station of their order that has work. */
-  function assign(): void {
+  private assign(): void {
     for (;;) {
-      if (isNearBreak(0)) return;
-      const found = workers
-        .filter(({ task, person }) => !task && person.fromMinute <= now && now < person.toMinute)
-        .flatMap((worker) => choices(worker).map((station) => ({ worker, station, birds: load(station) })))
+      if (this.isNearBreak(0)) return;
+      const found = this.workers
+        .filter(({ task, person }) => !task && person.fromMinute <= this.now && this.now < person.toMinute)
+        .flatMap((worker) =>
+          this.choices(worker).map((station) => ({ worker, station, birds: this.load(station) })),
+        )
         .find(({ birds }) => birds.length > 0);
       if (!found) return;
-      begin(found.worker, found.station, found.birds);
+      this.begin(found.worker, found.station, found.birds);
     }
-  }
-
-  const isDone = () =>
-    chilled.length === day.birds &&
-    (!day.packSameDay || rested === day.birds) &&
-    workers.every(({ task }) => !task) &&
-    STATIONS.every((station) => waiting[station].length === 0);
-
-  for (const { fromMinute, minutes } of day.breaks)
-    for (const minute of [
-      fromMinute - DRAIN_MINUTES.kill,
-      fromMinute - DRAIN_MINUTES.scald,
-      fromMinute,
-      fromMinute + minutes,
-    ])
-      if (minute > now) expected(minute, 34, () => undefined);
-  for (const { fromMinute, toMinute } of day.people)
-    for (const minute of [fromMinute, toMinute])
-      if (minute > now && minute < Infinity) expected(minute, 34, () => undefined);
-  for (;;) {
-    assign();
-    for (const station of STATIONS)
-      if (station !== "cones")
-        mostWaiting[station] = Math.max(mostWaiting[station] ?? 0, waiting[station].length);
-    if (isDone()) return { happenings, isFinished: true, killedAt, chilled, mostWaiting };
-    const next = dues.toSorted((one, other) => one.minute - other.minute || one.rank - other.rank)[0];
-    if (!next) return { happenings, isFinished: false, killedAt, chilled, mostWaiting };
-    dues = dues.filter((due) => due !== next);
-    now = next.minute;
-    next.happen();
   }
 }

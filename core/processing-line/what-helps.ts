@@ -26,83 +26,95 @@ const TANK_STEP = 20;
 const BREAK_STEP_MINUTES = 30;
 
 /** What could be changed about a day, each with the day so changed. */
-export function leversOf(day: LineDay): { lever: Lever; changed: LineDay }[] {
-  const { kit } = day;
+export function leversOf(day: LineDay): Tried[] {
+  return [...moreLevers(day), ...breakLevers(day), ...lessWorkLevers(day), ...fewerLevers(day)];
+}
+
+interface Tried {
+  readonly lever: Lever;
+  readonly changed: LineDay;
+}
+
+const withKit = (day: LineDay, change: Partial<LineDay["kit"]>): LineDay => ({
+  ...day,
+  kit: { ...day.kit, ...change },
+});
+
+const withPlaces = (day: LineDay, station: PlaceStation, count: number): LineDay =>
+  withKit(day, { places: { ...day.kit.places, [station]: count } });
+
+const placesOf = (day: LineDay): PlaceStation[] => {
   const needed = neededStations(day);
-  const withKit = (change: Partial<LineDay["kit"]>): LineDay => ({ ...day, kit: { ...kit, ...change } });
-  const places = (Object.keys(kit.places) as PlaceStation[]).filter((station) => needed.includes(station));
-  const withPlaces = (station: PlaceStation, count: number) =>
-    withKit({ places: { ...kit.places, [station]: count } });
-  const one: LinePerson = {
-    name: "",
-    stations: STATIONS,
-    pace: {},
-    fromMinute: 0,
-    toMinute: Infinity,
+  return (Object.keys(day.kit.places) as PlaceStation[]).filter((station) => needed.includes(station));
+};
+
+/** One more of everything that a day may have too little of. */
+function moreLevers(day: LineDay): Tried[] {
+  const { kit, people } = day;
+  const one: LinePerson = { name: "", stations: STATIONS, pace: {}, fromMinute: 0, toMinute: Infinity };
+  const pluck: Tried = {
+    lever: { what: "pluck-more-at-once", birds: kit.pluckAtOnce + 1 },
+    changed: withKit(day, { pluckAtOnce: kit.pluckAtOnce + 1 }),
+  };
+  const tank: Tried = {
+    lever: { what: "more-tank", birds: kit.tankBirds + TANK_STEP },
+    changed: withKit(day, { tankBirds: kit.tankBirds + TANK_STEP }),
   };
   return [
-    { lever: { what: "one-more-person" }, changed: { ...day, people: [...day.people, one] } },
-    { lever: { what: "more-cones", cones: kit.cones + 2 }, changed: withKit({ cones: kit.cones + 2 }) },
-    ...places.map((station) => ({
+    { lever: { what: "one-more-person" }, changed: { ...day, people: [...people, one] } },
+    {
+      lever: { what: "more-cones", cones: kit.cones + 2 },
+      changed: withKit(day, { cones: kit.cones + 2 }),
+    },
+    ...placesOf(day).map((station) => ({
       lever: { what: "more-places" as const, station, places: kit.places[station] + 1 },
-      changed: withPlaces(station, kit.places[station] + 1),
+      changed: withPlaces(day, station, kit.places[station] + 1),
     })),
     {
       lever: { what: "scald-more-at-once", birds: kit.scaldAtOnce + 1 },
-      changed: withKit({ scaldAtOnce: kit.scaldAtOnce + 1 }),
+      changed: withKit(day, { scaldAtOnce: kit.scaldAtOnce + 1 }),
     },
-    ...(day.pluckBy === "drum"
+    ...(day.pluckBy === "drum" ? [pluck] : []),
+    ...(kit.tankBirds < day.birds ? [tank] : []),
+  ];
+}
+
+/** Hotter water to change to, and fewer birds cut up. */
+function lessWorkLevers(day: LineDay): Tried[] {
+  const { waterChange, cutUp } = day;
+  const hotter: Tried[] =
+    waterChange && waterChange.minutes > 1
       ? [
           {
-            lever: { what: "pluck-more-at-once" as const, birds: kit.pluckAtOnce + 1 },
-            changed: withKit({ pluckAtOnce: kit.pluckAtOnce + 1 }),
+            lever: { what: "hotter-water", minutes: waterChange.minutes / 2 },
+            changed: { ...day, waterChange: { ...waterChange, minutes: waterChange.minutes / 2 } },
           },
         ]
-      : []),
-    ...(kit.tankBirds < day.birds
-      ? [
-          {
-            lever: { what: "more-tank" as const, birds: kit.tankBirds + TANK_STEP },
-            changed: withKit({ tankBirds: kit.tankBirds + TANK_STEP }),
-          },
-        ]
-      : []),
-    ...breakLevers(day),
-    ...(day.waterChange && day.waterChange.minutes > 1
-      ? [
-          {
-            lever: { what: "hotter-water" as const, minutes: day.waterChange.minutes / 2 },
-            changed: { ...day, waterChange: { ...day.waterChange, minutes: day.waterChange.minutes / 2 } },
-          },
-        ]
-      : []),
-    ...(day.packSameDay && day.cutUp > 0
-      ? [
-          {
-            lever: { what: "fewer-cut-up" as const, cutUp: Math.floor(day.cutUp / 2) },
-            changed: { ...day, cutUp: Math.floor(day.cutUp / 2) },
-          },
-        ]
-      : []),
-    ...(day.people.length > 1
-      ? day.people.map(({ name }, index) => ({
-          lever: { what: "without-person" as const, name },
-          changed: { ...day, people: day.people.filter((_, other) => other !== index) },
-        }))
-      : []),
-    ...(kit.cones > 1
-      ? [
-          {
-            lever: { what: "fewer-cones" as const, cones: kit.cones - 1 },
-            changed: withKit({ cones: kit.cones - 1 }),
-          },
-        ]
-      : []),
-    ...places
+      : [];
+  const half = Math.floor(cutUp / 2);
+  const fewer: Tried = { lever: { what: "fewer-cut-up", cutUp: half }, changed: { ...day, cutUp: half } };
+  return [...hotter, ...(day.packSameDay && cutUp > 0 ? [fewer] : [])];
+}
+
+/** One less of everything, to see what the day would not miss. */
+function fewerLevers(day: LineDay): Tried[] {
+  const { kit, people } = day;
+  const cones: Tried = {
+    lever: { what: "fewer-cones", cones: kit.cones - 1 },
+    changed: withKit(day, { cones: kit.cones - 1 }),
+  };
+  const without = people.map(({ name }, index) => ({
+    lever: { what: "without-person" as const, name },
+    changed: { ...day, people: people.filter((_, other) => other !== index) },
+  }));
+  return [
+    ...(people.length > 1 ? without : []),
+    ...(kit.cones > 1 ? [cones] : []),
+    ...placesOf(day)
       .filter((station) => kit.places[station] > 1)
       .map((station) => ({
         lever: { what: "fewer-places" as const, station, places: kit.places[station] - 1 },
-        changed: withPlaces(station, kit.places[station] - 1),
+        changed: withPlaces(day, station, kit.places[station] - 1),
       })),
   ];
 }

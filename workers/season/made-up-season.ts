@@ -18,32 +18,7 @@ export function madeUpSeason(seed: number, { batches, days, window }: MadeUpSize
   const birdsOf = Array.from({ length: batches }, () => between(15, 120));
   const all = birdsOf.reduce((sum, birds) => sum + birds, 0);
   const needed = Math.ceil(all / Math.max(1, Math.min(days / 3, batches)));
-  const groups = birdsOf.map((birds, group) => {
-    const length = Math.min(days, between(...window));
-    const start = between(0, Math.max(0, days - length));
-    const [peak, worth] = [start + length * (0.4 + 0.4 * draws()), between(1400, 3200)];
-    const options: GroupOption[] = [];
-    for (let day = start; day < start + length; day += 1) {
-      const grown = worth * (1 - 0.4 * ((day - peak) / length) ** 2);
-      for (const way of WAYS)
-        options.push({
-          day,
-          way,
-          centsEach: Math.round(way === "whole" ? grown : grown * 1.12 - 150),
-          workEach: way === "whole" ? 1 : 1.6,
-          freezerRoomEach: way === "whole" ? 1 : 0.75,
-          isLate: day > start + length * 0.9,
-        });
-    }
-    return {
-      name: `batch ${group + 1}`,
-      birds,
-      mustBePlaced: draws() < 0.5,
-      unplacedCents: 400,
-      restDays: between(1, 3),
-      options,
-    };
-  });
+  const groups = birdsOf.map((birds, group) => madeUpGroup({ draws, between, days, window }, group, birds));
   const roomDays = days + 4;
   return {
     days: Array.from({ length: days }, (_, day) => ({
@@ -79,6 +54,41 @@ export function madeUpSeason(seed: number, { batches, days, window }: MadeUpSize
       leaving: Array(roomDays).fill(all / days / 1.3),
     },
     yearly: [{ fromDay: from, toDay: from + days, birds: Math.ceil(all * (0.8 + 0.4 * draws())) }],
+  };
+}
+
+interface Draws {
+  readonly draws: () => number;
+  readonly between: (low: number, high: number) => number;
+  readonly days: number;
+  readonly window: readonly [number, number];
+}
+
+/** A batch that is worth the most on one day of its window, and less the farther from it. */
+function madeUpGroup({ draws, between, days, window }: Draws, group: number, birds: number) {
+  const length = Math.min(days, between(...window));
+  const start = between(0, Math.max(0, days - length));
+  const [peak, worth] = [start + length * (0.4 + 0.4 * draws()), between(1400, 3200)];
+  const options: GroupOption[] = [];
+  for (let day = start; day < start + length; day += 1) {
+    const grown = worth * (1 - 0.4 * ((day - peak) / length) ** 2);
+    for (const way of WAYS)
+      options.push({
+        day,
+        way,
+        centsEach: Math.round(way === "whole" ? grown : grown * 1.12 - 150),
+        workEach: way === "whole" ? 1 : 1.6,
+        freezerRoomEach: way === "whole" ? 1 : 0.75,
+        isLate: day > start + length * 0.9,
+      });
+  }
+  return {
+    name: `batch ${group + 1}`,
+    birds,
+    mustBePlaced: draws() < 0.5,
+    unplacedCents: 400,
+    restDays: between(1, 3),
+    options,
   };
 }
 

@@ -54,85 +54,114 @@ const RELAXED_SHARE = 0.6;
  * the solver is walked through day by day before it is believed.
  */
 export function solveSeason(highs: Highs, problem: SeasonProblem, settings: SolveSettings): SolvedSeason {
-  const startedAt = settings.now();
-  const seconds = () => (settings.now() - startedAt) / 1000;
-  const greedy = greedySeason(problem);
-  let best: { answer: SeasonAnswer; check: SeasonCheck } = {
-    answer: greedy,
-    check: checkSeason(problem, greedy),
-  };
-  const consider = (answer: SeasonAnswer): void => {
-    const check = checkSeason(problem, answer);
-    if (isBetter(check, best.check)) best = { answer, check };
-  };
-  /** No season earns more: known once a program with all its days free says so. */
-  let provenCents: number | undefined;
-  const tell = () =>
-    settings.onProgress?.({ cents: best.check.cents, boundCents: provenCents, seconds: seconds() });
-  tell();
+  return new Search(highs, problem, settings).solve();
+}
 
-  const valued = seasonModel(problem, { aim: "value" });
+class Search {
+  private readonly startedAt: number;
+  private readonly valued: SeasonModel;
+  private best: { answer: SeasonAnswer; check: SeasonCheck };
+  /** No season earns more: known once a program with all its days free says so. */
+  private provenCents: number | undefined;
+
+  constructor(
+    private readonly highs: Highs,
+    private readonly problem: SeasonProblem,
+    private readonly settings: SolveSettings,
+  ) {
+    this.startedAt = settings.now();
+    const greedy = greedySeason(problem);
+    this.best = { answer: greedy, check: checkSeason(problem, greedy) };
+    this.tell();
+    this.valued = seasonModel(problem, { aim: "value" });
+  }
+
+  /** First which days: birds may be parted. Then whole birds on those days. What is left to gain is known from the first. */
+  solve(): SolvedSeason {
+    const { valued } = this;
+    const { gap } = this.settings;
+    const relaxed = this.run(valued, { whole: "days", gap: gap * RELAXED_SHARE });
+    if (relaxed.state === "impossible") return this.repaired();
+    if (relaxed.columns && relaxed.state === "solved")
+      this.run(valued, { whole: "all", gap: gap * RELAXED_SHARE, fixed: relaxed.columns });
+    const { cents } = this.best.check;
+    if (this.provenCents !== undefined && this.provenCents - cents <= gap * Math.abs(cents))
+      return this.finished("best", this.provenCents);
+    const whole = this.run(valued, { whole: "all", gap });
+    if (whole.state === "impossible") return this.repaired();
+    return this.finished(whole.state === "solved" ? "best" : "stopped", this.provenCents);
+  }
+
+  private repaired(): SolvedSeason {
+    this.run(seasonModel(this.problem, { aim: "mend" }), { whole: "all", gap: this.settings.gap });
+    return this.finished("mended", undefined);
+  }
+
+  private finished(outcome: SolvedSeason["outcome"], boundCents: number | undefined): SolvedSeason {
+    const { answer, check } = this.best;
+    return { answer, outcome, cents: check.cents, boundCents, seconds: this.seconds() };
+  }
+
+  private seconds(): number {
+    return (this.settings.now() - this.startedAt) / 1000;
+  }
+
+  private tell(): void {
+    this.settings.onProgress?.({
+      cents: this.best.check.cents,
+      boundCents: this.provenCents,
+      seconds: this.seconds(),
+    });
+  }
+
+  private consider(answer: SeasonAnswer): void {
+    const check = checkSeason(this.problem, answer);
+    if (isBetter(check, this.best.check)) this.best = { answer, check };
+  }
+
   /** Solves a program, or an easier one made of it, and considers what comes out. */
-  const run = (model: SeasonModel, { whole, gap, fixed }: Solve) => {
-    const data = modelData(highs, model.program, whole, fixed);
-    return highs.withModel(data, (solver): Ran => {
-      solver.options.set({
-        output_flag: false,
-        mip_rel_gap: gap,
-        // Starting over cost a quarter of the time on made-up seasons and found nothing better.
-        mip_allow_restart: false,
-        time_limit: Math.max(0.1, settings.mostSeconds - seconds()),
-      });
-      // The solver refuses a start outside its columns' bounds, which an answer that breaks a firm rule may be.
-      if (whole === "all" && !fixed && !best.check.broken.some(({ isFirm }) => isFirm))
-        solver.setSolution(model.startFrom(best.answer));
-      const prove = (dual: number | undefined): void => {
-        if (!fixed && model === valued && dual !== undefined && Number.isFinite(dual))
-          provenCents = Math.min(provenCents ?? Infinity, dual);
-      };
-      const { callbackType, modelStatus } = highs.constants;
+  private run(model: SeasonModel, asked: Solve): Ran {
+    const { whole, fixed } = asked;
+    const data = modelData(this.highs, model.program, whole, fixed);
+    const prove = (dual: number | undefined): void => {
+      if (!fixed && model === this.valued && dual !== undefined && Number.isFinite(dual))
+        this.provenCents = Math.min(this.provenCents ?? Infinity, dual);
+    };
+    return this.highs.withModel(data, (solver): Ran => {
+      this.prepare(solver, model, asked);
+      const { callbackType, modelStatus } = this.highs.constants;
       solver.run({
-        [callbackType.mipImprovingSolution](event) {
+        [callbackType.mipImprovingSolution]: (event) => {
           const columns = event.data.mip_solution;
-          if (columns && whole === "all") consider(model.answerOf(columns));
-          tell();
+          if (columns && whole === "all") this.consider(model.answerOf(columns));
+          this.tell();
         },
-        [callbackType.mipInterrupt](event) {
+        [callbackType.mipInterrupt]: (event) => {
           prove(event.data.mip_dual_bound);
-          if (settings.isStopped?.()) event.interrupt();
+          if (this.settings.isStopped?.()) event.interrupt();
         },
       });
       const status = solver.getModelStatus();
       if (status === modelStatus.infeasible || status === modelStatus.unboundedOrInfeasible)
         return { state: "impossible", columns: undefined };
       const columns = solutionOf(solver);
-      if (columns) consider(model.answerOf(columns));
+      if (columns) this.consider(model.answerOf(columns));
       prove(Number(solver.info.get("mip_dual_bound")));
       return { state: status === modelStatus.optimal ? "solved" : "stopped", columns };
     });
-  };
-
-  // First which days: birds may be parted. Then whole birds on those days. What is left to gain is known from the first.
-  const relaxed = run(valued, { whole: "days", gap: settings.gap * RELAXED_SHARE });
-  if (relaxed.state === "impossible") return repaired();
-  if (relaxed.columns && relaxed.state === "solved")
-    run(valued, { whole: "all", gap: settings.gap * RELAXED_SHARE, fixed: relaxed.columns });
-  if (
-    provenCents !== undefined &&
-    provenCents - best.check.cents <= settings.gap * Math.abs(best.check.cents)
-  )
-    return finished("best", provenCents);
-  const whole = run(valued, { whole: "all", gap: settings.gap });
-  if (whole.state === "impossible") return repaired();
-  return finished(whole.state === "solved" ? "best" : "stopped", provenCents);
-
-  function repaired(): SolvedSeason {
-    run(seasonModel(problem, { aim: "mend" }), { whole: "all", gap: settings.gap });
-    return finished("mended", undefined);
   }
 
-  function finished(outcome: SolvedSeason["outcome"], boundCents: number | undefined): SolvedSeason {
-    return { answer: best.answer, outcome, cents: best.check.cents, boundCents, seconds: seconds() };
+  private prepare(solver: Model, model: SeasonModel, { whole, gap, fixed }: Solve): void {
+    solver.options.set({
+      output_flag: false,
+      mip_rel_gap: gap,
+      // Starting over cost a quarter of the time on made-up seasons and found nothing better.
+      mip_allow_restart: false,
+      time_limit: Math.max(0.1, this.settings.mostSeconds - this.seconds()),
+    });
+    // The solver refuses a start outside its columns' bounds, which an answer that breaks a firm rule may be.
+    if (whole === "all" && !fixed && !this.best.check.broken.some(({ isFirm }) => isFirm))
+      solver.setSolution(model.startFrom(this.best.answer));
   }
 }
 

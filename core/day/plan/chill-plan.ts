@@ -61,28 +61,9 @@ export interface BrinePlan {
 export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan): ChillPlan {
   const mean = flock.dressed.value;
   const heavy = mean * (1 + END_BIRD_DEVIATIONS * flock.cv);
-  const chill = chillTime({
-    carcassKilograms: heavy,
-    surfaceCoefficient: SURFACE_COEFFICIENT[means.chillMethod],
-    startCelsius: ICE.carcassStartCelsius,
-    mediumCelsius: ICE.bathCelsius,
-    targetCelsius: CHILL.targetCelsius,
-  }).finish!;
-  const chillHours = chill.seconds / SECONDS_PER_HOUR;
-  const hours = reckoning({
-    value: chillHours,
-    unit: "hours",
-    inputs: [
-      input("heavy-bird-in-this-flock", heavy, "carcass-kg", "calculated"),
-      input("carcass-start-temperature", ICE.carcassStartCelsius, "°C", "our-estimate"),
-      input("slush-temperature", ICE.bathCelsius, "°C", "our-estimate"),
-      input("target-temperature", CHILL.targetCelsius, "°C", "our-estimate"),
-    ],
-    rule: "chill-time",
-    source: "chill",
-  });
+  const hours = hoursOf(heavy, means);
   const waterKilograms = TANK.waterRatio * choices.birds * mean;
-  const heldHours = line.lineMinutes / 60 + chillHours;
+  const heldHours = line.lineMinutes / 60 + hours.value;
   const need = iceNeed({
     birds: choices.birds,
     carcassKilograms: mean,
@@ -98,23 +79,7 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
     margin: ICE.margin,
     bagKilograms: means.bagKilograms.value,
   });
-  const ice = reckoning({
-    value: need.iceKilograms,
-    unit: "kg",
-    inputs: [
-      input("birds", choices.birds, "birds", "farm-setting"),
-      input("dressed-weight-per-bird", mean, "carcass-kg", flock.dressed.provenance),
-      input("ice-for-the-birds", need.carcassJoules / need.coldPerKilogramJoules, "kg", "calculated"),
-      inputSetting("water-temperature", means.tapCelsius, "°C"),
-      input("ice-for-the-water", need.waterJoules / need.coldPerKilogramJoules, "kg", "calculated"),
-      inputSetting("air-temperature", means.ambientCelsius, "°C"),
-      input("hours-tanks-stay-cold", heldHours, "hours", "calculated"),
-      input("ice-for-the-tanks", need.wallJoules / need.coldPerKilogramJoules, "kg", "calculated"),
-      input("margin-for-spilled-and-wet-ice", ICE.margin, "fraction", "our-estimate"),
-    ],
-    rule: "ice-needed",
-    source: "ice",
-  });
+  const ice = iceReckoning({ choices, flock, means }, need, heldHours);
   const room = tankRoom(mean, means.tankLiters.value);
   const ownKilograms = means.ownIce.jugKilograms + means.ownIce.madeKilograms;
   const part = (joules: number) => (joules / need.coldPerKilogramJoules) * (1 + ICE.margin);
@@ -127,22 +92,12 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
     },
     ownKilograms,
     brine: brinePlan(choices.brineFraction, choices.birds * mean),
-    bags: reckoning({
-      value: Math.ceil(Math.max(0, ice.value - ownKilograms) / means.bagKilograms.value - 1e-9),
-      unit: "count",
-      inputs: [
-        input("ice-needed", ice.value, "kg", "calculated"),
-        ...(ownKilograms > 0 ? [input("ice-made-by-the-farm", ownKilograms, "kg", "farm-setting")] : []),
-        inputSetting("weight-of-a-bag", means.bagKilograms, "kg"),
-      ],
-      rule: ownKilograms > 0 ? "bags-of-ice-beyond-own" : "bags-of-ice",
-      source: "ice",
-    }),
+    bags: bagsReckoning(ice.value, ownKilograms, means),
     hours,
     quotedHours: quotedChillHours(heavy),
-    isWithinQuoted: chillHours <= quotedChillHours(heavy),
+    isWithinQuoted: hours.value <= quotedChillHours(heavy),
     refrigeratorHours: refrigeratorHours(choices.birds, heavy),
-    uptake: waterUptake({ ...SLUSH_UPTAKE, hours: chillHours }),
+    uptake: waterUptake({ ...SLUSH_UPTAKE, hours: hours.value }),
     tank: {
       birdsThatFit: reckoning({
         value: room.birdsThatFit,
@@ -157,6 +112,69 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
       fillsNeeded: room.birdsThatFit > 0 ? Math.ceil(choices.birds / room.birdsThatFit) : Infinity,
     },
   };
+}
+
+/** Hours to 40 °F of a bird, in its deepest part, in the farm's slush. */
+function hoursOf(carcassKilograms: number, { chillMethod }: PlanInput["means"]): Reckoning {
+  const { seconds } = chillTime({
+    carcassKilograms,
+    surfaceCoefficient: SURFACE_COEFFICIENT[chillMethod],
+    startCelsius: ICE.carcassStartCelsius,
+    mediumCelsius: ICE.bathCelsius,
+    targetCelsius: CHILL.targetCelsius,
+  }).finish!;
+  return reckoning({
+    value: seconds / SECONDS_PER_HOUR,
+    unit: "hours",
+    inputs: [
+      input("heavy-bird-in-this-flock", carcassKilograms, "carcass-kg", "calculated"),
+      input("carcass-start-temperature", ICE.carcassStartCelsius, "°C", "our-estimate"),
+      input("slush-temperature", ICE.bathCelsius, "°C", "our-estimate"),
+      input("target-temperature", CHILL.targetCelsius, "°C", "our-estimate"),
+    ],
+    rule: "chill-time",
+    source: "chill",
+  });
+}
+
+function iceReckoning(
+  { choices, flock, means }: Pick<PlanInput, "choices" | "flock" | "means">,
+  need: ReturnType<typeof iceNeed>,
+  heldHours: number,
+): Reckoning {
+  return reckoning({
+    value: need.iceKilograms,
+    unit: "kg",
+    inputs: [
+      input("birds", choices.birds, "birds", "farm-setting"),
+      input("dressed-weight-per-bird", flock.dressed.value, "carcass-kg", flock.dressed.provenance),
+      input("ice-for-the-birds", need.carcassJoules / need.coldPerKilogramJoules, "kg", "calculated"),
+      inputSetting("water-temperature", means.tapCelsius, "°C"),
+      input("ice-for-the-water", need.waterJoules / need.coldPerKilogramJoules, "kg", "calculated"),
+      inputSetting("air-temperature", means.ambientCelsius, "°C"),
+      input("hours-tanks-stay-cold", heldHours, "hours", "calculated"),
+      input("ice-for-the-tanks", need.wallJoules / need.coldPerKilogramJoules, "kg", "calculated"),
+      input("margin-for-spilled-and-wet-ice", ICE.margin, "fraction", "our-estimate"),
+    ],
+    rule: "ice-needed",
+    source: "ice",
+  });
+}
+
+/** Whole bags to buy, beyond what the farm makes itself. */
+function bagsReckoning(iceKilograms: number, ownKilograms: number, means: PlanInput["means"]): Reckoning {
+  const toBuy = Math.max(0, iceKilograms - ownKilograms);
+  return reckoning({
+    value: Math.ceil(toBuy / means.bagKilograms.value - 1e-9),
+    unit: "count",
+    inputs: [
+      input("ice-needed", iceKilograms, "kg", "calculated"),
+      ...(ownKilograms > 0 ? [input("ice-made-by-the-farm", ownKilograms, "kg", "farm-setting")] : []),
+      inputSetting("weight-of-a-bag", means.bagKilograms, "kg"),
+    ],
+    rule: ownKilograms > 0 ? "bags-of-ice-beyond-own" : "bags-of-ice",
+    source: "ice",
+  });
 }
 
 function refrigeratorHours(birds: number, carcassKilograms: number): number {

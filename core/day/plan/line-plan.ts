@@ -50,37 +50,12 @@ export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = fir
   const { setup, answer } = playedSetup(lineSetup(plan, scald), play);
   // A crew whose hours end before the birds do never finishes; then the day is as long as their last bird came in.
   const last = answer.lastInChill ?? { p10: UNKNOWN, p50: UNKNOWN, p90: UNKNOWN };
-  const doneAt = (minutes: number, rule: RuleName) =>
-    reckoning({
-      value: choices.startAt + minutes * MILLISECONDS_PER_MINUTE,
-      unit: "instant",
-      inputs: [
-        input("first-bird", choices.startAt, "instant", "farm-setting"),
-        input("birds", choices.birds, "birds", "farm-setting"),
-        input("people", plan.crew.length, "people", "farm-setting"),
-        input("simulated-days", answer.replications, "count", "calculated"),
-        input("first-kill-to-last-bird-in-chill-tank", minutes, "minutes", "calculated"),
-        input("breaks", choices.breakMinutes, "minutes", "farm-setting"),
-      ],
-      rule,
-      source: "line",
-    });
+  const doneAt = (minutes: number, rule: RuleName) => doneReckoning(plan, answer, minutes, rule);
   const likelyAt = doneAt(last.p50, "likely-done");
   // Packing goes on after the last bird is in the chill.
   const worked = choices.packsSameDay ? (answer.finish?.p50 ?? UNKNOWN) - CLEAN_UP_MINUTES : last.p50;
   const workedAt = choices.startAt + worked * MILLISECONDS_PER_MINUTE;
-  const cleanAt = reckoning({
-    value: workedAt + CLEAN_UP_MINUTES * MILLISECONDS_PER_MINUTE,
-    unit: "instant",
-    inputs: [
-      choices.packsSameDay
-        ? input("last-bird-packed", workedAt, "instant", "calculated")
-        : input("last-bird-in-chill-tank", workedAt, "instant", "calculated"),
-      input("cleanup", CLEAN_UP_MINUTES, "minutes", "our-estimate"),
-    ],
-    rule: choices.packsSameDay ? "clean-after-packing" : "clean-after-chill",
-    source: "line",
-  });
+  const cleanAt = cleanReckoning(workedAt, choices.packsSameDay);
   const setUpAt = choices.startAt - SET_UP_MINUTES * MILLISECONDS_PER_MINUTE;
   return {
     setup,
@@ -102,19 +77,58 @@ export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = fir
     oneInTenAt: doneAt(last.p10, "one-in-ten-done"),
     cleanAt,
     lineMinutes: last.p50,
-    wholeDayMinutes: reckoning({
-      value: (cleanAt.value - setUpAt) / MILLISECONDS_PER_MINUTE,
-      unit: "minutes",
-      inputs: [
-        input("setup", SET_UP_MINUTES, "minutes", "our-estimate"),
-        input("line", worked, "minutes", "calculated"),
-        input("cleanup", CLEAN_UP_MINUTES, "minutes", "our-estimate"),
-      ],
-      rule: "whole-day",
-      source: "line",
-    }),
+    wholeDayMinutes: wholeDayReckoning((cleanAt.value - setUpAt) / MILLISECONDS_PER_MINUTE, worked),
   };
 }
+
+/** When the last bird is in the chill tank, so many minutes after the first is killed. */
+const doneReckoning = (
+  { choices, crew }: PlanInput,
+  answer: LineAnswer,
+  minutes: number,
+  rule: RuleName,
+): Reckoning =>
+  reckoning({
+    value: choices.startAt + minutes * MILLISECONDS_PER_MINUTE,
+    unit: "instant",
+    inputs: [
+      input("first-bird", choices.startAt, "instant", "farm-setting"),
+      input("birds", choices.birds, "birds", "farm-setting"),
+      input("people", crew.length, "people", "farm-setting"),
+      input("simulated-days", answer.replications, "count", "calculated"),
+      input("first-kill-to-last-bird-in-chill-tank", minutes, "minutes", "calculated"),
+      input("breaks", choices.breakMinutes, "minutes", "farm-setting"),
+    ],
+    rule,
+    source: "line",
+  });
+
+const cleanReckoning = (workedAt: number, packsSameDay: boolean): Reckoning =>
+  reckoning({
+    value: workedAt + CLEAN_UP_MINUTES * MILLISECONDS_PER_MINUTE,
+    unit: "instant",
+    inputs: [
+      packsSameDay
+        ? input("last-bird-packed", workedAt, "instant", "calculated")
+        : input("last-bird-in-chill-tank", workedAt, "instant", "calculated"),
+      input("cleanup", CLEAN_UP_MINUTES, "minutes", "our-estimate"),
+    ],
+    rule: packsSameDay ? "clean-after-packing" : "clean-after-chill",
+    source: "line",
+  });
+
+const wholeDayReckoning = (minutes: number, workedMinutes: number): Reckoning =>
+  reckoning({
+    value: minutes,
+    unit: "minutes",
+    inputs: [
+      input("setup", SET_UP_MINUTES, "minutes", "our-estimate"),
+      input("line", workedMinutes, "minutes", "calculated"),
+      input("cleanup", CLEAN_UP_MINUTES, "minutes", "our-estimate"),
+    ],
+    rule: "whole-day",
+    source: "line",
+  });
 
 /** Stands for a day that never ends: a whole day and night. */
 const UNKNOWN = 24 * 60;

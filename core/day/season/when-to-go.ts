@@ -2,8 +2,8 @@ import { addDays, dayNumber, daysBetween, type LocalDay } from "#core/calendar/l
 import type { BirdWorth } from "#core/day/season/bird-worth.ts";
 import { birdWorth } from "#core/day/season/bird-worth.ts";
 import { type SeasonDay, seasonDay } from "#core/day/season/season-day.ts";
-import type { SeasonFacts } from "#core/day/season/season-facts.ts";
-import { seasonPlan } from "#core/day/season/season-plan.ts";
+import type { GroupFacts, SeasonFacts } from "#core/day/season/season-facts.ts";
+import { type SeasonPlan, seasonPlan } from "#core/day/season/season-plan.ts";
 import { sizeClasses } from "#core/growth/bird-spread.ts";
 import type { FlockPath } from "#core/growth/flock-path.ts";
 import { type Wait, wait } from "#core/growth/wait.ts";
@@ -71,85 +71,16 @@ interface WhenInput {
 }
 
 /** Week by week: what the flock weighs, eats, costs and brings, and which day is best. */
-export function whenToGo({ facts, path, place, timeZone, costSoFarCents }: WhenInput): WhenToGo {
+export function whenToGo(asked: WhenInput): WhenToGo {
+  const { facts, path } = asked;
   const group = facts.groups[0]!;
-  const { flock, birds } = group;
-  const { earliest, latest } = AGE_WINDOW_DAYS[flock.kind];
-  const settings = { ...facts, handsFactor: PRACTICE_FACTOR[facts.means.practice] };
   const plan = seasonPlan(facts, () => path);
-  const firstReady = addDays(flock.hatchedOn, earliest);
-  const tomorrow = addDays(facts.today, 1);
-  const start = daysBetween(tomorrow, firstReady) > 0 ? firstReady : tomorrow;
-
-  const rowOf = (day: LocalDay): WhenRow => {
-    const season = seasonDay(facts, day);
-    const worth = birdWorth(facts.today, day, group, path, settings);
-    const later = birdWorth(facts.today, addDays(day, 7), group, path, settings);
-    const way: Way = worth.worthCents.cut > worth.worthCents.whole ? "cut" : "whole";
-    const index = plan.days.findIndex((one) => one.day === day);
-    const put = [{ group: 0, day: index, way, birds }];
-    const broken = ruleSums(index === -1 ? [] : checkSeason(plan.problem, { placements: put }).broken).filter(
-      ({ rule }) => rule === "rest-room" || rule === "freezer-room" || rule === "yearly-cap",
-    );
-    const against: Against[] = [
-      ...(season.shut ? [{ reason: season.shut }] : []),
-      ...(worth.ageDays > latest ? [{ reason: "too-old" as const }] : []),
-      ...(worth.ageDays < earliest ? [{ reason: "too-young" as const }] : []),
-      ...(!season.shut && season.mostBirds < birds
-        ? [{ reason: "too-many" as const, most: season.mostBirds }]
-        : []),
-      ...(season.isHot ? [{ reason: "hot" as const }] : []),
-      ...darkness(day, season, birds),
-      ...broken.map((rule) => ({ reason: "rule" as const, rule })),
-    ];
-    const survivors = birds * worth.survival;
-    const spentCents = Math.round(birds * worth.feedCents);
-    return {
-      day,
-      season,
-      worth,
-      way,
-      bySize: facts.sizes.map(
-        ({ leastKilograms = 0, mostKilograms = Infinity }) =>
-          survivors * sizeClasses(worth.dressedSpread, [leastKilograms, mostKilograms])[1]!,
-      ),
-      netValueCents: Math.round(
-        birds * worth.worthCents[way] - season.openCents - sum(broken.map(({ cents }) => cents)),
-      ),
-      spentCents,
-      centsPerKilogramSoFar: (costSoFarCents + spentCents) / (survivors * worth.dressedKilograms),
-      nextWeek: wait({
-        dressedNowKilograms: worth.dressedKilograms,
-        dressedLaterKilograms: later.dressedKilograms,
-        feedKilogramsEach: path.feedKilograms(later.ageDays) - path.feedKilograms(worth.ageDays),
-        lossFraction: 1 - later.survival / worth.survival,
-        centsPerDressedKilogram: facts.terms.wholeCentsPerKilogram.value,
-        centsPerFeedKilogram: group.feedCentsPerKilogram.value,
-        otherCentsEach: 0,
-      }),
-      against,
-    };
-  };
-
-  function darkness(day: LocalDay, season: SeasonDay, count: number): Against[] {
-    const { dawn, dusk } = sunOfDay(day, timeZone, place);
-    if (dawn === undefined || dusk === undefined || season.mostBirds === 0) return [];
-    const hoursOfLight = (dusk - dawn) / 3_600_000;
-    const share = Math.min(1, count / season.mostBirds);
-    const hoursOfWork = 2 + (facts.terms.longestLineMinutes.value / 60) * share;
-    return hoursOfWork > hoursOfLight ? [{ reason: "dark", hoursOfLight, hoursOfWork }] : [];
-  }
-
-  // Past the grace of its latest age no week is worth a row; the first always is.
-  const lastDay = addDays(flock.hatchedOn, latest + LATE_GRACE_DAYS);
-  const weeks = Math.max(1, Math.min(WEEKS, Math.ceil((daysBetween(start, lastDay) + 1) / 7)));
-  const rows = Array.from({ length: weeks }, (_, week) => {
-    const days = Array.from({ length: 7 }, (_, day) => addDays(start, week * 7 + day));
+  const rows = weeksOf(facts, group).map((days) => {
     const open = days.filter((day) => seasonDay(facts, day).shut === undefined);
-    const tried = (open.length > 0 ? open : [days.find((day) => dayNumber(day) % 7 === 2) ?? days[0]!]).map(
-      rowOf,
-    );
-    return tried.reduce((one, other) => (isBetter(other, one) ? other : one));
+    const tried = open.length > 0 ? open : [days.find((day) => dayNumber(day) % 7 === 2) ?? days[0]!];
+    return tried
+      .map((day) => rowOf(asked, group, plan, day))
+      .reduce((one, other) => (isBetter(other, one) ? other : one));
   });
   const allowed = rows
     .filter((row) => !isShutOut(row))
@@ -158,7 +89,96 @@ export function whenToGo({ facts, path, place, timeZone, costSoFarCents }: WhenI
   const best = first ? rows.indexOf(first) : undefined;
   const rival = second ? rows.indexOf(second) : undefined;
   const netValue = first && comesToReckoning(first, facts);
-  return { rows, best, rival, netValue, ...turningPoints(first, second, facts, birds) };
+  return { rows, best, rival, netValue, ...turningPoints(first, second, facts, group.birds) };
+}
+
+/** Days of each week from the first on which the flock can go to the last that is worth a row; at least one week. */
+function weeksOf({ today }: SeasonFacts, { flock }: GroupFacts): LocalDay[][] {
+  const { earliest, latest } = AGE_WINDOW_DAYS[flock.kind];
+  const firstReady = addDays(flock.hatchedOn, earliest);
+  const tomorrow = addDays(today, 1);
+  const start = daysBetween(tomorrow, firstReady) > 0 ? firstReady : tomorrow;
+  const lastDay = addDays(flock.hatchedOn, latest + LATE_GRACE_DAYS);
+  const weeks = Math.max(1, Math.min(WEEKS, Math.ceil((daysBetween(start, lastDay) + 1) / 7)));
+  return Array.from({ length: weeks }, (_, week) =>
+    Array.from({ length: 7 }, (_, day) => addDays(start, week * 7 + day)),
+  );
+}
+
+/** What comes of it if the whole group goes on a day. */
+function rowOf(asked: WhenInput, group: GroupFacts, plan: SeasonPlan, day: LocalDay): WhenRow {
+  const { facts, path, costSoFarCents } = asked;
+  const { birds } = group;
+  const settings = { ...facts, handsFactor: PRACTICE_FACTOR[facts.means.practice] };
+  const season = seasonDay(facts, day);
+  const worth = birdWorth(facts.today, day, group, path, settings);
+  const later = birdWorth(facts.today, addDays(day, 7), group, path, settings);
+  const way: Way = worth.worthCents.cut > worth.worthCents.whole ? "cut" : "whole";
+  const broken = brokenBy(plan, { day, way, birds });
+  const survivors = birds * worth.survival;
+  const spentCents = Math.round(birds * worth.feedCents);
+  return {
+    day,
+    season,
+    worth,
+    way,
+    bySize: facts.sizes.map(
+      ({ leastKilograms = 0, mostKilograms = Infinity }) =>
+        survivors * sizeClasses(worth.dressedSpread, [leastKilograms, mostKilograms])[1]!,
+    ),
+    netValueCents: Math.round(
+      birds * worth.worthCents[way] - season.openCents - sum(broken.map(({ cents }) => cents)),
+    ),
+    spentCents,
+    centsPerKilogramSoFar: (costSoFarCents + spentCents) / (survivors * worth.dressedKilograms),
+    nextWeek: wait({
+      dressedNowKilograms: worth.dressedKilograms,
+      dressedLaterKilograms: later.dressedKilograms,
+      feedKilogramsEach: path.feedKilograms(later.ageDays) - path.feedKilograms(worth.ageDays),
+      lossFraction: 1 - later.survival / worth.survival,
+      centsPerDressedKilogram: facts.terms.wholeCentsPerKilogram.value,
+      centsPerFeedKilogram: group.feedCentsPerKilogram.value,
+      otherCentsEach: 0,
+    }),
+    against: [
+      ...againstDay(season, worth.ageDays, group),
+      ...darkness(asked, season, birds),
+      ...broken.map((rule) => ({ reason: "rule" as const, rule })),
+    ],
+  };
+}
+
+/** Rules of room and law that so many birds on a day would break. */
+function brokenBy(plan: SeasonPlan, put: { day: LocalDay; way: Way; birds: number }) {
+  const index = plan.days.findIndex(({ day }) => day === put.day);
+  if (index === -1) return [];
+  const placements = [{ group: 0, day: index, way: put.way, birds: put.birds }];
+  return ruleSums(checkSeason(plan.problem, { placements }).broken).filter(
+    ({ rule }) => rule === "rest-room" || rule === "freezer-room" || rule === "yearly-cap",
+  );
+}
+
+/** What of the day itself, the flock's age and the crew speaks against it. */
+function againstDay(season: SeasonDay, ageDays: number, { flock, birds }: GroupFacts): Against[] {
+  const { earliest, latest } = AGE_WINDOW_DAYS[flock.kind];
+  const isTooMany = !season.shut && season.mostBirds < birds;
+  return [
+    ...(season.shut ? [{ reason: season.shut }] : []),
+    ...(ageDays > latest ? [{ reason: "too-old" as const }] : []),
+    ...(ageDays < earliest ? [{ reason: "too-young" as const }] : []),
+    ...(isTooMany ? [{ reason: "too-many" as const, most: season.mostBirds }] : []),
+    ...(season.isHot ? [{ reason: "hot" as const }] : []),
+  ];
+}
+
+/** More work than the day has light. */
+function darkness({ facts, timeZone, place }: WhenInput, season: SeasonDay, birds: number): Against[] {
+  const { dawn, dusk } = sunOfDay(season.day, timeZone, place);
+  if (dawn === undefined || dusk === undefined || season.mostBirds === 0) return [];
+  const hoursOfLight = (dusk - dawn) / 3_600_000;
+  const share = Math.min(1, birds / season.mostBirds);
+  const hoursOfWork = 2 + (facts.terms.longestLineMinutes.value / 60) * share;
+  return hoursOfWork > hoursOfLight ? [{ reason: "dark", hoursOfLight, hoursOfWork }] : [];
 }
 
 /** The sum behind a row, with this farm's numbers. */

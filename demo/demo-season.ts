@@ -48,6 +48,14 @@ const PEOPLE = [
 
 /** People, prices, rules, bookings and days that are out, as they stood on the morning of the demo. */
 export function makeDemoSeason(file: FarmFile, entry: MakeEntry): void {
+  addPeople(file, entry);
+  saveSeason(file);
+  addSupplies(file, entry);
+  addSizes(file, entry);
+  addDates(file, entry);
+}
+
+function addPeople(file: FarmFile, entry: MakeEntry): void {
   for (const [name, weekdayMask, handsPercent, able] of PEOPLE)
     must(file.people.addPerson(entry("2026-04-02"), { name, weekdayMask, handsPercent, ...able }));
   const person = (name: string) => file.people.people().find((one) => one.name === name)!.id;
@@ -58,7 +66,10 @@ export function makeDemoSeason(file: FarmFile, entry: MakeEntry): void {
   ] as const;
   for (const [name, onDay, why] of away)
     must(file.people.sayDay(entry("2026-09-01"), { personId: person(name), onDay, canCome: false, why }));
+}
 
+/** What the season earns, what it may cost, and the rules it keeps. */
+function saveSeason(file: FarmFile): void {
   file.season.saveSetting(
     {
       wholeCentsPerKilogram: centsPerKilogram(525),
@@ -82,10 +93,16 @@ export function makeDemoSeason(file: FarmFile, entry: MakeEntry): void {
     },
     0,
   );
+}
+
+function addSupplies(file: FarmFile, entry: MakeEntry): void {
   for (const [kind, name, packAmount, packCents, inStock, mostMilligrams] of SUPPLIES) {
     const supply = { kind, name, packAmount, packCents, mostMilligrams };
     must(file.supplying.addSupply(entry("2026-09-14"), supply, "2026-09-14", inStock));
   }
+}
+
+function addSizes(file: FarmFile, entry: MakeEntry): void {
   const sizes = [
     ["the inn", 2.75, 3.75, 20],
     ["the gate", 3.75, 5.5, 60],
@@ -99,6 +116,10 @@ export function makeDemoSeason(file: FarmFile, entry: MakeEntry): void {
         birdCount,
       }),
     );
+}
+
+/** Days on which the plucker is booked, days that are given to other things, and the weather. */
+function addDates(file: FarmFile, entry: MakeEntry): void {
   for (const day of ["2026-09-19", "2026-10-03", "2026-10-17", "2026-10-31", "2026-11-14", "2026-11-21"])
     must(file.season.addBooking(entry("2026-08-20"), { thing: "Drum plucker", fromOn: day, toOn: day }));
   const marks = [

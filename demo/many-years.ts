@@ -15,63 +15,67 @@ export function fillYears(file: FarmFile, years: number, birdsAYear: number): vo
   file.together(() => {
     for (let number = 0; number < years * daysAYear; number += 1) {
       const day = addDays(FIRST_DAY, Math.floor((number * 365) / daysAYear));
-      const isLast = number === years * daysAYear - 1;
-      oneDay(number, day, isLast);
+      addDay({ file, entry, draws }, number, day);
+      // The last day is left open: a season always has one to come.
+      if (number < years * daysAYear - 1) settleDay({ file, entry, draws }, number + 1, day);
     }
   });
+}
 
-  function oneDay(number: number, day: string, isLast: boolean): void {
-    const name = `Batch ${number}`;
-    const made = entry(day);
+interface Filling {
+  readonly file: FarmFile;
+  readonly entry: ReturnType<typeof entryMaker>;
+  readonly draws: ReturnType<typeof drawsFrom>;
+}
+
+/** A batch, its one day, and its birds, tapped and weighed. */
+function addDay({ file, entry, draws }: Filling, number: number, day: string): void {
+  must(
+    file.addBatch(entry(day), {
+      name: `Batch ${number}`,
+      kind: "fast",
+      maleSharePermille: 500,
+      hatchedOn: addDays(day, -56),
+      orderedCount: null,
+      awaitedOn: null,
+      arrivedCount: BIRDS_A_DAY,
+      chickCostCents: 40_000,
+    }),
+  );
+  const startAt = at(day, "07:00");
+  must(file.addDay(entry(day), number + 1, DEMO_ZONE, { ...CHOICES, processedOn: day, startAt }));
+  const dayId = number + 1;
+  for (let bird = 1; bird <= BIRDS_A_DAY; bird += 1) {
+    must(file.run.record(entry(day), dayId, { kind: "bird", at: startAt + bird * 90_000, note: "" }));
+    const { milligrams, asTyped } = asPoundsAndOunces(2.3 * (1 + 0.13 * draws.normal()));
     must(
-      file.addBatch(made, {
-        name,
-        kind: "fast",
-        maleSharePermille: 500,
-        hatchedOn: addDays(day, -56),
-        orderedCount: null,
-        awaitedOn: null,
-        arrivedCount: BIRDS_A_DAY,
-        chickCostCents: 40_000,
+      file.pack.recordCarcass(entry(day), dayId, {
+        birdNumber: bird,
+        purpose: "sale",
+        weightMilligrams: milligrams,
+        asTyped,
+        reason: "",
+        placeId: null,
       }),
     );
-    const batchId = number + 1;
-    const startAt = at(day, "07:00");
-    must(
-      file.addDay(entry(day), batchId, DEMO_ZONE, {
-        processedOn: day,
-        startAt,
-        birds: BIRDS_A_DAY,
-        cutUp: 0,
-        people: 6,
-        cones: 8,
-        tablePlaces: 4,
-        breakMinutes: 60,
-        scaldMethod: "middle",
-        withdrawalMethod: "short",
-        whichBirds: "as-they-come",
-        ...USUAL_DAY,
-      }),
-    );
-    const dayId = number + 1;
-    for (let bird = 1; bird <= BIRDS_A_DAY; bird += 1) {
-      must(file.run.record(entry(day), dayId, { kind: "bird", at: startAt + bird * 90_000, note: "" }));
-      const { milligrams, asTyped } = asPoundsAndOunces(2.3 * (1 + 0.13 * draws.normal()));
-      must(
-        file.pack.recordCarcass(entry(day), dayId, {
-          birdNumber: bird,
-          purpose: "sale",
-          weightMilligrams: milligrams,
-          asTyped,
-          reason: "",
-          placeId: null,
-        }),
-      );
-    }
-    if (isLast) return;
-    must(file.settling.settle(entry(day), dayId, { workMinutes: 2880, liveMeanMilligrams: null }));
-    for (const { id } of file.pack.carcasses(dayId)) {
-      must(file.freezers.takeOut(entry(day), id, { outOn: addDays(day, 30), how: "sold" }));
-    }
   }
+}
+
+const CHOICES = {
+  birds: BIRDS_A_DAY,
+  cutUp: 0,
+  people: 6,
+  cones: 8,
+  tablePlaces: 4,
+  breakMinutes: 60,
+  scaldMethod: "middle",
+  withdrawalMethod: "short",
+  whichBirds: "as-they-come",
+  ...USUAL_DAY,
+} as const;
+
+function settleDay({ file, entry }: Filling, dayId: number, day: string): void {
+  must(file.settling.settle(entry(day), dayId, { workMinutes: 2880, liveMeanMilligrams: null }));
+  for (const { id } of file.pack.carcasses(dayId))
+    must(file.freezers.takeOut(entry(day), id, { outOn: addDays(day, 30), how: "sold" }));
 }

@@ -38,6 +38,8 @@ export interface FlockPath {
   feedKilograms(ageDays: number): number;
 }
 
+const DRIFT = GROWTH_LEARNING.driftSdLnPerRootDay;
+
 /** Reads a flock: its weather, its weigh-ins, and which of its birds were taken. See docs/sources.md#growth. */
 export function flockPath(flock: Flock): FlockPath {
   const { maleFactor, femaleFactor } = GROWTH[flock.kind];
@@ -88,8 +90,7 @@ export function flockPath(flock: Flock): FlockPath {
     },
     feedKilograms: (ageDays) => feed[Math.max(0, Math.min(feed.length - 1, Math.round(ageDays)))]!,
     at(ageDays) {
-      const drift = GROWTH_LEARNING.driftSdLnPerRootDay;
-      const forecast = weightForecast(ageDays, curveKilograms(ageDays), learned, drift);
+      const forecast = weightForecast(ageDays, curveKilograms(ageDays), learned, DRIFT);
       const last = partings.filter((parting) => ageDays > parting.ageDays).at(-1);
       const meanKilograms = forecast.meanKilograms * keptRatio(ageDays);
       // birdSpread counts from the curve before sex, whose factors are in the curve's scale here.

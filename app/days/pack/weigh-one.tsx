@@ -40,15 +40,12 @@ export function WeighOne(props: Loaded & WeighOneProps) {
   const [understood, setUnderstood] = useState<number | null>(null);
   const removalId = useId();
   usePurposeKeys();
+  const lastWeight = last?.weightMilligrams == null ? "not weighed" : show.exactBird(last.weightMilligrams);
   const firstWithRoom = places.find((place) => place.room > 0);
   return (
     <Sheet
       heading={`Bird ${next}`}
-      beside={
-        last
-          ? `last: bird ${last.birdNumber}, ${last.weightMilligrams === null ? "not weighed" : show.exactBird(last.weightMilligrams)}`
-          : "first bird"
-      }
+      beside={last ? `last: bird ${last.birdNumber}, ${lastWeight}` : "first bird"}
     >
       <FarmForm
         schema={packForm(unitSystem)}
@@ -94,12 +91,17 @@ export function WeighOne(props: Loaded & WeighOneProps) {
           </>
         )}
       </FarmForm>
-      {last && (
-        <Form id={removalId} method="post" action={`/days/${day.id}/pack/take-back`}>
-          <input type="hidden" name="entryId" value={last.entryId} />
-        </Form>
-      )}
+      {last && <UndoForm id={removalId} dayId={day.id} entryId={last.entryId} />}
     </Sheet>
+  );
+}
+
+/** The form that the undo button beside the weight sends: a form can't stand inside another. */
+function UndoForm({ id, dayId, entryId }: { id: string; dayId: number; entryId: string }) {
+  return (
+    <Form id={id} method="post" action={`/days/${dayId}/pack/take-back`}>
+      <input type="hidden" name="entryId" value={entryId} />
+    </Form>
   );
 }
 

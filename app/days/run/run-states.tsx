@@ -10,12 +10,26 @@ import type { Route } from "./+types/run.ts";
 type Loaded = Route.ComponentProps["loaderData"];
 
 /** What the parts of the board show and do, as the day goes on. */
-interface Board extends Pick<Loaded, "day" | "ids" | "plannedEndAt" | "sky"> {
+interface Board extends Pick<Loaded, "day" | "batchName" | "ids" | "plannedEndAt" | "sky"> {
   readonly progress: RunProgress;
   readonly lastTap: Tap | undefined;
   /** Undefined until JavaScript has taken over: then the forms are sent. */
   readonly onTap: ((kind: TapKind) => void) | undefined;
   readonly undo: (() => void) | undefined;
+}
+
+export function RunHead({ day, batchName, progress: { state, done, toGo } }: Board) {
+  const show = useShow();
+  return (
+    <header className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
+      <h1 className="text-2xl">
+        {state === "not-started" ? show.longDay(day.processedOn) : `${done} in the chill tank, ${toGo} to go`}
+      </h1>
+      <p className="yard-soft">
+        {plural(day.birds, "bird")} of {batchName}
+      </p>
+    </header>
+  );
 }
 
 export function BeforeTheStart({ day, ids, onTap }: Board) {

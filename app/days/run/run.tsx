@@ -1,7 +1,15 @@
 import { useEffect, useState } from "react";
 import { Form } from "react-router";
 import { BirdStrip, Lately, PLAIN_BUTTON, TapButton, UndoTap } from "#app/days/run/run-board.tsx";
-import { AtWork, BeforeTheStart, Finished, type Light, More, RunSky } from "#app/days/run/run-states.tsx";
+import {
+  AtWork,
+  BeforeTheStart,
+  Finished,
+  type Light,
+  More,
+  RunHead,
+  RunSky,
+} from "#app/days/run/run-states.tsx";
 import { type TapKind, useTaps } from "#app/days/run/use-taps.ts";
 import { farmContext } from "#app/server/farm-context.server.ts";
 import { placeOf } from "#app/server/farm-means.server.ts";
@@ -9,8 +17,6 @@ import { planOf } from "#app/server/plan-of-day.server.ts";
 import { requireDay } from "#app/server/required.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { isPressedIn, useHotkeys } from "#app/ui/use-hotkeys.ts";
-import { useShow } from "#app/ui/use-show.tsx";
-import { plural } from "#app/words/show.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
 import type { Route } from "./+types/run.ts";
@@ -48,14 +54,13 @@ const HOUR = 3_600_000;
 const TICK_MILLISECONDS = 1000;
 
 export default function Run({ loaderData }: Route.ComponentProps) {
-  const { day, events, ids, batchName } = loaderData;
-  const show = useShow();
+  const { day, events, ids } = loaderData;
   const isReady = useIsReady();
   const clock = useClock(loaderData.now);
   const { taps, tap, remove, refusal } = useTaps(day.id, events);
   const [light, setLight] = useState<Light>("night");
   const progress = runProgress(taps, day.birds, clock);
-  const { state, done, toGo } = progress;
+  const { state, done } = progress;
   const lastTap = taps.at(-1);
   const onTap = isReady ? (kind: TapKind) => tap(kind, clock) : undefined;
   const undo = isReady && lastTap ? () => remove(lastTap, clock) : undefined;
@@ -68,16 +73,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   const board = { ...loaderData, progress, lastTap, onTap, undo };
   return (
     <div className="yard grid min-h-dvh content-start gap-4 p-4 md:p-6" data-light={light}>
-      <header className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
-        <h1 className="text-2xl">
-          {state === "not-started"
-            ? show.longDay(day.processedOn)
-            : `${done} in the chill tank, ${toGo} to go`}
-        </h1>
-        <p className="yard-soft">
-          {plural(day.birds, "bird")} of {batchName}
-        </p>
-      </header>
+      <RunHead {...board} />
       <BirdStrip done={done} planned={day.birds} />
       {refusal && (
         <p role="alert" className="border-l-4 border-barn bg-blush px-4 py-2 text-ink">

@@ -51,7 +51,7 @@ export default {
     rule(
       "only-the-root-opens-the-farm",
       { pathNot: "^app/root\\.tsx$" },
-      { path: "^app/server/this-farm\\.server\\.ts$" },
+      { path: "^app/server/farm/this-farm\\.server\\.ts$" },
     ),
     rule("no-cycles", {}, { circular: true }),
     rule(

@@ -3,7 +3,7 @@ import ical from "ical.js";
 import { beforeAll, expect, test } from "vitest";
 import { callRoute } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
-import { CONTEXT, HERE } from "#app/server/here-of-tests.ts";
+import { CONTEXT, HERE } from "#app/server/farm/here-of-tests.ts";
 import { nonsenseIn, opened } from "#app/ui/said-of-tests.tsx";
 import { clockOfMinute } from "#core/calendar/farm-time.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";

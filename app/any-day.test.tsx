@@ -3,7 +3,7 @@ import Papa from "papaparse";
 import { beforeAll, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
-import { CONTEXT, HERE } from "#app/server/here-of-tests.ts";
+import { CONTEXT, HERE } from "#app/server/farm/here-of-tests.ts";
 import { IN_KILOGRAMS, IN_POUNDS, nonsenseIn, opened } from "#app/ui/said-of-tests.tsx";
 import { CARCASS_USES } from "#core/packing/pack-tally.ts";
 import { CHOICES, TIES } from "#db/file-of-tests.ts";
@@ -24,7 +24,7 @@ const pages = {
   stores: await import("#app/freezers/freezers.tsx"),
   books: await import("#app/books/books.tsx"),
 };
-const { settlementOf } = await import("#app/server/settlement-of.server.ts");
+const { settlementOf } = await import("#app/server/day/settlement-of.server.ts");
 const tap = await import("#app/days/run/tap.ts");
 const addCost = await import("#app/days/settle/add-cost.tsx");
 const reopen = await import("#app/days/settle/reopen.ts");

@@ -3,7 +3,7 @@ import { beforeAll, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 import { rulesFields, rulesForm } from "#app/season/rules/rules-form.ts";
-import { HERE } from "#app/server/here-of-tests.ts";
+import { HERE } from "#app/server/farm/here-of-tests.ts";
 import { nonsenseIn, opened } from "#app/ui/said-of-tests.tsx";
 
 /*

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { beforeAll, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
-import { HERE } from "#app/server/here-of-tests.ts";
+import { HERE } from "#app/server/farm/here-of-tests.ts";
 import { IN_KILOGRAMS, IN_POUNDS, nonsenseIn, opened } from "#app/ui/said-of-tests.tsx";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
 

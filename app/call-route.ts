@@ -1,4 +1,4 @@
-import { CONTEXT } from "#app/server/here-of-tests.ts";
+import { CONTEXT } from "#app/server/farm/here-of-tests.ts";
 /** Calls a route as the server does, for tests: what came of it, where it leads, or its status, words and faults by field. */
 export interface RouteOutcome {
   readonly status: number;

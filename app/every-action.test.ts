@@ -7,7 +7,7 @@ import { callRoute, post } from "#app/call-route.ts";
 import { dayFields } from "#app/days/plan/choices/day-form.ts";
 import { farmSettings } from "#app/farm/farm-settings.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
-import { HERE, openHere, startClock } from "#app/server/here-of-tests.ts";
+import { HERE, openHere, startClock } from "#app/server/farm/here-of-tests.ts";
 
 /** Every action on the demo farm: sent twice it does what once does; the same form changed is never half kept. */
 const folder = mkdtempSync(join(tmpdir(), "pale-morning-"));

@@ -1,4 +1,4 @@
-import { farmContext } from "#app/server/farm-context.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import "#app/app.css";
 import { type ReactNode, useEffect, useState } from "react";
 import {
@@ -11,8 +11,8 @@ import {
   useRouteError,
   useRouteLoaderData,
 } from "react-router";
-import { spineWords } from "#app/server/spine.server.ts";
-import { thisFarm } from "#app/server/this-farm.server.ts";
+import { spineWords } from "#app/server/farm/spine.server.ts";
+import { thisFarm } from "#app/server/farm/this-farm.server.ts";
 import { KeyList } from "#app/ui/key-list.tsx";
 import { ButtonLink } from "#app/ui/sheet.tsx";
 import { Spine } from "#app/ui/spine.tsx";

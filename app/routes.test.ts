@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
-import { CONTEXT, HERE, startClock } from "#app/server/here-of-tests.ts";
+import { CONTEXT, HERE, startClock } from "#app/server/farm/here-of-tests.ts";
 
 /** Routes called as the server calls them, on a farm in memory; the clock stands at Saturday, September 19 2026, 09:00. */
 startClock("2026-09-19T13:00:00Z");

@@ -2,7 +2,7 @@ import Papa from "papaparse";
 import { beforeAll, describe, expect, test } from "vitest";
 import { callRoute, post, type RouteOutcome } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
-import { CONTEXT, HERE } from "#app/server/here-of-tests.ts";
+import { CONTEXT, HERE } from "#app/server/farm/here-of-tests.ts";
 import { opened } from "#app/ui/said-of-tests.tsx";
 
 /*

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { farmMeans, placeOf } from "#app/server/farm-means.server.ts";
+import { farmMeans, placeOf } from "#app/server/farm/farm-means.server.ts";
 import { planForDate } from "#core/day/plan/plan-for-date.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
 import { openFarmFile } from "#db/farm-file.server.ts";

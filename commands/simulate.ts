@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
 import { type LineFile, readLineFile } from "#app/days/plan/file/line-file.ts";
+import { bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { LineTally, type Moment, type Spread } from "#core/processing-line/line-tally.ts";
-import { bottleneck } from "#core/processing-line/line-whatif.ts";
 
 /** Plays a day's line many times and prints what came of it as JSON: npm run -s simulate -- DAY.json */
 

@@ -1,8 +1,8 @@
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { placeOf } from "#app/server/farm-means.server.ts";
-import { proposedFor } from "#app/server/proposal.server.ts";
-import { groupFacts, seasonFacts } from "#app/server/season-reading.server.ts";
-import { livingCost } from "#app/server/settlement-of.server.ts";
+import { proposedFor } from "#app/server/day/proposal.server.ts";
+import { groupFacts, seasonFacts } from "#app/server/day/season-reading.server.ts";
+import { livingCost } from "#app/server/day/settlement-of.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { addDays, daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
 import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
 import type { SeasonFacts } from "#core/day/season/season-facts.ts";

@@ -9,7 +9,7 @@ import { slipInWords, storySlips } from "#app/batches/history/story-slips.ts";
 import { writeLine } from "#app/batches/history/write-line.server.ts";
 import { loadFactPage } from "#app/batches/record/fact-page.server.ts";
 import { TakeSome, type TakeSomeView } from "#app/batches/record/take-some.tsx";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { submitted } from "#app/server/submitted.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { Button, ButtonLink, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";

@@ -1,6 +1,6 @@
 import { Link } from "react-router";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
-import { flockOf } from "#app/server/flock-of.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
+import { flockOf } from "#app/server/farm/flock-of.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";

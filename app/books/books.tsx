@@ -1,6 +1,6 @@
 import { sum } from "d3-array";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
-import { settlementOf } from "#app/server/settlement-of.server.ts";
+import { settlementOf } from "#app/server/day/settlement-of.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";

@@ -1,7 +1,7 @@
 import { redirect } from "react-router";
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { progressOf } from "#app/server/plan-of-day.server.ts";
-import { requireDay } from "#app/server/required.server.ts";
+import { progressOf } from "#app/server/day/plan-of-day.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { restStage } from "#core/rest/rest.ts";
 import type { Route } from "./+types/day.ts";

@@ -1,6 +1,6 @@
 import { Link } from "react-router";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
-import { planOf, progressOf } from "#app/server/plan-of-day.server.ts";
+import { planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";

@@ -1,5 +1,5 @@
 import type { farmSettingsForm } from "#app/farm/farm-settings.ts";
-import type { OURS } from "#app/server/farm-means.server.ts";
+import type { OURS } from "#app/server/farm/farm-means.server.ts";
 import type { Fields } from "#app/ui/farm-form.tsx";
 import { ChoiceField, SelectField, TextField, TickField } from "#app/ui/field.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";

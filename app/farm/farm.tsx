@@ -1,8 +1,8 @@
 import { redirect } from "react-router";
 import { ChillFields, DayFields, FarmFields, ScalderFields } from "#app/farm/farm-fields.tsx";
 import { farmSettings, farmSettingsForm } from "#app/farm/farm-settings.ts";
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { OURS } from "#app/server/farm-means.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { OURS } from "#app/server/farm/farm-means.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { RemoveButton } from "#app/ui/remove-button.tsx";

@@ -1,6 +1,6 @@
 import { group } from "d3-array";
 import { Form, Link } from "react-router";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, EmptyPlace, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";

@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { supplyAmount } from "#app/words/supply-words.ts";

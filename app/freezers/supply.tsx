@@ -1,6 +1,6 @@
 import { data, redirect } from "react-router";
 import { supplyMoveForm } from "#app/freezers/supply-form.ts";
-import { type FarmContext, farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { type FarmContext, farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";

@@ -1,6 +1,6 @@
 import { data, redirect } from "react-router";
 import { z } from "zod";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { entryId } from "#app/ui/read-field.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";

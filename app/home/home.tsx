@@ -1,5 +1,5 @@
 import { redirect } from "react-router";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import type { Route } from "./+types/home.ts";
 
 /** Goes where the day's work is: to the day that is open, or to the next step of a farm that is just beginning. */

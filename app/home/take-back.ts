@@ -1,5 +1,5 @@
 import { data, redirect } from "react-router";
-import { farmContext } from "#app/server/farm-context.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import type { Route } from "./+types/take-back.ts";
 

@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, test, vi } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 import type { SeasonView } from "#app/season/calendar/season-view.server.ts";
-import { CONTEXT, HERE } from "#app/server/here-of-tests.ts";
+import { CONTEXT, HERE } from "#app/server/farm/here-of-tests.ts";
 
 /** The season's routes on a farm in memory; the clock stands at Thursday, September 17 2026, 06:12 at the farm. */
 const season = await import("#app/season/calendar/season.tsx");

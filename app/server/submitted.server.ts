@@ -3,7 +3,7 @@ import type { Submission } from "@conform-to/react";
 import { parseWithZod } from "@conform-to/zod/v4";
 import { data } from "react-router";
 import type { z } from "zod";
-import type { FarmContext } from "#app/server/farm-context.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import type { Refusal } from "#app/ui/farm-form.tsx";
 import { isEntryId } from "#app/ui/read-field.ts";
 import type { Entry, Recorded } from "#db/entry.server.ts";

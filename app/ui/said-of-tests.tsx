@@ -1,7 +1,7 @@
 import { createElement, type FunctionComponent, type ReactNode } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
 import { createMemoryRouter, RouterProvider } from "react-router";
-import { CONTEXT } from "#app/server/here-of-tests.ts";
+import { CONTEXT } from "#app/server/farm/here-of-tests.ts";
 import { ShowProvider } from "#app/ui/use-show.tsx";
 import type { Reading } from "#app/words/show.ts";
 

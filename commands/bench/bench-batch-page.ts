@@ -1,7 +1,7 @@
 import { median } from "d3-array";
 import { RouterContextProvider } from "react-router";
-import { clockFrom } from "#app/server/clock.server.ts";
-import { farmContext } from "#app/server/farm-context.server.ts";
+import { clockFrom } from "#app/server/farm/clock.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { openFarmFile } from "#db/farm-file.server.ts";
 import { makeDemoFarm } from "#demo/make-demo-farm.ts";
 import { fillYears } from "#demo/many-years.ts";

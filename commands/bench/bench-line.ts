@@ -1,7 +1,7 @@
 import { median } from "d3-array";
 import { lineByProcesses } from "#commands/bench/line-by-processes.ts";
 import { lineByTimers } from "#commands/bench/line-by-timers.ts";
-import { bestCrew } from "#core/processing-line/best-crew.ts";
+import { bestCrew } from "#core/processing-line/alternatives/best-crew.ts";
 import { EVENTS, LAST_WORK, lineContext } from "#core/processing-line/line-context.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";

@@ -1,11 +1,11 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
+import { likelyMinutes } from "#core/processing-line/alternatives/line-whatif.ts";
 import { CHILLED, lineContext } from "#core/processing-line/line-context.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { anyLineDay, ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
 import { playReplication } from "#core/processing-line/line-run.ts";
 import { BUFFER_STATIONS, STATION_NUMBER, STATIONS } from "#core/processing-line/line-station.ts";
-import { likelyMinutes } from "#core/processing-line/line-whatif.ts";
 import { type Happening, readableReplication } from "#core/processing-line/readable-line.ts";
 
 function played(day: LineDay, seed: number, replication: number) {

@@ -1,8 +1,8 @@
+import { Replications } from "#core/processing-line/alternatives/line-whatif.ts";
 import { IN_PLUCKER, IN_SCALD, LAST_WORK, lineContext } from "#core/processing-line/line-context.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { playReplication } from "#core/processing-line/line-run.ts";
 import { CONES, PLUCK, RINSE, SCALD, STATIONS, type Station } from "#core/processing-line/line-station.ts";
-import { Replications } from "#core/processing-line/line-whatif.ts";
 
 /** Where a bird is: in its crate, at a station, waiting for one, or in the chill. A bird in a cone waits there for the scald. */
 export type BirdPlace =

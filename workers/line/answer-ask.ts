@@ -1,7 +1,12 @@
-import { bestCrew, crewProposal, type FoundCrew, withCrew } from "#core/processing-line/best-crew.ts";
+import {
+  bestCrew,
+  crewProposal,
+  type FoundCrew,
+  withCrew,
+} from "#core/processing-line/alternatives/best-crew.ts";
+import { bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
+import { leversOf, whatHelps } from "#core/processing-line/alternatives/what-helps.ts";
 import { LineTally } from "#core/processing-line/line-tally.ts";
-import { bottleneck } from "#core/processing-line/line-whatif.ts";
-import { leversOf, whatHelps } from "#core/processing-line/what-helps.ts";
 import type { LineAnswers, LineAsk } from "#workers/line/protocol.ts";
 
 /** replications between two looks at whether someone has changed their mind. */

@@ -1,9 +1,9 @@
-import type { Allowed, CrewProposal } from "#core/processing-line/best-crew.ts";
+import type { Allowed, CrewProposal } from "#core/processing-line/alternatives/best-crew.ts";
+import type { Bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
+import type { LeverEffect } from "#core/processing-line/alternatives/what-helps.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import type { LineAnswer } from "#core/processing-line/line-tally.ts";
-import type { Bottleneck } from "#core/processing-line/line-whatif.ts";
-import type { LeverEffect } from "#core/processing-line/what-helps.ts";
 
 /** What can be asked of the line's worker, and what it then answers. */
 export type LineAsk =

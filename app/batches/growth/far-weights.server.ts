@@ -1,5 +1,5 @@
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { flockOf } from "#app/server/flock-of.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { flockOf } from "#app/server/farm/flock-of.server.ts";
 import { plural, showFor } from "#app/words/show.ts";
 import { flockOn } from "#core/growth/flock-forecast.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";

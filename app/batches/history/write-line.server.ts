@@ -1,7 +1,7 @@
 import { farWeights } from "#app/batches/growth/far-weights.server.ts";
 import { type EnteredLine, usualBag } from "#app/batches/history/story-line.ts";
-import { type FarmContext, requireFarm } from "#app/server/farm-context.server.ts";
-import { batchCostOf } from "#app/server/settlement-of.server.ts";
+import { batchCostOf } from "#app/server/day/settlement-of.server.ts";
+import { type FarmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { type Faults, faultsOf } from "#app/server/submitted.server.ts";
 import { plural } from "#app/words/show.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";

@@ -1,6 +1,6 @@
 import type { FormSetting } from "#app/batches/batch-forms.ts";
-import { type FarmContext, requireFarm } from "#app/server/farm-context.server.ts";
-import { requireBatch } from "#app/server/required.server.ts";
+import { type FarmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
+import { requireBatch } from "#app/server/farm/required.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 

@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import { lossForm } from "#app/batches/batch-forms.ts";
 import { loadFactPage } from "#app/batches/record/fact-page.server.ts";
 import { FactPage } from "#app/batches/record/fact-page.tsx";
-import { farmContext } from "#app/server/farm-context.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { faultsOf, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";

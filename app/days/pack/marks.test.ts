@@ -1,7 +1,7 @@
 import { beforeAll, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
-import { HERE, startClock } from "#app/server/here-of-tests.ts";
+import { HERE, startClock } from "#app/server/farm/here-of-tests.ts";
 
 startClock("2026-09-21T13:00:00Z");
 const marks = await import("#app/days/pack/marks.tsx");

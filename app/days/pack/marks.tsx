@@ -1,8 +1,8 @@
 import { redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { lengthWords, marksForm } from "#app/days/pack/marks-form.ts";
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { requireDay } from "#app/server/required.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";

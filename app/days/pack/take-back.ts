@@ -1,6 +1,6 @@
 import { data, redirect } from "react-router";
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { requireDay } from "#app/server/required.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import type { Route } from "./+types/take-back.ts";
 

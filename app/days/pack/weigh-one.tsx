@@ -39,7 +39,6 @@ export function WeighOne(props: Loaded & WeighOneProps) {
   const show = useShow();
   const [understood, setUnderstood] = useState<number | null>(null);
   const removalId = useId();
-  usePurposeKeys();
   const lastWeight = last?.weightMilligrams == null ? "not weighed" : show.exactBird(last.weightMilligrams);
   const firstWithRoom = places.find((place) => place.room > 0);
   return (
@@ -120,6 +119,7 @@ function Understood({
   tally,
 }: Pick<Loaded, "carcasses" | "tally"> & { milligrams: number | null }) {
   const show = useShow();
+  usePurposeKeys();
   return (
     <div className="grid items-end gap-4 sm:grid-cols-5">
       <p

@@ -1,5 +1,5 @@
 import { createContext, type ReactNode, useContext } from "react";
-import type { AroundDay } from "#app/server/around-day.server.ts";
+import type { AroundDay } from "#app/server/day/around-day.server.ts";
 import type { PlanBasis, PlanForDate } from "#core/day/plan/plan-for-date.ts";
 
 /** A plan as the page shows it: what follows from the choices that were read last. */

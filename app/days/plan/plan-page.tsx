@@ -15,7 +15,7 @@ import { ScaldSheet } from "#app/days/plan/scald/scald-sheet.tsx";
 import { type PlanState, usePlanState } from "#app/days/plan/use-plan-state.ts";
 import { WeatherSheet } from "#app/days/plan/weather/weather-sheet.tsx";
 import { WithdrawalSheet } from "#app/days/plan/withdrawal/withdrawal-sheet.tsx";
-import type { AroundDay } from "#app/server/around-day.server.ts";
+import type { AroundDay } from "#app/server/day/around-day.server.ts";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
 import { Button, Notice, Sheet } from "#app/ui/sheet.tsx";
 import { mayWorkAlone } from "#core/day/crew/crew.ts";

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
-import { CONTEXT, HERE } from "#app/server/here-of-tests.ts";
+import { CONTEXT, HERE } from "#app/server/farm/here-of-tests.ts";
 import { TIES } from "#db/file-of-tests.ts";
 
 /** The plan's routes on a farm in memory; the clock stands at Thursday, September 17 2026, 06:12 at the farm. */

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import { PlanShown } from "#app/days/plan/plan-context.tsx";
-import type { AroundDay } from "#app/server/around-day.server.ts";
+import type { AroundDay } from "#app/server/day/around-day.server.ts";
 import { IN_POUNDS, said } from "#app/ui/said-of-tests.tsx";
 import type { Reading } from "#app/words/show.ts";
 import { instantOf } from "#core/calendar/farm-time.ts";

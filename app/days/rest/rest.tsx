@@ -1,8 +1,8 @@
 import { DayHead } from "#app/days/leaves.tsx";
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { placeOf } from "#app/server/farm-means.server.ts";
-import { planOf, progressOf } from "#app/server/plan-of-day.server.ts";
-import { requireDay } from "#app/server/required.server.ts";
+import { planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { placeOf } from "#app/server/farm/farm-means.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";

@@ -11,10 +11,10 @@ import {
   RunSky,
 } from "#app/days/run/run-states.tsx";
 import { type TapKind, useTaps } from "#app/days/run/use-taps.ts";
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { placeOf } from "#app/server/farm-means.server.ts";
-import { planOf } from "#app/server/plan-of-day.server.ts";
-import { requireDay } from "#app/server/required.server.ts";
+import { planOf } from "#app/server/day/plan-of-day.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { placeOf } from "#app/server/farm/farm-means.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { isPressedIn, useHotkeys } from "#app/ui/use-hotkeys.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";

@@ -1,9 +1,9 @@
 import { data, redirect } from "react-router";
 import { z } from "zod";
 import { refuseSettled } from "#app/days/run/refuse-settled.ts";
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { planOf, progressOf } from "#app/server/plan-of-day.server.ts";
-import { requireDay } from "#app/server/required.server.ts";
+import { planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { entryId } from "#app/ui/read-field.ts";
 import { milligramsFromKilograms } from "#core/quantity/conversion.ts";

@@ -1,7 +1,7 @@
 import { redirect } from "react-router";
 import { refuseSettled } from "#app/days/run/refuse-settled.ts";
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { requireDay } from "#app/server/required.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import type { Route } from "./+types/undo.ts";
 

@@ -1,6 +1,6 @@
 import Papa from "papaparse";
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { requireDay } from "#app/server/required.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
 import type { Route } from "./+types/day-csv.ts";
 
 /** The birds of a day, a row each: exact milligrams, and what was typed. */

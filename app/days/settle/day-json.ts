@@ -1,7 +1,7 @@
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { planOf } from "#app/server/plan-of-day.server.ts";
-import { requireDay } from "#app/server/required.server.ts";
-import { settlementOf } from "#app/server/settlement-of.server.ts";
+import { planOf } from "#app/server/day/plan-of-day.server.ts";
+import { settlementOf } from "#app/server/day/settlement-of.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
 import type { DayPlan } from "#core/day/plan/day-plan.ts";
 import type { Route } from "./+types/day-json.ts";
 

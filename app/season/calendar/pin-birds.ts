@@ -1,7 +1,7 @@
 import { data, redirect } from "react-router";
 import { currentProposal, keepAnswer } from "#app/season/calendar/season-job.server.ts";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
-import { seasonFacts } from "#app/server/season-reading.server.ts";
+import { seasonFacts } from "#app/server/day/season-reading.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { ENTRY_USED, formFields } from "#app/server/submitted.server.ts";
 import { isEntryId } from "#app/ui/read-field.ts";
 import { seasonPlan } from "#core/day/season/season-plan.ts";

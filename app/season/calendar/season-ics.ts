@@ -1,6 +1,6 @@
 import { seasonTasks } from "#app/season/calendar/season-tasks.server.ts";
 import { calendarFile, calendarResponse } from "#app/season/calendar/write-calendar.server.ts";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import type { Route } from "./+types/season-ics.ts";
 
 /** All set days and what follows from them, as a calendar file. */

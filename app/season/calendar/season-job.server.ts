@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
-import type { FarmContext } from "#app/server/farm-context.server.ts";
+import { keptProposal, type Proposal } from "#app/server/day/proposal.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { log } from "#app/server/log.server.ts";
-import { keptProposal, type Proposal } from "#app/server/proposal.server.ts";
 import { rootFolder } from "#app/server/root-folder.server.ts";
 import type { SeasonPlan } from "#core/day/season/season-plan.ts";
 import type { SeasonAnswer } from "#core/season/season-problem.ts";

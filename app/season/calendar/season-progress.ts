@@ -1,5 +1,5 @@
 import { type JobState, seasonJob } from "#app/season/calendar/season-job.server.ts";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import type { Route } from "./+types/season-progress.ts";
 
 /** How far the season is: what a page asks while it is being calculated, instead of loading all of itself again. */

@@ -1,5 +1,5 @@
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { tasksOfDay } from "#app/server/tasks-of-day.server.ts";
+import { tasksOfDay } from "#app/server/day/tasks-of-day.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import type { TaskWords } from "#app/words/task-words.ts";
 import { instantOf, startOfDay } from "#core/calendar/farm-time.ts";
 import type { LocalDay } from "#core/calendar/local-day.ts";

@@ -1,9 +1,9 @@
 import { currentProposal, seasonJob } from "#app/season/calendar/season-job.server.ts";
 import { seasonTasks } from "#app/season/calendar/season-tasks.server.ts";
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { placeOf } from "#app/server/farm-means.server.ts";
-import { planOf } from "#app/server/plan-of-day.server.ts";
-import { seasonFacts } from "#app/server/season-reading.server.ts";
+import { planOf } from "#app/server/day/plan-of-day.server.ts";
+import { seasonFacts } from "#app/server/day/season-reading.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { showFor } from "#app/words/show.ts";
 import { localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
 import { addDays, dayNumber, dayOfNumber, type LocalDay, weekdayOf } from "#core/calendar/local-day.ts";

@@ -4,7 +4,7 @@ import { SeasonGroups, SeasonMoney } from "#app/season/calendar/season-margin.ts
 import type { loader as seasonProgress } from "#app/season/calendar/season-progress.ts";
 import { type SeasonView, seasonView } from "#app/season/calendar/season-view.server.ts";
 import { SkyCalendar } from "#app/season/calendar/sky-calendar.tsx";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { ButtonLink, Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";

@@ -1,7 +1,7 @@
 import { redirect } from "react-router";
 import { startSeason } from "#app/season/calendar/season-job.server.ts";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
-import { seasonFacts } from "#app/server/season-reading.server.ts";
+import { seasonFacts } from "#app/server/day/season-reading.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { seasonPlan } from "#core/day/season/season-plan.ts";
 import type { Route } from "./+types/set-season.ts";
 

@@ -1,8 +1,8 @@
 import { useId } from "react";
 import { Form } from "react-router";
 import { chicksForm, needsOf } from "#app/season/chicks/chicks-form.ts";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
-import { seasonFacts } from "#app/server/season-reading.server.ts";
+import { seasonFacts } from "#app/server/day/season-reading.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { Button, ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";

@@ -1,7 +1,7 @@
 import { redirect } from "react-router";
 import { bookingForm } from "#app/season/dates/date-forms.ts";
 import { SpanFields } from "#app/season/dates/span-fields.tsx";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";

@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import { AbleFields } from "#app/season/people/able-fields.tsx";
 import { ableFields, ableForm, ableOf } from "#app/season/people/people-form.ts";
 import { requirePerson } from "#app/season/people/require-person.server.ts";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";

@@ -1,7 +1,7 @@
 import { Link, redirect } from "react-router";
 import { AbleFields } from "#app/season/people/able-fields.tsx";
 import { ableInWords, ableOf, personForm, weekdaysOf } from "#app/season/people/people-form.ts";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";

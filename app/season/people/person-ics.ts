@@ -1,8 +1,8 @@
 import { seasonTasks } from "#app/season/calendar/season-tasks.server.ts";
 import { calendarFile, calendarResponse } from "#app/season/calendar/write-calendar.server.ts";
 import { requirePerson } from "#app/season/people/require-person.server.ts";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
-import { seasonFacts } from "#app/server/season-reading.server.ts";
+import { seasonFacts } from "#app/server/day/season-reading.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { seasonDay } from "#core/day/season/season-day.ts";
 import type { Route } from "./+types/person-ics.ts";
 

@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import { ableInWords, personDayForm, weekdaysOf } from "#app/season/people/people-form.ts";
 import { ReadCalendarForm } from "#app/season/people/read-calendar-form.tsx";
 import { requirePerson } from "#app/season/people/require-person.server.ts";
-import { type FarmContext, farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { type FarmContext, farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";

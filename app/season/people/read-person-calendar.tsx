@@ -2,7 +2,7 @@ import { data, redirect } from "react-router";
 import { readCalendar } from "#app/season/people/read-calendar.server.ts";
 import { ReadCalendarForm } from "#app/season/people/read-calendar-form.tsx";
 import { requirePerson } from "#app/season/people/require-person.server.ts";
-import { farmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { ENTRY_USED, formFields, newEntryId } from "#app/server/submitted.server.ts";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { localDayOf } from "#core/calendar/farm-time.ts";

@@ -1,6 +1,6 @@
 import { data } from "react-router";
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { idFrom } from "#app/server/required.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { idFrom } from "#app/server/farm/required.server.ts";
 import type { Person } from "#db/season/people-queries.server.ts";
 
 /** @throws a 404 page if there is no such person */

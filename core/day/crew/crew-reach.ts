@@ -7,11 +7,11 @@ import {
   usualStations,
 } from "#core/day/crew/crew.ts";
 import type { FarmMeans } from "#core/day/plan/plan-input.ts";
+import { likelyMinutes } from "#core/processing-line/alternatives/line-whatif.ts";
 import { BLEED_FLOOR_MINUTES, LINE_SEED } from "#core/processing-line/line-constants.ts";
 import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import { type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
 import { DEFAULT_BUFFERS, DEFAULT_PLACES, STATIONS } from "#core/processing-line/line-station.ts";
-import { likelyMinutes } from "#core/processing-line/line-whatif.ts";
 
 /** Replications by which a crew's reach is known to a bird or two. */
 const REPLICATIONS = 24;

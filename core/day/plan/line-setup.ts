@@ -4,6 +4,7 @@ import { tankRoom } from "#core/chill/ice-need.ts";
 import { linePeople } from "#core/day/crew/crew.ts";
 import type { PlanInput } from "#core/day/plan/plan-input.ts";
 import { bathSetup, type ScaldPlan } from "#core/day/plan/scald-plan.ts";
+import { likelyMinutes } from "#core/processing-line/alternatives/line-whatif.ts";
 import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, RAIN_FACTOR } from "#core/processing-line/line-constants.ts";
 import { type LineBath, type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
 import {
@@ -12,7 +13,6 @@ import {
   STATIONS,
   type Station,
 } from "#core/processing-line/line-station.ts";
-import { likelyMinutes } from "#core/processing-line/line-whatif.ts";
 import { ruleAgainst } from "#core/safety/person-rules.ts";
 import { bathHeatUp, bathThroughput } from "#core/scald/bath.ts";
 import { BATH } from "#core/scald/bath-constants.ts";

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { ChillSheet } from "#app/days/plan/chill/chill-sheet.tsx";
 import { at, DAY, planned, sheetSaid } from "#app/days/plan/planned-of-tests.tsx";
-import type { AroundDay } from "#app/server/around-day.server.ts";
+import type { AroundDay } from "#app/server/day/around-day.server.ts";
 import { IN_POUNDS } from "#app/ui/said-of-tests.tsx";
 import { showFor } from "#app/words/show.ts";
 import { own } from "#core/day/plan/days-of-tests.ts";

@@ -1,15 +1,15 @@
 import type { Side } from "#app/days/plan/compare/compare-rows.ts";
 import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { playedLine } from "#app/server/played-line.server.ts";
-import { seasonFacts } from "#app/server/season-reading.server.ts";
-import { forecastDays } from "#app/server/weather.server.ts";
+import { playedLine } from "#app/server/day/played-line.server.ts";
+import { seasonFacts } from "#app/server/day/season-reading.server.ts";
+import { forecastDays } from "#app/server/device/weather.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { type PlanBasis, type PlanForDate, planForDate } from "#core/day/plan/plan-for-date.ts";
 import { weatherOnDay } from "#core/day/plan/weather-on-day.ts";
 import { seasonDay } from "#core/day/season/season-day.ts";
 import { dayNeeds, plannedUse } from "#core/day/supplies/day-needs.ts";
+import { bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
-import { bottleneck } from "#core/processing-line/line-whatif.ts";
 import type { DatedChoices } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 

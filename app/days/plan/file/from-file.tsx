@@ -1,7 +1,7 @@
 import { data, Form, redirect } from "react-router";
 import { readLineFile } from "#app/days/plan/file/line-file.ts";
-import { type FarmContext, farmContext, requireFarm } from "#app/server/farm-context.server.ts";
-import { requireBatch } from "#app/server/required.server.ts";
+import { type FarmContext, farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
+import { requireBatch } from "#app/server/farm/required.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { Button, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/from-file.ts";

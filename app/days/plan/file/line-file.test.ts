@@ -3,11 +3,11 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { LineFile, lineDayOfFile, lineFileOf, readLineFile } from "#app/days/plan/file/line-file.ts";
 import { usualStations } from "#core/day/crew/crew.ts";
+import { likelyMinutes } from "#core/processing-line/alternatives/line-whatif.ts";
 import { lineContext } from "#core/processing-line/line-context.ts";
 import { type LineDay, lineMinutes } from "#core/processing-line/line-day.ts";
 import { anyLineDay, ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
 import { playReplication } from "#core/processing-line/line-run.ts";
-import { likelyMinutes } from "#core/processing-line/line-whatif.ts";
 
 /** What was answered while pins and feet were one station, minutes, 1,000 mornings of seed 1: the file, and usual crews of 1 to 6. */
 const FINISH_WITH_BOTH_IN_ONE = 302.84;

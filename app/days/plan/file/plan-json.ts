@@ -1,7 +1,7 @@
 import { lineFileOf } from "#app/days/plan/file/line-file.ts";
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { planOf } from "#app/server/plan-of-day.server.ts";
-import { requireDay } from "#app/server/required.server.ts";
+import { planOf } from "#app/server/day/plan-of-day.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
 import { localClock } from "#core/calendar/farm-time.ts";
 import type { Route } from "./+types/plan-json.ts";
 

@@ -1,5 +1,5 @@
 import { readLineFile } from "#app/days/plan/file/line-file.ts";
-import type { FarmContext } from "#app/server/farm-context.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { minuteOfClock } from "#core/calendar/farm-time.ts";
 import type { DatedChoices } from "#db/day/day-queries.server.ts";
 

@@ -1,7 +1,7 @@
 import { isLess, leverInWords, NO_DIFFERENCE_MINUTES } from "#app/days/plan/line/lever-words.ts";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import type { LeverEffect } from "#core/processing-line/what-helps.ts";
+import type { LeverEffect } from "#core/processing-line/alternatives/what-helps.ts";
 
 interface HelpsSheetProps {
   /** Undefined while it is being calculated. */

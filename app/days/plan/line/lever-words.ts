@@ -1,6 +1,6 @@
 import { plural } from "#app/words/show.ts";
 import { STATION_WORDS } from "#app/words/words.ts";
-import type { Lever } from "#core/processing-line/what-helps.ts";
+import type { Lever } from "#core/processing-line/alternatives/what-helps.ts";
 
 /** A change of the day as a person would say it. @param clock the time of a minute after the start */
 export function leverInWords(lever: Lever, clock: (minute: number) => string): string {

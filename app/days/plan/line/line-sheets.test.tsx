@@ -6,8 +6,8 @@ import { said } from "#app/ui/said-of-tests.tsx";
 import { crewOf } from "#core/day/crew/crew.ts";
 import { BASIS, CHOICES, helper } from "#core/day/plan/days-of-tests.ts";
 import { planForDate } from "#core/day/plan/plan-for-date.ts";
+import type { Lever, LeverEffect } from "#core/processing-line/alternatives/what-helps.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
-import type { Lever, LeverEffect } from "#core/processing-line/what-helps.ts";
 
 const DAY = "2026-09-19";
 const SEVEN = Date.UTC(2026, 8, 19, 11);

@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from "react";
-import type { Allowed } from "#core/processing-line/best-crew.ts";
+import type { Allowed } from "#core/processing-line/alternatives/best-crew.ts";
+import type { LeverEffect } from "#core/processing-line/alternatives/what-helps.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
-import type { LeverEffect } from "#core/processing-line/what-helps.ts";
 import { LineWorker } from "#workers/line/client.ts";
 import type { ProposedCrew, RefinedAnswer } from "#workers/line/protocol.ts";
 

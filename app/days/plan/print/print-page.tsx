@@ -1,7 +1,7 @@
 import { DayHead } from "#app/days/leaves.tsx";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { requireDay } from "#app/server/required.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
 import { ButtonLink, Page, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/words/show.ts";
 import type { Route } from "./+types/print-page.ts";

@@ -1,10 +1,10 @@
 import { stationPages } from "#app/days/plan/line/station-words.ts";
 import { writeRunSheet } from "#app/days/plan/print/write-run-sheet.server.ts";
 import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { planOf } from "#app/server/plan-of-day.server.ts";
-import { requireDay } from "#app/server/required.server.ts";
-import { tasksOfDay } from "#app/server/tasks-of-day.server.ts";
+import { planOf } from "#app/server/day/plan-of-day.server.ts";
+import { tasksOfDay } from "#app/server/day/tasks-of-day.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
 import { plural, showFor } from "#app/words/show.ts";
 import { SUPPLY_WORDS, supplyAmount } from "#app/words/supply-words.ts";
 import { dayNeeds, plannedUse } from "#core/day/supplies/day-needs.ts";

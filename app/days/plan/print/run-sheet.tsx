@@ -1,9 +1,9 @@
 import { Link } from "react-router";
 import { PlanRibbon } from "#app/days/plan/plan-ribbon.tsx";
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { placeOf } from "#app/server/farm-means.server.ts";
-import { planToSend } from "#app/server/plan-of-day.server.ts";
-import { requireDay } from "#app/server/required.server.ts";
+import { planToSend } from "#app/server/day/plan-of-day.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { placeOf } from "#app/server/farm/farm-means.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural, type Show } from "#app/words/show.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";

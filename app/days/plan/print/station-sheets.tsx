@@ -1,8 +1,8 @@
 import { Link } from "react-router";
 import { stationPages } from "#app/days/plan/line/station-words.ts";
-import { farmContext } from "#app/server/farm-context.server.ts";
-import { planToSend } from "#app/server/plan-of-day.server.ts";
-import { requireDay } from "#app/server/required.server.ts";
+import { planToSend } from "#app/server/day/plan-of-day.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { Route } from "./+types/station-sheets.ts";
 

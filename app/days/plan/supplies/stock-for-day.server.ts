@@ -1,6 +1,6 @@
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { planOf } from "#app/server/plan-of-day.server.ts";
-import { suppliesInStock } from "#app/server/supplies.server.ts";
+import { planOf } from "#app/server/day/plan-of-day.server.ts";
+import { suppliesInStock } from "#app/server/day/supplies.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { dayNeeds, plannedUse, type Supply } from "#core/day/supplies/day-needs.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { at, DAY, planned, sheetSaid } from "#app/days/plan/planned-of-tests.tsx";
 import { WeatherSheet } from "#app/days/plan/weather/weather-sheet.tsx";
-import type { AroundDay } from "#app/server/around-day.server.ts";
+import type { AroundDay } from "#app/server/day/around-day.server.ts";
 import { dayNumber } from "#core/calendar/local-day.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
 

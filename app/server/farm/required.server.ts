@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { type FarmContext, requireFarm } from "#app/server/farm-context.server.ts";
+import { type FarmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";

@@ -1,7 +1,7 @@
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { iceBagsLeft } from "#app/server/ice-left.server.ts";
-import { planOf } from "#app/server/plan-of-day.server.ts";
-import { seasonTerms } from "#app/server/season-reading.server.ts";
+import { iceBagsLeft } from "#app/server/day/ice-left.server.ts";
+import { planOf } from "#app/server/day/plan-of-day.server.ts";
+import { seasonTerms } from "#app/server/day/season-reading.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { type TaskWords, taskInWords } from "#app/words/task-words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays } from "#core/calendar/local-day.ts";

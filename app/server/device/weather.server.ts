@@ -1,6 +1,6 @@
-import type { Device } from "#app/server/devices.server.ts";
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { placeOf } from "#app/server/farm-means.server.ts";
+import type { Device } from "#app/server/device/devices.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
 import type { DailyWeather } from "#core/growth/flock.ts";

@@ -1,5 +1,5 @@
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { weatherOf } from "#app/server/weather.server.ts";
+import { weatherOf } from "#app/server/device/weather.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import type { Flock } from "#core/growth/flock.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { FarmContext } from "#app/server/farm-context.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { WAYS } from "#core/season/season-problem.ts";
 
 /** A season as it was calculated, by batch and day, so that it outlives changes of the plan. */

@@ -1,9 +1,9 @@
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { farmMeans, hourRate } from "#app/server/farm-means.server.ts";
-import { flockOf } from "#app/server/flock-of.server.ts";
-import { farmPace } from "#app/server/own-pace.server.ts";
+import { farmPace } from "#app/server/day/own-pace.server.ts";
+import { forecastDays } from "#app/server/device/weather.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { farmMeans, hourRate } from "#app/server/farm/farm-means.server.ts";
+import { flockOf } from "#app/server/farm/flock-of.server.ts";
 import { remembered } from "#app/server/remembered.ts";
-import { forecastDays } from "#app/server/weather.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
 import { crewReach } from "#core/day/crew/crew-reach.ts";

@@ -1,8 +1,8 @@
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { farmMeans, placeOf } from "#app/server/farm-means.server.ts";
-import { flockOf } from "#app/server/flock-of.server.ts";
-import { farmPace } from "#app/server/own-pace.server.ts";
-import { playedLine } from "#app/server/played-line.server.ts";
+import { farmPace } from "#app/server/day/own-pace.server.ts";
+import { playedLine } from "#app/server/day/played-line.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { farmMeans, placeOf } from "#app/server/farm/farm-means.server.ts";
+import { flockOf } from "#app/server/farm/flock-of.server.ts";
 import { type PlanBasis, type PlanForDate, planForDate } from "#core/day/plan/plan-for-date.ts";
 import { type RunProgress, runProgress } from "#core/day/run/run-progress.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";

@@ -1,8 +1,8 @@
 import { beforeAll, expect, test } from "vitest";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
-import { readDevices } from "#app/server/device-listener.server.ts";
-import { HERE } from "#app/server/here-of-tests.ts";
-import { forecastDays } from "#app/server/weather.server.ts";
+import { readDevices } from "#app/server/device/device-listener.server.ts";
+import { forecastDays } from "#app/server/device/weather.server.ts";
+import { HERE } from "#app/server/farm/here-of-tests.ts";
 import { forecastReadings } from "#devices/forecast/forecast-line.ts";
 
 /** The stand-in forecast runs as a program of its own, as it does on a farm. */

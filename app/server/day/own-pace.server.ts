@@ -1,7 +1,7 @@
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { farmMeans, placeOf } from "#app/server/farm-means.server.ts";
-import { flockOf } from "#app/server/flock-of.server.ts";
-import { playedLine } from "#app/server/played-line.server.ts";
+import { playedLine } from "#app/server/day/played-line.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { farmMeans, placeOf } from "#app/server/farm/farm-means.server.ts";
+import { flockOf } from "#app/server/farm/flock-of.server.ts";
 import { remembered } from "#app/server/remembered.ts";
 import { type DayTaken, OUR_PACE, type OwnPace, ownPace } from "#core/day/crew/own-pace.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan/plan-for-date.ts";

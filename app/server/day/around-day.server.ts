@@ -1,6 +1,6 @@
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { seasonTerms } from "#app/server/season-reading.server.ts";
-import { forecastDays } from "#app/server/weather.server.ts";
+import { seasonTerms } from "#app/server/day/season-reading.server.ts";
+import { forecastDays } from "#app/server/device/weather.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
 import type { OtherRest, RestPlace } from "#core/day/plan/rest-room.ts";

@@ -1,6 +1,6 @@
-import { DEVICES, driversOf } from "#app/server/devices.server.ts";
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { placeOf } from "#app/server/farm-means.server.ts";
+import { DEVICES, driversOf } from "#app/server/device/devices.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { log } from "#app/server/log.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import type { DeviceReading } from "#core/quantity/device-reading.ts";

@@ -1,4 +1,4 @@
-import { placeOf } from "#app/server/farm-means.server.ts";
+import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { log } from "#app/server/log.server.ts";
 import { rootFolder } from "#app/server/root-folder.server.ts";
 import type { LocalDay } from "#core/calendar/local-day.ts";

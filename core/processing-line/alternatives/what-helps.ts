@@ -1,7 +1,7 @@
+import { Replications } from "#core/processing-line/alternatives/line-whatif.ts";
 import type { LineDay, LinePerson } from "#core/processing-line/line-day.ts";
 import { neededStations } from "#core/processing-line/line-day.ts";
 import { type PlaceStation, STATIONS } from "#core/processing-line/line-station.ts";
-import { Replications } from "#core/processing-line/line-whatif.ts";
 
 /** Something that could be changed about a day. */
 export type Lever =

@@ -1,8 +1,8 @@
+import { Replications } from "#core/processing-line/alternatives/line-whatif.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { neededStations } from "#core/processing-line/line-day.ts";
 import { scrambled } from "#core/processing-line/line-draws.ts";
 import { isBeforeChill, isInFront, type Station } from "#core/processing-line/line-station.ts";
-import { Replications } from "#core/processing-line/line-whatif.ts";
 
 /** Stations that each person may be put at, in the order of the day's people. */
 export type Allowed = readonly (readonly Station[])[];

@@ -1,6 +1,6 @@
 import { RouterContextProvider } from "react-router";
-import { clockFrom } from "#app/server/clock.server.ts";
-import { type FarmContext, farmContext } from "#app/server/farm-context.server.ts";
+import { clockFrom } from "#app/server/farm/clock.server.ts";
+import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
 import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
 
 let file: FarmFile | undefined;

@@ -1,4 +1,4 @@
-import type { FarmContext } from "#app/server/farm-context.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { type Show, showFor } from "#app/words/show.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { daysBetween } from "#core/calendar/local-day.ts";

@@ -1,4 +1,4 @@
-import type { FarmContext } from "#app/server/farm-context.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import type { Supply } from "#core/day/supplies/day-needs.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 

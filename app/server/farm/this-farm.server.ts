@@ -1,6 +1,6 @@
-import { clockFrom } from "#app/server/clock.server.ts";
-import { listenToDevices } from "#app/server/device-listener.server.ts";
-import type { FarmContext } from "#app/server/farm-context.server.ts";
+import { listenToDevices } from "#app/server/device/device-listener.server.ts";
+import { clockFrom } from "#app/server/farm/clock.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { openFarmFile } from "#db/farm-file.server.ts";
 
 /** Kept across reloads of this module in development, so that one process holds one connection. */

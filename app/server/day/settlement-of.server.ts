@@ -1,8 +1,8 @@
-import type { FarmContext } from "#app/server/farm-context.server.ts";
-import { birdsAYear, hourRate } from "#app/server/farm-means.server.ts";
-import { flockOf } from "#app/server/flock-of.server.ts";
-import { planOf, progressOf } from "#app/server/plan-of-day.server.ts";
-import { usedOn } from "#app/server/supplies.server.ts";
+import { planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
+import { usedOn } from "#app/server/day/supplies.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { birdsAYear, hourRate } from "#app/server/farm/farm-means.server.ts";
+import { flockOf } from "#app/server/farm/flock-of.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { feedUsedOf, splitBatchCost } from "#core/cost/batch-cost.ts";
 import { workTime } from "#core/day/crew/work-time.ts";

@@ -5,12 +5,12 @@ import {
   type Crew,
   crewProposal,
   withCrew,
-} from "#core/processing-line/best-crew.ts";
+} from "#core/processing-line/alternatives/best-crew.ts";
+import { bottleneck, likelyMinutes } from "#core/processing-line/alternatives/line-whatif.ts";
+import { whatHelps } from "#core/processing-line/alternatives/what-helps.ts";
 import { type LineDay, neededStations } from "#core/processing-line/line-day.ts";
 import { ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
 import { isInFront, STATIONS, type Station } from "#core/processing-line/line-station.ts";
-import { bottleneck, likelyMinutes } from "#core/processing-line/line-whatif.ts";
-import { whatHelps } from "#core/processing-line/what-helps.ts";
 
 function last<Yielded, Returned>(steps: Generator<Yielded, Returned>): Returned {
   for (;;) {

@@ -2,6 +2,7 @@ import { mkdirSync } from "node:fs";
 import { join } from "node:path";
 import { chromium, type Page } from "@playwright/test";
 import { withDemoFarm } from "#commands/with-demo-farm.ts";
+import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 
 /**
  * Takes the pictures in docs/screenshots from the demo farm: npm run screenshots, after npm run build.
@@ -64,13 +65,13 @@ async function setTheSeason(page: Page): Promise<void> {
 
 /** Twenty-three birds since seven o'clock, one every five minutes or so, as a phone would send them. */
 async function tapSome(page: Page): Promise<void> {
-  const start = Date.parse(SATURDAY_MORNING) - 2 * 3_600_000;
+  const start = Date.parse(SATURDAY_MORNING) - 2 * HOUR;
   const tap = (kind: string, minute: number) =>
     page.request.post(`${BASE}/days/3/run/tap`, {
       form: {
         entryId: `picture-${kind}-${Math.round(minute * 100)}`,
         kind,
-        at: String(start + Math.round(minute * 60_000)),
+        at: String(start + Math.round(minute * MINUTE)),
         answer: "json",
       },
       headers: { Origin: BASE },

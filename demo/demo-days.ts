@@ -1,4 +1,5 @@
 import { addDays } from "#core/calendar/local-day.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { dressedWeight } from "#core/carcass-yield/expected-cuts.ts";
 import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
 import type { CrewSeat } from "#core/day/crew/crew.ts";
@@ -164,7 +165,7 @@ function keptPlan(
     keptAt: choices.startAt,
     birdCount: choices.birds,
     startAt: choices.startAt,
-    likelyAt: choices.startAt + plannedLineMinutes * 60_000,
+    likelyAt: choices.startAt + plannedLineMinutes * MINUTE,
     wholeDayMinutes: plannedLineMinutes + 120,
     feedOffAt: at(addDays(choices.processedOn, -1), feedOffTime),
     liveMeanMilligrams: milligramsFromKilograms(live),
@@ -190,7 +191,7 @@ function expectedLive(file: FarmFile, batch: Batch, day: string): number {
 
 function tapTheDay(file: FarmFile, entry: MakeEntry, dayId: number, run: RunDay, plan: KeptPlan): void {
   const { startAt, birds: birdCount, processedOn } = run.choices;
-  const moment = (minute: number) => startAt + Math.round(minute * 60_000);
+  const moment = (minute: number) => startAt + Math.round(minute * MINUTE);
   const [pauseFrom, pauseMinutes] = run.pause;
   const firstBirdMinute = 22;
   const working = run.lineMinutes - firstBirdMinute - pauseMinutes - 2;

@@ -18,8 +18,8 @@ test("a day that can't be is refused beside its field, and what was typed stays"
   await expect(page.getByText("Enter at least 1")).toBeVisible();
   await walk.fill({ Date: "2026-10-03", "Birds to cut up": "30", "Evisceration table places": "2" });
   await walk.press("Schedule this day");
-  await expect(page.getByText("Only 23 are alive and not scheduled for another day")).toBeVisible();
-  await expect(page.getByText("There are only 24 birds to cut up")).toBeVisible();
+  await expect(page.getByText("Only 23 left alive and not scheduled for another day")).toBeVisible();
+  await expect(page.getByText("Only 24 birds to cut up")).toBeVisible();
   await expect(page.getByLabel("Birds to process, of 23 free")).toHaveValue("24");
   // The clocks go forward on 14 March 2027 at 02:00: 02:30 does not come.
   await walk.fill({

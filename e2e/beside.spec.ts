@@ -22,7 +22,7 @@ test("Sunday is held beside Saturday, what can't be is asked about, and another 
 
   await walk.fill({ Birds: "99", "Unnamed helpers": "some" });
   await walk.press("Compare");
-  await expect(page.getByText("Only 58 are alive and not scheduled for another day")).toBeVisible();
+  await expect(page.getByText("Only 58 left alive and not scheduled for another day")).toBeVisible();
   await expect(page.getByText("Enter a whole number up to 24; 0 for none")).toBeVisible();
   await expect(page.getByLabel("Birds", { exact: true })).toHaveValue("99");
   await expect(page.getByLabel("Unnamed helpers")).toHaveValue("some");

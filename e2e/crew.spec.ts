@@ -24,16 +24,16 @@ test("people are moved by keys alone, the answer moves with them, and what was m
   await expect(walk.figure("Last bird in the chill tank")).not.toHaveText(before!);
 
   // Oskar uses no knives, does not scald and is too young for the plucker: the arrow takes him past all of them.
-  await page.getByRole("button", { name: "Oskar at Pin feathers" }).focus();
+  await page.getByRole("button", { name: "Oskar at Pinfeathers" }).focus();
   await page.keyboard.press("ArrowLeft");
-  await expect(page.getByRole("button", { name: "Oskar at Pin feathers" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Oskar at Pinfeathers" })).toBeVisible();
   await page.keyboard.press("Enter");
   await expect(
     page.getByRole("listitem").filter({ hasText: "Evisceration" }).getByText("too young"),
   ).toBeVisible();
   await page.getByRole("checkbox", { name: "Rinse, inspect" }).focus();
   await page.keyboard.press("Space");
-  await expect(page.getByText("Oskar is at pin feathers.")).toBeVisible();
+  await expect(page.getByText("Oskar is at pinfeathers.")).toBeVisible();
 
   await page.getByRole("button", { name: "Save plan", exact: true }).focus();
   await page.keyboard.press("Enter");
@@ -85,17 +85,17 @@ test.describe("by touch", () => {
     await page.getByRole("button", { name: "Ines at Evisceration" }).tap();
     const pins = page
       .getByRole("listitem")
-      .filter({ has: page.getByRole("heading", { name: "Pin feathers" }) });
+      .filter({ has: page.getByRole("heading", { name: "Pinfeathers" }) });
     await pins.getByRole("button", { name: "Ines to here" }).tap();
-    await expect(page.getByText("Ines is at pin feathers now.")).toBeVisible();
-    await expect(page.getByRole("button", { name: "Ines at Pin feathers" })).toBeVisible();
+    await expect(page.getByText("Ines is at pinfeathers now.")).toBeVisible();
+    await expect(page.getByRole("button", { name: "Ines at Pinfeathers" })).toBeVisible();
     await page.getByRole("button", { name: "Done with Ines" }).tap();
     await page.getByRole("button", { name: "Pell", exact: true }).tap();
     await expect(page.getByText(/Pell arrives after the last bird/)).toBeVisible();
     await page.getByRole("button", { name: "Save plan", exact: true }).tap();
     await expect(page.getByText("Plan saved.")).toBeVisible();
     await page.reload();
-    await expect(page.getByRole("button", { name: "Ines at Pin feathers" })).toBeVisible();
+    await expect(page.getByRole("button", { name: "Ines at Pinfeathers" })).toBeVisible();
   });
 });
 

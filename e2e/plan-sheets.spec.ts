@@ -58,7 +58,7 @@ test("each station has a page of its own to print, and the plan is taken along a
     "Scald",
     "Pluck",
     "Feet and heads",
-    "Pin feathers",
+    "Pinfeathers",
     "Evisceration",
     "Rinse, inspect",
     "Giblets",

@@ -163,7 +163,7 @@ test.describe("on the demo farm", () => {
     await page.goto(`${farm.url}/batches/3`);
     await walk.fill({ "What happened?": "lost 59 flood" });
     await walk.press("Save");
-    await expect(page.getByText("Only 58 birds are alive")).toBeVisible();
+    await expect(page.getByText("Only 58 birds left alive")).toBeVisible();
     await expect(page.getByLabel("What happened?")).toHaveValue("lost 59 flood");
     await walk.fill({ "What happened?": "moved 30 to orchard" });
     await walk.press("Save");

@@ -59,7 +59,7 @@ describe("a line of the story is written down", () => {
 
   test("or says beside it what is wrong, and keeps nothing", async () => {
     const before = JSON.stringify(story());
-    expect(await write("lost 99 flood")).toMatchObject(refused("line", "Only 14 birds are alive"));
+    expect(await write("lost 99 flood")).toMatchObject(refused("line", "Only 14 birds left alive"));
     expect(await write("moved 2 to barn")).toMatchObject(
       refused("line", "Name the pen they came from: 10 in orchard, 4 in east pen"),
     );

@@ -1,3 +1,4 @@
+import { sum } from "d3-array";
 import { proposedFor } from "#app/server/day/proposal.server.ts";
 import { groupFacts, seasonFacts } from "#app/server/day/season-reading.server.ts";
 import { livingCost } from "#app/server/day/settlement-of.server.ts";
@@ -123,7 +124,7 @@ function weighInsOf({ weighings }: BatchStory, { hatchedOn }: Batch) {
       day,
       ageDays: daysBetween(hatchedOn, day),
       birds: weights.length,
-      mean: weights.reduce((sum, weight) => sum + weight, 0) / weights.length,
+      mean: sum(weights) / weights.length,
       low: Math.min(...weights),
       high: Math.max(...weights),
     };

@@ -3,6 +3,7 @@ import { progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
+import { HOUR } from "#core/calendar/milliseconds.ts";
 import { restStage } from "#core/rest/rest.ts";
 import type { Route } from "./+types/day.ts";
 
@@ -17,7 +18,7 @@ export function loader({ context, params }: Route.LoaderArgs) {
     if (packed > 0) return packed >= Math.max(done, 1) && packed >= day.birds ? "settle" : "pack";
     if (state === "running" || state === "paused") return "run";
     if (state === "finished") {
-      const hours = lastBirdAt === undefined ? 0 : (here.now() - lastBirdAt) / 3_600_000;
+      const hours = lastBirdAt === undefined ? 0 : (here.now() - lastBirdAt) / HOUR;
       return restStage(hours, batch.kind) === "rested" ? "pack" : "rest";
     }
     return localDayOf(here.now(), farm.timeZone) === day.processedOn ? "run" : "plan";

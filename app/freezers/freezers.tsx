@@ -1,4 +1,4 @@
-import { group } from "d3-array";
+import { group, sum } from "d3-array";
 import { Form, Link } from "react-router";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
@@ -163,7 +163,7 @@ function Birds({ birds, entryId }: { birds: readonly StoredBird[]; entryId: stri
                 {first.batchName}, {show.shortDay(first.processedOn)}
               </Link>
               : {plural(lot.length, "bird")} {USE_WORDS[first.purpose]},{" "}
-              {show.bulk(lot.reduce((sum, bird) => sum + bird.weightMilligrams, 0))}
+              {show.bulk(sum(lot, (bird) => bird.weightMilligrams))}
             </p>
             <Form method="post" action="/freezers/out" className="flex flex-wrap items-end gap-2 pt-1">
               <input type="hidden" name="entryId" value={`${entryId}-${first.dayId}-${first.purpose}`} />

@@ -15,8 +15,7 @@ export const RULE_WORDS: Readonly<Record<RuleName, string>> = {
     "This day's share of the batch's feed, divided by total dressed weight. The share is based on what each bird has eaten by its age.",
   "chill-time":
     "Heat leaving the thickest part from both sides, with the cavity open to the water. Go by a probe in the breast, not the clock.",
-  "ice-needed":
-    "Heat from the birds, water, and tanks, divided by the heat a pound of ice absorbs, plus a margin.",
+  "ice-needed": "Heat from the birds, water, and tanks, divided by the heat that ice absorbs, plus a margin.",
   "bags-of-ice-beyond-own":
     "Ice needed minus the farm's own ice, divided by the weight of a bag, rounded up.",
   "bags-of-ice": "Ice needed divided by the weight of a bag, rounded up.",
@@ -75,7 +74,7 @@ export const RULE_WORDS: Readonly<Record<RuleName, string>> = {
   "towels-per-bird": "One roll per 20 birds.",
   "trash-bags-per-bird": "One per 10 birds for feathers and offal, plus two.",
   "bleach-for-sanitizer":
-    "For 100 mg of chlorine per liter, mixed fresh every four hours and for cleanup. Follow the label and check with a test strip.",
+    "For 100 ppm of chlorine, mixed fresh every four hours and for cleanup. Follow the label and check with a test strip.",
   "growth-curve":
     "The kind's growth curve at this age. No bird in this flock was weighed yet, so this is an estimate.",
   "growth-curve-corrected":
@@ -150,7 +149,7 @@ export const INPUT_WORDS: Readonly<Record<InputName, string>> = {
   line: "line",
   "skin-tears-after": "skin tears after",
   "bath-temperature": "bath temperature",
-  "seconds-needed-at-60-c": "seconds needed at 60 °C",
+  "seconds-needed-at-60-c": "seconds needed in a bath at 60 °C (140 °F)",
   "dose-per-second-in-this-bath": "dose per second in this bath",
   "target-bath-temperature": "target bath temperature",
   "heat-loss-per-degree-above-air": "heat loss per degree above air",

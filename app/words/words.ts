@@ -46,7 +46,7 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
   scald: "Scald",
   pluck: "Pluck",
   feet: "Feet and heads",
-  pins: "Pin feathers",
+  pins: "Pinfeathers",
   gut: "Evisceration",
   rinse: "Rinse, inspect",
   giblets: "Giblets",

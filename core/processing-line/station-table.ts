@@ -70,7 +70,7 @@ export const STATION_TABLE = {
   },
   feet: {
     cell: "back",
-    bench: "pinning table",
+    bench: "pinning-table",
     medianMinutes: 0.8,
     spread: 0.3,
     drawStream: 13,
@@ -81,7 +81,7 @@ export const STATION_TABLE = {
   },
   pins: {
     cell: "back",
-    bench: "pinning table",
+    bench: "pinning-table",
     medianMinutes: 1.2,
     spread: 0.3,
     drawStream: 3,
@@ -92,7 +92,7 @@ export const STATION_TABLE = {
   },
   gut: {
     cell: "back",
-    bench: "evisceration table",
+    bench: "evisceration-table",
     medianMinutes: 4.0,
     spread: 0.35,
     drawStream: 4,
@@ -125,7 +125,7 @@ export const STATION_TABLE = {
   },
   pack: {
     cell: "after-chill",
-    bench: "packing table",
+    bench: "packing-table",
     medianMinutes: 3.5,
     spread: 0.3,
     drawStream: 7,
@@ -136,7 +136,7 @@ export const STATION_TABLE = {
   },
   cut: {
     cell: "after-chill",
-    bench: "cutting table",
+    bench: "cutting-table",
     medianMinutes: 5.5,
     spread: 0.35,
     drawStream: 8,

@@ -1,5 +1,6 @@
 import { startOfDay } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
+import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import { type Place, type SunTimes, sunAltitudeDegrees, sunTimes } from "#core/sky/sun.ts";
 
 /** The sun's height over a place at even steps of time. */
@@ -10,8 +11,8 @@ export interface Sky {
   readonly altitudes: readonly number[];
 }
 
-const STEP_MILLISECONDS = 10 * 60_000;
-const HALF_DAY_MILLISECONDS = 12 * 3_600_000;
+const STEP_MILLISECONDS = 10 * MINUTE;
+const HALF_DAY_MILLISECONDS = 12 * HOUR;
 
 /** The sky over a place between two instants, about every ten minutes. */
 export function skyBetween(from: number, to: number, place: Place): Sky {

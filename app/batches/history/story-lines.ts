@@ -1,3 +1,4 @@
+import { sum } from "d3-array";
 import { plural, type Show } from "#app/words/show.ts";
 import type { WhichBirds } from "#core/growth/flock.ts";
 import type { Batch, BatchStory, BatchWeighing } from "#db/batch/batch-queries.server.ts";
@@ -43,8 +44,8 @@ export function storyLines(
       day: movedOn,
       text:
         fromPen === ""
-          ? `${plural(birdCount, "bird")} out to ${toPen}`
-          : `${plural(birdCount, "bird")} to ${toPen}`,
+          ? `${plural(birdCount, "bird")} moved out to ${toPen}`
+          : `${plural(birdCount, "bird")} moved to ${toPen}`,
       ...(fromPen !== "" && { more: `from ${fromPen}` }),
       entryId,
     })),
@@ -132,7 +133,7 @@ function weighIns(weighings: readonly BatchWeighing[], show: Show): StoryLine[] 
   return entryIds.map((entryId) => {
     const together = weighings.filter((weighing) => weighing.entryId === entryId);
     const weights = together.map((weighing) => weighing.liveWeightMilligrams);
-    const mean = weights.reduce((sum, weight) => sum + weight, 0) / weights.length;
+    const mean = sum(weights) / weights.length;
     return {
       day: together[0]!.weighedOn,
       text: `${plural(weights.length, "bird")} weighed, mean ${show.bird(mean)}`,

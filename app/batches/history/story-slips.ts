@@ -1,3 +1,4 @@
+import { sum } from "d3-array";
 import { plural, type Show } from "#app/words/show.ts";
 import { birdsByPen } from "#core/growth/birds-by-pen.ts";
 import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
@@ -13,7 +14,7 @@ export function storySlips(
   { id, aliveCount }: Pick<Batch, "id" | "aliveCount">,
   { penMoves, feed, feedMoved, feedLeft }: Pick<BatchStory, "penMoves" | "feed" | "feedMoved" | "feedLeft">,
 ): StorySlip[] {
-  const came = feed.reduce((sum, purchase) => sum + purchase.bagCount * purchase.bagMilligrams, 0);
+  const came = sum(feed, (purchase) => purchase.bagCount * purchase.bagMilligrams);
   const moved = feedMoved.reduce(
     (sum, { toBatchId, movedMilligrams }) => sum + (toBatchId === id ? 1 : -1) * movedMilligrams,
     0,

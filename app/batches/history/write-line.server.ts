@@ -21,7 +21,7 @@ export function writeLine(
   const bag = story.feed.at(-1)?.bagMilligrams ?? usualBag(units);
   const inBags = (bags: number) => Math.round(bags * bag);
   const line = (text: string): Faults => ({ line: text });
-  const alive = line(`Only ${plural(Math.max(0, batch.aliveCount), "bird")} are alive`);
+  const alive = line(`Only ${plural(Math.max(0, batch.aliveCount), "bird")} left alive`);
   switch (said.kind) {
     case "loss":
       return faultsOf(
@@ -140,6 +140,6 @@ function penWords(here: FarmContext, batch: Batch, fromPen: string): string {
   const pens = here.file.pens(batch.id);
   const list = pens.map(({ pen, birdCount }) => `${birdCount} in ${pen}`).join(", ");
   if (fromPen === "")
-    return list === "" ? `Only ${batch.aliveCount} are alive` : `Name the pen they came from: ${list}`;
+    return list === "" ? `Only ${batch.aliveCount} left alive` : `Name the pen they came from: ${list}`;
   return list === "" ? "They are not in a pen yet" : `There are not that many in ${fromPen}: ${list}`;
 }

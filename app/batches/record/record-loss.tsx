@@ -21,7 +21,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   const { lostOn, birdCount, cause } = sent.value;
   const outcome = here.file.recordLoss(sent.entry, batch.id, { lostOn, birdCount, cause: cause ?? "" });
   const faults = faultsOf(outcome, {
-    "more-than-alive": { birdCount: `Only ${batch.aliveCount} are alive. Enter that many or fewer` },
+    "more-than-alive": { birdCount: `Only ${batch.aliveCount} left alive. Enter that many or fewer` },
   });
   return faults ? sent.refuse(faults) : redirect(`/batches/${batch.id}`, 303);
 }

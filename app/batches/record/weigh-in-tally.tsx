@@ -38,7 +38,7 @@ export function WeighInTally({ milligrams, flock }: WeighInTallyProps) {
         </dd>
       </div>
       <div>
-        <dt className="text-sm text-soft">For a mean within {distance}with 8 in 10 confidence</dt>
+        <dt className="text-sm text-soft">For a mean within {distance}, 8 times in 10</dt>
         <dd className="font-display text-xl">{more === 0 ? "enough" : `${plural(more, "bird")} more`}</dd>
       </div>
     </dl>

@@ -51,8 +51,8 @@ function HeatCautions({ planned }: CautionProps) {
       )}
       {scald.burner.possible && scald.birdsPerHour.value === 0 && (
         <Notice tone="stop">
-          <b>The bath has no heat to spare with its lid off.</b> It sags with every bird and does not come
-          back. More power, less water, or a lid between birds.
+          <b>The bath has no heat to spare with its lid off.</b> It cools with every bird and does not
+          recover. Use more power, less water, or a lid between birds.
         </Notice>
       )}
       {!chill.isWithinQuoted && (

@@ -1,11 +1,10 @@
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { startOfDay } from "#core/calendar/farm-time.ts";
+import { HOUR } from "#core/calendar/milliseconds.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
 import type { Place } from "#core/sky/sun.ts";
-
-const HOUR = 3_600_000;
 
 interface PlanRibbonProps {
   planned: PlanForDate;

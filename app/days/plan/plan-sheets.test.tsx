@@ -1,9 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { PlanAnswer } from "#app/days/plan/plan-answer.tsx";
 import { PlanCautions } from "#app/days/plan/plan-cautions.tsx";
-import { at, HOUR, planned, STRONG, seat, sheetSaid } from "#app/days/plan/planned-of-tests.tsx";
+import { at, planned, STRONG, seat, sheetSaid } from "#app/days/plan/planned-of-tests.tsx";
 import { IN_KILOGRAMS, IN_POUNDS } from "#app/ui/said-of-tests.tsx";
 import { showFor } from "#app/words/show.ts";
+import { HOUR } from "#core/calendar/milliseconds.ts";
 import { helper, own } from "#core/day/plan/days-of-tests.ts";
 
 describe("what is wrong with a plan", () => {

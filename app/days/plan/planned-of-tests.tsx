@@ -10,7 +10,6 @@ import type { DayChoices, FarmMeans } from "#core/day/plan/plan-input.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 
 export const DAY = "2026-09-19";
-export const HOUR = 3_600_000;
 export const STRONG = { ...MEANS.scalder, powerWatts: own(9000), circuit: undefined };
 
 export function at(time: string): number {

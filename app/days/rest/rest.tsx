@@ -8,6 +8,7 @@ import { ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
+import { HOUR } from "#core/calendar/milliseconds.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
 import { input, reckoning } from "#core/reckoning/reckoning.ts";
 import type { InputName } from "#core/reckoning/reckoning-names.ts";
@@ -16,8 +17,6 @@ import { skyBetween } from "#core/sky/farm-sky.ts";
 import type { Route } from "./+types/rest.ts";
 
 export const meta = () => [{ title: "Rest · Pale Morning" }];
-
-const HOUR = 3_600_000;
 
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);

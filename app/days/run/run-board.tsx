@@ -2,6 +2,7 @@ import { Form } from "react-router";
 import type { Tap, TapKind } from "#app/days/run/use-taps.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import type { RunProgress } from "#core/day/run/run-progress.ts";
 
 interface TapButtonProps {
@@ -93,7 +94,7 @@ export function BirdStrip({ done, planned }: { done: number; planned: number }) 
 export function DoneAbout({ progress, plannedEndAt }: { progress: RunProgress; plannedEndAt: number }) {
   const show = useShow();
   if (!progress.doneAt) return null;
-  const behind = Math.round((progress.doneAt.value - plannedEndAt) / 60_000);
+  const behind = Math.round((progress.doneAt.value - plannedEndAt) / MINUTE);
   const againstPlan = `${show.minutes(Math.abs(behind))} ${behind > 0 ? "behind" : "ahead of"} plan`;
   return (
     <div className="rounded-sheet bg-leaf px-4 text-ink">

@@ -17,6 +17,7 @@ import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { isPressedIn, useHotkeys } from "#app/ui/use-hotkeys.ts";
+import { HOUR } from "#core/calendar/milliseconds.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
 import type { Route } from "./+types/run.ts";
@@ -50,7 +51,6 @@ export function loader({ context, params }: Route.LoaderArgs) {
   };
 }
 
-const HOUR = 3_600_000;
 const TICK_MILLISECONDS = 1000;
 
 export default function Run({ loaderData }: Route.ComponentProps) {

@@ -6,6 +6,7 @@ import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { entryId } from "#app/ui/read-field.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { milligramsFromKilograms } from "#core/quantity/conversion.ts";
 import type { KeptPlan } from "#db/day/day-queries.server.ts";
 import type { Route } from "./+types/tap.ts";
@@ -23,7 +24,7 @@ const Tap = z.object({
 });
 
 /** A phone's clock may be ahead by this much; past it the tap counts as of now. */
-const CLOCK_SLACK_MILLISECONDS = 60_000;
+const CLOCK_SLACK_MILLISECONDS = MINUTE;
 
 /** One thing that happened on the day. The same tap sent again is counted once. */
 export async function action({ context, request, params }: Route.ActionArgs) {

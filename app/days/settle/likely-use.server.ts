@@ -1,6 +1,7 @@
 import { planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { suppliesInStock } from "#app/server/day/supplies.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { HOUR } from "#core/calendar/milliseconds.ts";
 import { dayNeeds, plannedUse, type Supply } from "#core/day/supplies/day-needs.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
@@ -33,7 +34,7 @@ export function likelyUse(here: FarmContext, farm: Farm, batch: Batch, day: Proc
       lineHours:
         firstBirdAt === undefined || lastBirdAt === undefined
           ? planned.lineHours
-          : (lastBirdAt - firstBirdAt) / 3_600_000,
+          : (lastBirdAt - firstBirdAt) / HOUR,
       spareShare: 0,
     },
     supplies,

@@ -1,3 +1,4 @@
+import { sum } from "d3-array";
 import { currentProposal, seasonJob } from "#app/season/calendar/season-job.server.ts";
 import { seasonTasks } from "#app/season/calendar/season-tasks.server.ts";
 import { planOf } from "#app/server/day/plan-of-day.server.ts";
@@ -7,6 +8,7 @@ import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { showFor } from "#app/words/show.ts";
 import { localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
 import { addDays, dayNumber, dayOfNumber, type LocalDay, weekdayOf } from "#core/calendar/local-day.ts";
+import { HOUR } from "#core/calendar/milliseconds.ts";
 import { type SeasonDay, seasonDay } from "#core/day/season/season-day.ts";
 import { seasonEarnings } from "#core/day/season/season-earnings.ts";
 import type { HeldDay, SeasonFacts } from "#core/day/season/season-facts.ts";
@@ -21,7 +23,6 @@ import type { Farm } from "#db/farm/farm-queries.server.ts";
 export const WEEKS = 10;
 /** Hours of the day that a ribbon shows. */
 const RIBBON_HOURS = [4, 22] as const;
-const HOUR = 3_600_000;
 
 /** What is to be done stands on the page so many days ahead. */
 const TO_DO_DAYS = 21;
@@ -189,7 +190,6 @@ function tooMuch(
 function yearlyView(facts: ReturnType<typeof seasonFacts>, groups: readonly GroupView[]) {
   const year = facts.today.slice(0, 4);
   const inYear = (day: LocalDay) => day.startsWith(year);
-  const sum = (counts: readonly number[]) => counts.reduce((running, count) => running + count, 0);
   return {
     year,
     cap: facts.terms.yearlyCap,

@@ -1,3 +1,4 @@
+import { sum } from "d3-array";
 import { Link } from "react-router";
 import type { CellView, SeasonView } from "#app/season/calendar/season-view.server.ts";
 import { differenceWords } from "#app/season/calendar/season-words.ts";
@@ -156,7 +157,7 @@ function Ticks({ tasks }: Pick<CellView, "tasks">) {
 
 /** The work on the ribbon, which goes from 4 to 22 h: from seven for as long as so many birds take of the longest day. */
 function workPlace({ held, proposed, season }: CellView): { left: string; width: string } {
-  const birds = [...held, ...proposed].reduce((sum, one) => sum + one.birds, 0);
+  const birds = sum([...held, ...proposed], (one) => one.birds);
   const hours = Math.min(14, 1 + (5 * birds) / Math.max(1, season.mostBirds));
   return { left: `${(3 / 18) * 100}%`, width: `${(hours / 18) * 100}%` };
 }
@@ -215,7 +216,7 @@ function Room({
       ) : (
         cell.resting > 0 && (
           <p className={cell.resting > fridge ? "font-semibold text-barn" : ""}>
-            {fridge < ROOM_UNSAID ? `${cell.resting} of ${fridge} rest` : `${cell.resting} rest`}
+            {fridge < ROOM_UNSAID ? `${cell.resting} of ${fridge} resting` : `${cell.resting} resting`}
           </p>
         )
       )}

@@ -1,5 +1,6 @@
 import ical, { ICalCalendarMethod } from "ical-generator";
 import type { SeasonTask } from "#app/season/calendar/season-tasks.server.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 
 /** Tasks as a calendar file. Each keeps its id, so that a calendar that has it already changes it instead of doubling it. */
 export function calendarFile(name: string, tasks: readonly SeasonTask[], madeAt: number): string {
@@ -14,7 +15,7 @@ export function calendarFile(name: string, tasks: readonly SeasonTask[], madeAt:
       sequence: revision,
       stamp: new Date(madeAt),
       start: new Date(at),
-      end: new Date(at + minutes * 60_000),
+      end: new Date(at + minutes * MINUTE),
       summary: title,
       description: who === undefined ? why : `${who}. ${why}`,
     });

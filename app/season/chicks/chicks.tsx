@@ -1,3 +1,4 @@
+import { sum } from "d3-array";
 import { useId } from "react";
 import { Form } from "react-router";
 import { chicksForm, needsOf } from "#app/season/chicks/chicks-form.ts";
@@ -109,8 +110,8 @@ function Box({ asked, faults, name, label, hint, type = "text" }: BoxProps) {
 
 function Kind({ plan }: { plan: ChickPlan }) {
   const show = useShow();
-  const chicks = plan.orders.reduce((sum, order) => sum + order.chicks, 0);
-  const birds = plan.orders.reduce((sum, order) => sum + order.birds, 0);
+  const chicks = sum(plan.orders, (order) => order.chicks);
+  const birds = sum(plan.orders, (order) => order.birds);
   return (
     <Sheet
       heading={`${plural(chicks, "chick")}, ${KIND_WORDS[plan.kind]}`}

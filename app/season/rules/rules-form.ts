@@ -89,7 +89,7 @@ export function sizeForm(unitSystem: UnitSystem) {
       who: words(60, "Enter who wants them, such as the inn"),
       least: edge,
       most: edge,
-      birdCount: wholeNumber({ least: 1, most: 100_000, ask: "Say how many birds" }),
+      birdCount: wholeNumber({ least: 1, most: 100_000, ask: "Enter how many birds" }),
     })
     .superRefine(({ least, most }, context) => {
       if (least !== null && most !== null && most <= least)

@@ -160,7 +160,7 @@ function RuleFields({ form }: { form: Form }) {
         />
         <TextField
           field={form.yearlyCapCents}
-          label="Allow fewer at a cost of"
+          label="Allow more at a cost of"
           hint="Best left blank"
           inputMode="decimal"
         />

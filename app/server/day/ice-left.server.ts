@@ -1,3 +1,4 @@
+import { sum } from "d3-array";
 import { planOf } from "#app/server/day/plan-of-day.server.ts";
 import { suppliesInStock } from "#app/server/day/supplies.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
@@ -18,8 +19,5 @@ export function iceBagsLeft(
     .openDays()
     .filter(({ id, startAt }) => id !== day.id && startAt < day.startAt)
     .map((one) => planOf(here, farm, file.batch(one.batchId)!, one).plan.chill.bags.value);
-  return taken.reduce(
-    (left, bags) => Math.max(0, left - bags),
-    counts.reduce((sum, bags) => sum + bags, 0),
-  );
+  return taken.reduce((left, bags) => Math.max(0, left - bags), sum(counts));
 }

@@ -3,6 +3,7 @@ import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { farmMeans, placeOf } from "#app/server/farm/farm-means.server.ts";
 import { flockOf } from "#app/server/farm/flock-of.server.ts";
 import { remembered } from "#app/server/remembered.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { type DayTaken, OUR_PACE, type OwnPace, ownPace } from "#core/day/crew/own-pace.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan/plan-for-date.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
@@ -45,7 +46,7 @@ function dayTaken(here: FarmContext, farm: Farm, day: ProcessingDay): DayTaken |
       timeZone: day.timeZone,
     },
   };
-  return { tookMinutes: (lastBirdAt - startedAt) / 60_000, predictedMinutes: predicted(asked) };
+  return { tookMinutes: (lastBirdAt - startedAt) / MINUTE, predictedMinutes: predicted(asked) };
 }
 
 const predicted = remembered(

@@ -1,3 +1,4 @@
+import { sum } from "d3-array";
 import { farmPace } from "#app/server/day/own-pace.server.ts";
 import { forecastDays } from "#app/server/device/weather.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
@@ -40,7 +41,7 @@ export function seasonFacts(here: FarmContext, farm: Farm, onlyBatchId?: number)
   const [last] = file.lastDays(1);
   const places = file.places();
   const capacity = (is: (place: (typeof places)[number]) => boolean) =>
-    places.filter(is).reduce((sum, place) => sum + place.capacityCount, 0);
+    sum(places.filter(is), ({ capacityCount }) => capacityCount);
   // A farm that has named no fridge has not said that it has none.
   const unsaid = (kind: "fridge" | "freezer") =>
     places.some((place) => place.kind === kind) ? 0 : ROOM_UNSAID;

@@ -1,9 +1,11 @@
+import { sum } from "d3-array";
 import { planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { usedOn } from "#app/server/day/supplies.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { birdsAYear, hourRate } from "#app/server/farm/farm-means.server.ts";
 import { flockOf } from "#app/server/farm/flock-of.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { feedUsedOf, splitBatchCost } from "#core/cost/batch-cost.ts";
 import { workTime } from "#core/day/crew/work-time.ts";
 import { type CostShares, costShares } from "#core/day/settle/cost-shares.ts";
@@ -92,7 +94,7 @@ export function batchCostOf(batch: Batch, story: BatchStory) {
   return {
     chicks: cents(batch.chickCostCents),
     feed: feedUsedOf({ bought, cameIn: movesTo(true), wentOn: movesTo(false) }, left),
-    other: cents(story.costs.reduce((sum, cost) => sum + cost.amountCents, 0)),
+    other: cents(sum(story.costs, ({ amountCents }) => amountCents)),
   };
 }
 
@@ -136,7 +138,7 @@ function minutesWorked(here: FarmContext, farm: Farm, batch: Batch, day: Process
   const to = finishedAt ?? lastBirdAt;
   const logged = startedAt === undefined || to === undefined ? undefined : { from: startedAt, to };
   // Books ask this of every day there ever was: a line is played only for those that no one tapped.
-  const planned = () => (planOf(here, farm, batch, day).plan.line.likelyAt.value - day.startAt) / 60_000;
+  const planned = () => (planOf(here, farm, batch, day).plan.line.likelyAt.value - day.startAt) / MINUTE;
   return workTime({
     people: day.people,
     time: logged ?? { plannedLineMinutes: planned() },

@@ -3,10 +3,11 @@ import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { log } from "#app/server/log.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
+import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import type { DeviceReading } from "#core/quantity/device-reading.ts";
 
-const CHECK_MILLISECONDS = 60_000;
-const ASK_AGAIN_MILLISECONDS = 6 * 3_600_000;
+const CHECK_MILLISECONDS = MINUTE;
+const ASK_AGAIN_MILLISECONDS = 6 * HOUR;
 
 /** Asks each of the farm's devices once, and keeps what it says. @throws {Error} if one can't be reached */
 export async function readDevices(here: FarmContext, signal: AbortSignal): Promise<void> {

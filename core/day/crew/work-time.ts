@@ -1,7 +1,6 @@
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { CLEAN_UP_MINUTES, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
-
-const MILLISECONDS_PER_MINUTE = 60_000;
 
 export interface WorkTimeInput {
   readonly people: number;
@@ -12,7 +11,7 @@ export interface WorkTimeInput {
 /** Hours of all people together: the day's log, or its plan where there is none, with set-up and clean-up. */
 export function workTime({ people, time }: WorkTimeInput): Reckoning {
   const logged = "from" in time;
-  const line = logged ? (time.to - time.from) / MILLISECONDS_PER_MINUTE : time.plannedLineMinutes;
+  const line = logged ? (time.to - time.from) / MINUTE : time.plannedLineMinutes;
   return reckoning({
     value: people * (line + SET_UP_MINUTES + CLEAN_UP_MINUTES),
     unit: "minutes",

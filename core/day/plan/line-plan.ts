@@ -1,3 +1,4 @@
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { type LineFault, type LineSetup, lineSetup, withEveryoneStaying } from "#core/day/plan/line-setup.ts";
 import type { PlanInput } from "#core/day/plan/plan-input.ts";
 import type { ScaldPlan } from "#core/day/plan/scald-plan.ts";
@@ -6,8 +7,6 @@ import type { LineDay } from "#core/processing-line/line-day.ts";
 import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 import type { RuleName } from "#core/reckoning/reckoning-names.ts";
-
-const MILLISECONDS_PER_MINUTE = 60_000;
 
 /** Replications for a first answer, which must come while a name is being moved: fewer where there are many birds. */
 const FIRST_MORNINGS = 80;
@@ -54,9 +53,9 @@ export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = fir
   const likelyAt = doneAt(last.p50, "likely-done");
   // Packing goes on after the last bird is in the chill.
   const worked = choices.packsSameDay ? (answer.finish?.p50 ?? UNKNOWN) - CLEAN_UP_MINUTES : last.p50;
-  const workedAt = choices.startAt + worked * MILLISECONDS_PER_MINUTE;
+  const workedAt = choices.startAt + worked * MINUTE;
   const cleanAt = cleanReckoning(workedAt, choices.packsSameDay);
-  const setUpAt = choices.startAt - SET_UP_MINUTES * MILLISECONDS_PER_MINUTE;
+  const setUpAt = choices.startAt - SET_UP_MINUTES * MINUTE;
   return {
     setup,
     answer,
@@ -77,7 +76,7 @@ export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = fir
     oneInTenAt: doneAt(last.p10, "one-in-ten-done"),
     cleanAt,
     lineMinutes: last.p50,
-    wholeDayMinutes: wholeDayReckoning((cleanAt.value - setUpAt) / MILLISECONDS_PER_MINUTE, worked),
+    wholeDayMinutes: wholeDayReckoning((cleanAt.value - setUpAt) / MINUTE, worked),
   };
 }
 
@@ -89,7 +88,7 @@ const doneReckoning = (
   rule: RuleName,
 ): Reckoning =>
   reckoning({
-    value: choices.startAt + minutes * MILLISECONDS_PER_MINUTE,
+    value: choices.startAt + minutes * MINUTE,
     unit: "instant",
     inputs: [
       input("first-bird", choices.startAt, "instant", "farm-setting"),
@@ -105,7 +104,7 @@ const doneReckoning = (
 
 const cleanReckoning = (workedAt: number, packsSameDay: boolean): Reckoning =>
   reckoning({
-    value: workedAt + CLEAN_UP_MINUTES * MILLISECONDS_PER_MINUTE,
+    value: workedAt + CLEAN_UP_MINUTES * MINUTE,
     unit: "instant",
     inputs: [
       packsSameDay

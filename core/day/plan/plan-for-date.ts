@@ -1,5 +1,6 @@
 import { clockOfMinute, instantOf } from "#core/calendar/farm-time.ts";
 import type { LocalDay } from "#core/calendar/local-day.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { type CrewMember, crewOf, type Helper } from "#core/day/crew/crew.ts";
 import { type DayPlan, dayPlan } from "#core/day/plan/day-plan.ts";
 import type { PlayLine } from "#core/day/plan/line-plan.ts";
@@ -67,13 +68,11 @@ export function planInput(basis: PlanBasis, day: LocalDay, choices: DayChoices) 
     pens: basis.pens,
     iceBagsInStock: basis.iceBagsInStock,
     minuteAfterStart: (minuteOfDay) =>
-      (atMinute(day, minuteOfDay, basis.timeZone) - choices.startAt) / MILLISECONDS_PER_MINUTE,
+      (atMinute(day, minuteOfDay, basis.timeZone) - choices.startAt) / MINUTE,
     night: nightBefore(day, basis.timeZone, basis.place),
   };
   return { input, forecast };
 }
-
-const MILLISECONDS_PER_MINUTE = 60_000;
 
 /** A minute of a day by the farm's clock; where the clocks jump over it, the first that comes after. */
 function atMinute(day: LocalDay, minuteOfDay: number, timeZone: string): number {

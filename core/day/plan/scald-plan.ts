@@ -1,3 +1,4 @@
+import { SECOND } from "#core/calendar/milliseconds.ts";
 import type { PlanInput } from "#core/day/plan/plan-input.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
 import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
@@ -16,8 +17,6 @@ import {
   TARGET_SECONDS,
 } from "#core/scald/scald-constants.ts";
 import { type ScaldTime, scaldTime } from "#core/scald/scald-time.ts";
-
-const MILLISECONDS_PER_SECOND = 1000;
 
 export interface ScaldPlan {
   readonly bath: Reckoning;
@@ -131,7 +130,7 @@ function burnerPlan(bathCelsius: number, startAt: number, means: Means): BurnerP
   }
   const lit = (seconds: number, used: typeof likelySetup, rule: RuleName) =>
     reckoning({
-      value: startAt - seconds * MILLISECONDS_PER_SECOND,
+      value: startAt - seconds * SECOND,
       unit: "instant",
       inputs: [
         ...heatingInputs(means),

@@ -1,3 +1,4 @@
+import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import type { LinePlan } from "#core/day/plan/line-plan.ts";
 import { temperatureAt } from "#core/sky/day-temperature.ts";
 import type { SunTimes } from "#core/sky/sun.ts";
@@ -8,8 +9,6 @@ export const HOLDING_LIMIT_CELSIUS = 27;
 /** Below this water in a hose left lying freezes: choice, with the ground colder than the air. See docs/sources.md#weather. */
 export const FROST_CELSIUS = 2;
 
-const MINUTE = 60_000;
-const HOUR = 60 * MINUTE;
 const SAMPLE_MINUTES = 10;
 
 export interface WeatherInput {

@@ -1,3 +1,4 @@
+import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import type { LinePlan } from "#core/day/plan/line-plan.ts";
 import type { PlanInput } from "#core/day/plan/plan-input.ts";
 import {
@@ -15,8 +16,6 @@ import {
   WITHDRAWAL_METHODS,
   type WithdrawalMethod,
 } from "#core/withdrawal/withdrawal-constants.ts";
-
-const MILLISECONDS_PER_HOUR = 3_600_000;
 
 /** What a method would do to this day's birds. */
 export interface MethodOutcome {
@@ -38,7 +37,7 @@ export function methodsCompared(plan: PlanInput, line: LinePlan): MethodOutcome[
     const { feedOffHours, share, lateShare } = feedOffBy(method, plan, line);
     return {
       method,
-      feedOffAt: plan.choices.startAt + feedOffHours * MILLISECONDS_PER_HOUR,
+      feedOffAt: plan.choices.startAt + feedOffHours * HOUR,
       windowHours: WITHDRAWAL[method].windowHours,
       share,
       lateShare,
@@ -50,7 +49,8 @@ export function methodsCompared(plan: PlanInput, line: LinePlan): MethodOutcome[
 
 /** Birds that are shut off together: a pen, or the part of a flock that is caught next. */
 export interface PenOfDay {
-  readonly name: string;
+  /** Undefined for a part of a flock that has no pens of its own. */
+  readonly name: string | undefined;
   readonly birds: number;
 }
 
@@ -96,9 +96,7 @@ export function visitsCompared(plan: PlanInput, line: LinePlan, pens: readonly P
         byPen.reduce((running, pen, index) => running + of(pen, pens[index]!.birds), 0);
       return {
         visits: new Set(byPen.map(({ feedOffHours }) => feedOffHours)).size,
-        feedOffAtByPen: byPen.map(
-          ({ feedOffHours }) => choices.startAt + feedOffHours * MILLISECONDS_PER_HOUR,
-        ),
+        feedOffAtByPen: byPen.map(({ feedOffHours }) => choices.startAt + feedOffHours * HOUR),
         tooShort: sum(({ share }) => share.tooShort),
         tooLong: sum(({ share }) => share.tooLong),
         shrinkKilograms:
@@ -114,7 +112,7 @@ export function partsOf(birds: number): PenOfDay[] {
   return Array.from({ length: parts }, (_, part) => {
     const from = Math.floor((birds * part) / parts);
     const to = Math.floor((birds * (part + 1)) / parts);
-    return { name: `birds ${from + 1} to ${to}`, birds: to - from };
+    return { name: undefined, birds: to - from };
   });
 }
 
@@ -137,9 +135,9 @@ export function catchRounds(plan: PlanInput, line: LinePlan): CatchRound[] {
   const aRound = CRATE_BIRDS * CRATES_A_ROUND;
   return Array.from({ length: Math.ceil(choices.birds / aRound) }, (_, round) => {
     const birds = Math.min(aRound, choices.birds - round * aRound);
-    const firstKillAt = choices.startAt + kills[round * aRound]! * MILLISECONDS_PER_HOUR;
+    const firstKillAt = choices.startAt + kills[round * aRound]! * HOUR;
     return {
-      at: firstKillAt - CATCH_AHEAD_MINUTES * 60_000,
+      at: firstKillAt - CATCH_AHEAD_MINUTES * MINUTE,
       birds,
       crates: Math.ceil(birds / CRATE_BIRDS),
     };

@@ -1,3 +1,4 @@
+import { HOUR } from "#core/calendar/milliseconds.ts";
 import type { LinePlan } from "#core/day/plan/line-plan.ts";
 import type { PlanInput } from "#core/day/plan/plan-input.ts";
 import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
@@ -14,7 +15,6 @@ import {
   type WithdrawalRule,
 } from "#core/withdrawal/withdrawal-constants.ts";
 
-const MILLISECONDS_PER_HOUR = 3_600_000;
 /** A bird too full costs more than one off feed too long: a burst gut against an hour's shrink. See docs/sources.md#withdrawal. */
 export const TOO_FULL_WEIGHT = 3;
 
@@ -47,7 +47,7 @@ type Dark = FeedShareInput["dark"];
 
 /** Hours of the night before in which unlit birds don't eat, from the first bird's time; undefined where a lamp burns. */
 export function darkOf({ choices, means, night }: PlanInput): Dark {
-  const hoursFromStart = (at: number) => (at - choices.startAt) / MILLISECONDS_PER_HOUR;
+  const hoursFromStart = (at: number) => (at - choices.startAt) / HOUR;
   return night && !means.arePensLit
     ? { fromHours: hoursFromStart(night.duskAt), toHours: hoursFromStart(night.dawnAt) }
     : undefined;
@@ -104,12 +104,7 @@ export function withdrawalPlan(plan: PlanInput, line: LinePlan): WithdrawalPlan 
       value: hours,
       unit: "hours",
       inputs: [
-        input(
-          "off-feed-from",
-          choices.startAt + share.effectiveOffHours * MILLISECONDS_PER_HOUR,
-          "instant",
-          "calculated",
-        ),
+        input("off-feed-from", choices.startAt + share.effectiveOffHours * HOUR, "instant", "calculated"),
         ...inputs,
       ],
       rule,
@@ -117,7 +112,7 @@ export function withdrawalPlan(plan: PlanInput, line: LinePlan): WithdrawalPlan 
     });
   return {
     feedOffAt: reckoning({
-      value: choices.startAt + feedOffHours * MILLISECONDS_PER_HOUR,
+      value: choices.startAt + feedOffHours * HOUR,
       unit: "instant",
       inputs: [...inputs, input("margin-for-an-early-start", FEED_OFF_BUFFER_HOURS, "hours", "our-estimate")],
       rule: isInDark ? "feed-off-around-dark" : "feed-off-time",

@@ -1,3 +1,4 @@
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 
 /** What happened on the day, as it was tapped. Taps that were removed are not among them. */
@@ -26,7 +27,6 @@ export interface RunProgress {
 
 /** The present pace is that of the last so many birds. Our choice: long enough not to jump, short enough to follow. */
 const PACE_BIRDS = 10;
-const MILLISECONDS_PER_MINUTE = 60_000;
 
 /** How far a day has come, and when it will be done at its present pace with pauses left out. Events in any order. */
 export function runProgress(events: readonly RunEvent[], plannedBirds: number, now: number): RunProgress {
@@ -53,7 +53,7 @@ export function runProgress(events: readonly RunEvent[], plannedBirds: number, n
     lastBirdAt: birds.at(-1),
     done: birds.length,
     toGo,
-    pausedMinutes: pauses.reduce((sum, pause) => sum + pause.to - pause.from, 0) / MILLISECONDS_PER_MINUTE,
+    pausedMinutes: pauses.reduce((sum, pause) => sum + pause.to - pause.from, 0) / MINUTE,
     doneAt: finishedAt === undefined && toGo > 0 ? doneAtPresentPace(birds, pauses, toGo, now) : undefined,
   };
 }
@@ -97,7 +97,7 @@ function doneAtPresentPace(
     inputs: [
       input("birds-to-go", toGo, "birds", "calculated"),
       input("birds-setting-the-pace", lately.length - 1, "birds", "measured"),
-      input("pace", interval / MILLISECONDS_PER_MINUTE, "minutes-per-bird", "measured"),
+      input("pace", interval / MINUTE, "minutes-per-bird", "measured"),
     ],
     rule: "time-left",
     source: "own-log",

@@ -1,4 +1,5 @@
 import { addDays, dayNumber, daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
+import { HOUR } from "#core/calendar/milliseconds.ts";
 import type { BirdWorth } from "#core/day/season/bird-worth.ts";
 import { birdWorth } from "#core/day/season/bird-worth.ts";
 import { type SeasonDay, seasonDay } from "#core/day/season/season-day.ts";
@@ -175,7 +176,7 @@ function againstDay(season: SeasonDay, ageDays: number, { flock, birds }: GroupF
 function darkness({ facts, timeZone, place }: WhenInput, season: SeasonDay, birds: number): Against[] {
   const { dawn, dusk } = sunOfDay(season.day, timeZone, place);
   if (dawn === undefined || dusk === undefined || season.mostBirds === 0) return [];
-  const hoursOfLight = (dusk - dawn) / 3_600_000;
+  const hoursOfLight = (dusk - dawn) / HOUR;
   const share = Math.min(1, birds / season.mostBirds);
   const hoursOfWork = 2 + (facts.terms.longestLineMinutes.value / 60) * share;
   return hoursOfWork > hoursOfLight ? [{ reason: "dark", hoursOfLight, hoursOfWork }] : [];

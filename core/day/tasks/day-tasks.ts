@@ -1,5 +1,6 @@
 import { instantOf, localClock, localDayOf, minuteOfClock, startOfDay } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
+import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import type { DayPlan } from "#core/day/plan/day-plan.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
 import { CLEAN_UP_MINUTES, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
@@ -82,8 +83,6 @@ export interface TaskInput {
 }
 
 const BOOK_AHEAD_DAYS = 21;
-const MINUTE = 60_000;
-const HOUR = 60 * MINUTE;
 
 type Draft = Omit<DayTask, "who" | "isOnTheLine" | "facts"> & {
   readonly facts?: TaskFacts;

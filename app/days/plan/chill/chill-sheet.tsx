@@ -3,12 +3,11 @@ import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
 import type { ChillOfBird } from "#core/day/plan/chill-by-hour.ts";
 import type { BrinePlan } from "#core/day/plan/chill-plan.ts";
 import { type RestRoom, restRoom } from "#core/day/plan/rest-room.ts";
-
-const MINUTE = 60_000;
 
 /** The tanks by the hour: ice, room, how long to cold, brine, and where the birds rest. */
 export function ChillSheet() {

@@ -3,10 +3,10 @@ import { useId } from "react";
 import { ChartFrame, XLabels, YLabels } from "#app/ui/chart-frame.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural, type Show } from "#app/words/show.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { MILLIGRAMS_PER_KILOGRAM, MILLIGRAMS_PER_POUND } from "#core/quantity/conversion.ts";
 
-const MINUTE = 60_000;
 const HEIGHT = 190;
 const LEFT = 64;
 const RIGHT = 44;

@@ -54,8 +54,8 @@ test("what is typed reads into the choices of a day, with its first bird as an i
 });
 
 test.each([
-  [{ birdCount: "59" }, { birdCount: "Only 58 are alive and not scheduled for another day" }],
-  [{ birdCount: "10", cutUpCount: "11" }, { cutUpCount: "There are only 10 birds to cut up" }],
+  [{ birdCount: "59" }, { birdCount: "Only 58 left alive and not scheduled for another day" }],
+  [{ birdCount: "10", cutUpCount: "11" }, { cutUpCount: "Only 10 birds to cut up" }],
   [{ processedOn: "2026-06-26" }, { processedOn: "They hatch on 2026-06-27; choose a later date" }],
   [
     { processedOn: "2027-03-14", startTime: "02:30" },

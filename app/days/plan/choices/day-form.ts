@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { choice, clockTime, localDay, optional, percent, tick, wholeNumber } from "#app/ui/read-field.ts";
+import { plural } from "#app/words/show.ts";
 import { clockOfMinute, instantOf, localClock, minuteOfClock } from "#core/calendar/farm-time.ts";
 import type { CrewSeat } from "#core/day/crew/crew.ts";
 import { WHICH_BIRDS } from "#core/growth/flock.ts";
@@ -111,7 +112,7 @@ export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
       const start = instantOf(choices.processedOn, startTime, timeZone);
       if (choices.birds > freeCount) fault("birdCount", tooManyBirds(freeCount));
       if (choices.cutUp > choices.birds)
-        fault("cutUpCount", `There are only ${choices.birds} birds to cut up`);
+        fault("cutUpCount", `Only ${plural(choices.birds, "bird")} to cut up`);
       if (!start.exists) {
         fault(
           "startTime",
@@ -126,7 +127,7 @@ export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
 export function tooManyBirds(freeCount: number): string {
   return freeCount <= 0
     ? "All birds in this batch are processed, lost, or scheduled for another day"
-    : `Only ${freeCount} are alive and not scheduled for another day`;
+    : `Only ${freeCount} left alive and not scheduled for another day`;
 }
 
 /** Who stands where, as the form sends it. */

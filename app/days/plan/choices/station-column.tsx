@@ -1,4 +1,5 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
+import { sum } from "d3-array";
 import type { Selection } from "#app/days/plan/choices/selection.ts";
 import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/words/words.ts";
 import type { CrewMember } from "#core/day/crew/crew.ts";
@@ -113,7 +114,7 @@ function Busy({ share }: { share: StationShare }) {
         {PARTS.map(({ part, className }, index) => (
           <rect
             key={part}
-            x={thousandth(PARTS.slice(0, index).reduce((sum, before) => sum + share[before.part], 0))}
+            x={thousandth(sum(PARTS.slice(0, index), ({ part }) => share[part]))}
             width={thousandth(share[part])}
             height="0.08"
             className={className}

@@ -1,3 +1,4 @@
+import { sum } from "d3-array";
 import type { Side } from "#app/days/plan/compare/compare-rows.ts";
 import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
 import { playedLine } from "#app/server/day/played-line.server.ts";
@@ -32,7 +33,7 @@ export function sideOf(
     processedOn: choices.processedOn,
     planned,
     bottleneck: bottleneck(planned.plan.line.setup.day, LINE_SEED, BOTTLENECK_MORNINGS)?.station,
-    toBuyCents: needs.reduce((sum, { cents }) => sum + cents, 0),
+    toBuyCents: sum(needs, ({ cents }) => cents),
     weather: forecast && weatherOf(planned, forecast),
     against: speaksAgainst(here, farm, choices),
   };

@@ -3,23 +3,22 @@ import { area } from "d3-shape";
 import { useId } from "react";
 import { ChartFrame, XLabels } from "#app/ui/chart-frame.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
-
 import { useShow } from "#app/ui/use-show.tsx";
 import { localHours } from "#core/calendar/farm-time.ts";
+import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import type { LinePlan } from "#core/day/plan/line-plan.ts";
 import { type CurvePoint, finishCurve } from "#core/processing-line/finish-curve.ts";
 
 const HEIGHT = 190;
 const TOP = 46;
 const FLOOR = HEIGHT - 26;
-const MINUTE = 60_000;
 
 /** When the last bird is in the chill tank: the curve of all replications, with the likely finish and 9 in 10 marked. */
 export function FinishChart({ line, startAt }: { line: LinePlan; startAt: number }) {
   const show = useShow();
   const { likelyAt, nineInTenAt, oneInTenAt, answer } = line;
   const curve = finishCurve(answer.lastChills);
-  const hours = (nineInTenAt.value - oneInTenAt.value) / 3_600_000;
+  const hours = (nineInTenAt.value - oneInTenAt.value) / HOUR;
   return (
     <Sheet heading="Finish time" beside={`from ${show.count(answer.replications)} simulated days`}>
       <p className="text-sm">

@@ -1,6 +1,7 @@
 import { isLess, leverInWords, NO_DIFFERENCE_MINUTES } from "#app/days/plan/line/lever-words.ts";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import type { LeverEffect } from "#core/processing-line/alternatives/what-helps.ts";
 
 interface HelpsSheetProps {
@@ -14,15 +15,13 @@ interface HelpsSheetProps {
   cutUp: number;
 }
 
-const HOUR = 3_600_000;
-
 const SHOWN = 6;
 
 /** What would save most, what would make no difference, and what could be done without. */
 export function HelpsSheet({ helps, startAt, doneAt, sunrise, cutUp }: HelpsSheetProps) {
   const show = useShow();
   const words = ({ lever }: LeverEffect) =>
-    leverInWords(lever, (minute) => show.time(startAt + minute * 60_000));
+    leverInWords(lever, (minute) => show.time(startAt + minute * MINUTE));
   const more = (helps ?? []).filter(({ lever }) => !isLess(lever));
   const saving = more.filter(({ savedMinutes }) => savedMinutes >= NO_DIFFERENCE_MINUTES);
   const nothing = more.filter(({ savedMinutes }) => Math.abs(savedMinutes) < NO_DIFFERENCE_MINUTES);

@@ -76,7 +76,7 @@ describe("the line as a row of stations", () => {
     expect(words).toContain(`Share of time spent working: Tobias ${share} %`);
     // Giblets are a knife's work: Juno, fourteen, only pins and rinses, and no one else was told to do them.
     expect(words).toMatch(/Giblets 1 place nobody/);
-    expect(words).toMatch(/Pin feathers 2 places Juno/);
+    expect(words).toMatch(/Pinfeathers 2 places Juno/);
   });
 });
 
@@ -185,11 +185,9 @@ describe("the best crew", () => {
 
   test("stands beside what is set, with what each move saves alone and what limits the line then", () => {
     const words = sheet(found(31));
-    expect(words).toContain("Done 31 min sooner; then pin feathers limits the line.");
-    expect(words).toContain(
-      "Maren evisceration, then rinse, inspect evisceration, then pin feathers −31 min",
-    );
-    expect(words).toContain("One move: Maren at pin feathers, −12 min");
+    expect(words).toContain("Done 31 min sooner; then pinfeathers limits the line.");
+    expect(words).toContain("Maren evisceration, then rinse, inspect evisceration, then pinfeathers −31 min");
+    expect(words).toContain("One move: Maren at pinfeathers, −12 min");
     expect(sheet(found(31, Number.NaN))).toContain("not alone");
     expect(sheet(found(31, -4))).toContain("+4 min");
     expect(sheet(found(31, 0.3))).toContain("0 min");

@@ -1,5 +1,6 @@
 import { plural, type Show } from "#app/words/show.ts";
 import { STATION_WORDS } from "#app/words/words.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { DRAIN_MINUTES } from "#core/processing-line/line-constants.ts";
@@ -42,7 +43,7 @@ function stationWords({ plan, choices }: PlanForDate, show: Show): Record<Statio
   const { day } = line.setup;
   const hasBreak = day.breaks.length > 0;
   const [from, to] = scald.secondsRange.map((seconds) => show.value(seconds, "seconds"));
-  const clock = (minute: number) => show.time(choices.startAt + minute * 60_000);
+  const clock = (minute: number) => show.time(choices.startAt + minute * MINUTE);
   return {
     cones: [
       `${plural(choices.cones, "cone")}. Hold the bird until it calms; cut close to the jaw.`,

@@ -1,8 +1,9 @@
-import { range } from "d3-array";
+import { range, sum } from "d3-array";
 import { useDeferredValue, useEffect, useId, useMemo, useState } from "react";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { STATION_WORDS } from "#app/words/words.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { isBeforeChill, STATIONS } from "#core/processing-line/line-station.ts";
@@ -17,7 +18,7 @@ export function WatchSheet({ day, startAt }: { day: LineDay; startAt: number }) 
   const show = useShow();
   const playing = usePlaying(day);
   const { replication, minute, isMoved } = playing;
-  const clock = show.time(startAt + minute * 60_000);
+  const clock = show.time(startAt + minute * MINUTE);
   const dots = dotsAt(replication.birds.map((steps) => placeAt(steps, minute)));
   return (
     <Sheet heading="Simulation" beside="one typical day, one dot per bird">
@@ -47,7 +48,7 @@ function usePlaying(day: LineDay) {
     if (!isPlaying) return;
     let last = performance.now();
     let frame = requestAnimationFrame(function tick(now) {
-      const passed = ((now - last) / 60_000) * speed;
+      const passed = ((now - last) / MINUTE) * speed;
       last = now;
       setChosen((current) => Math.min(replication.to, (current ?? replication.from) + passed));
       frame = requestAnimationFrame(tick);
@@ -157,7 +158,7 @@ function dotFor(birds: number): number {
 /** Birds at work are filled, those that wait are rings above them; crates and chill fill up row by row. */
 function Picture({ dots, clock }: { dots: Record<Stop, Stack>; clock: string }) {
   const id = useId();
-  const dot = dotFor(STOPS.reduce((sum, stop) => sum + dots[stop].working + dots[stop].waiting, 0));
+  const dot = dotFor(sum(STOPS, (stop) => dots[stop].working + dots[stop].waiting));
   const across = Math.floor(ROOM.width / dot);
   /** A dot is a line of no length with round ends. */
   const round = { strokeLinecap: "round", strokeWidth: dot * 0.72 } as const;

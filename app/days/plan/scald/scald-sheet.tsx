@@ -64,7 +64,7 @@ const VERDICT_WORDS: Readonly<Record<ScaldVerdict, string>> = {
   good: "still plucks clean",
   under: "comes out under-scalded",
   over: "comes out over-scalded",
-  "skin-damage": "has its skin cooked",
+  "skin-damage": "comes out with cooked skin",
 };
 
 /** What the lowest water of the day means for the dip, and whether the yellow skin stays on. */
@@ -72,8 +72,8 @@ function coldestWords({ seconds, afterUsual, isCuticleLikelyKept }: ColdestDip, 
   const dip = (of: number) => show.value(of, "seconds");
   const there =
     seconds === undefined
-      ? "There it never loosens the feathers."
-      : `There the dip takes ${dip(seconds)}; taken out after ${dip(usual)}, a bird ${VERDICT_WORDS[afterUsual.verdict]}.`;
+      ? "At that temperature the feathers never loosen."
+      : `At that temperature the dip takes ${dip(seconds)}; a bird taken out after ${dip(usual)} ${VERDICT_WORDS[afterUsual.verdict]}.`;
   const cuticle = isCuticleLikelyKept
     ? "The yellow outer skin likely stays on."
     : "The yellow outer skin comes off with the feathers.";

@@ -133,7 +133,7 @@ function Sanitizer({ bleachMilliliters }: { bleachMilliliters: number }) {
         <b className="font-mono">{show.value(bleachMilliliters, "milliliters")}</b> of plain bleach at{" "}
         {show.value(NEEDS.hypochloriteFraction, "fraction")} in{" "}
         <b className="font-mono">{show.volume(NEEDS.sanitizerLiters)}</b> of cold water:{" "}
-        {NEEDS.sanitizerMilligramsPerLiter} mg of chlorine per liter.
+        {NEEDS.sanitizerMilligramsPerLiter} ppm of chlorine.
       </p>
       <p className="pt-2 text-sm">
         Plain, unscented bleach only. <b>Never mix it with acid, vinegar, ammonia, or hot water.</b> Scrub

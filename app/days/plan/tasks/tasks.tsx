@@ -11,6 +11,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import type { TaskWords } from "#app/words/task-words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import type { DayTask } from "#core/day/tasks/day-tasks.ts";
 import type { TaskDone } from "#db/day/task-queries.server.ts";
 import type { Route } from "./+types/tasks.ts";
@@ -70,7 +71,7 @@ export default function Tasks({
                 key={task.key}
                 task={task}
                 done={done.find((one) => one.task === task.key)}
-                isLate={task.at + task.minutes * 60_000 < at}
+                isLate={task.at + task.minutes * MINUTE < at}
                 entryId={`${entryId}-${task.key}`}
                 here={`/days/${day.id}/tasks`}
               />

@@ -2,6 +2,7 @@ import { interpolateRound } from "d3-interpolate";
 import { scaleLinear } from "d3-scale";
 import { useId } from "react";
 import { ChartFrame, XLabels } from "#app/ui/chart-frame.tsx";
+import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 
 const HEIGHT = 150;
@@ -64,6 +65,6 @@ function Drawn({ planned, feedOffAt, window: [least, most], width }: HoursChartP
 /** Hours off feed of a bird killed so many minutes after the first bird's time; birds that stop at dusk are off from then. */
 function hoursOffBy({ plan, choices }: PlanForDate, feedOffAt: number): (minute: number) => number {
   const { startAt } = choices;
-  const effectiveAt = Math.max(feedOffAt, startAt + plan.withdrawal.share.effectiveOffHours * 3_600_000);
-  return (minute) => (startAt + minute * 60_000 - Math.min(feedOffAt, effectiveAt)) / 3_600_000;
+  const effectiveAt = Math.max(feedOffAt, startAt + plan.withdrawal.share.effectiveOffHours * HOUR);
+  return (minute) => (startAt + minute * MINUTE - Math.min(feedOffAt, effectiveAt)) / HOUR;
 }

@@ -1,3 +1,4 @@
+import { sum } from "d3-array";
 import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { HoursChart } from "#app/days/plan/withdrawal/hours-chart.tsx";
 import { type Column, DataTable } from "#app/ui/data-table.tsx";
@@ -5,7 +6,7 @@ import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { WITHDRAWAL_OPTIONS } from "#app/words/words.ts";
-import type { MethodOutcome } from "#core/day/plan/withdrawal-choices.ts";
+import type { MethodOutcome, PenOfDay } from "#core/day/plan/withdrawal-choices.ts";
 import type { FeedShare } from "#core/withdrawal/feed-share.ts";
 
 const nameOf = (method: string) => WITHDRAWAL_OPTIONS.find(({ value }) => value === method)!.label;
@@ -91,7 +92,9 @@ function Visits() {
             <b>{plural(visit.visits, "visit")}:</b>{" "}
             {index === 0
               ? `all ${show.dayTime(visit.feedOffAtByPen[0]!)}`
-              : pens.map((pen, at) => `${pen.name} ${show.dayTime(visit.feedOffAtByPen[at]!)}`).join("; ")}
+              : pens
+                  .map((_, at) => `${penInWords(pens, at)} ${show.dayTime(visit.feedOffAtByPen[at]!)}`)
+                  .join("; ")}
             . {outsideInWords(visit, planned.choices.birds)} {show.value(visit.shrinkKilograms, "kg")} lost,
             with no margin for an early start.
           </li>
@@ -104,6 +107,12 @@ function Visits() {
       </p>
     </>
   );
+}
+
+/** A pen by its name, or the birds that are caught one after the other by their numbers. */
+function penInWords(pens: readonly PenOfDay[], at: number): string {
+  const before = sum(pens.slice(0, at), ({ birds }) => birds);
+  return pens[at]!.name ?? `birds ${before + 1} to ${before + pens[at]!.birds}`;
 }
 
 function outsideInWords(

@@ -11,6 +11,7 @@ import { loadFactPage } from "#app/batches/record/fact-page.server.ts";
 import { TakeSome, type TakeSomeView } from "#app/batches/record/take-some.tsx";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { submitted } from "#app/server/submitted.server.ts";
+import { AskBox } from "#app/ui/ask-box.tsx";
 import { Figure } from "#app/ui/figure.tsx";
 import { Button, ButtonLink, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -240,26 +241,22 @@ interface OnAnotherDateProps {
 }
 
 function OnAnotherDate({ asked, hatchedOn, isRead }: OnAnotherDateProps) {
+  const show = useShow();
   return (
-    <>
-      <Form method="get" preventScrollReset className="mt-3 flex items-end gap-2">
-        <label className="grid grow gap-1">
-          <span className="text-sm text-soft">On another date</span>
-          <input
-            type="date"
-            name="on"
-            defaultValue={asked}
-            min={hatchedOn}
-            className="min-h-12 rounded-sheet border border-soft bg-white px-3"
-          />
-        </label>
-        <Button kind="plain">Show</Button>
-      </Form>
-      {!isRead && (
-        <p role="alert" className="pt-2 text-sm font-semibold text-barn">
-          Choose a date from {hatchedOn} on, when they hatch. Today is shown for now.
-        </p>
-      )}
-    </>
+    <Form method="get" preventScrollReset className="mt-3 flex items-end gap-2">
+      <AskBox
+        type="date"
+        name="on"
+        label="On another date"
+        defaultValue={asked}
+        min={hatchedOn}
+        fault={
+          isRead
+            ? undefined
+            : `Choose a date from ${show.dayWithYear(hatchedOn)} on, when they hatch. Today is shown for now.`
+        }
+      />
+      <Button kind="plain">Show</Button>
+    </Form>
   );
 }

@@ -1,7 +1,9 @@
 import { Link } from "react-router";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
+import { type Column, DataTable } from "#app/ui/data-table.tsx";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import type { Show } from "#app/words/show.ts";
 import { supplyAmount } from "#app/words/supply-words.ts";
 import type { Route } from "./+types/supplies.ts";
 
@@ -30,47 +32,43 @@ export default function Supplies({ loaderData: { supplies } }: Route.ComponentPr
         </EmptyPlace>
       ) : (
         <Sheet heading="In stock">
-          <table className="w-full">
-            <thead>
-              <tr className="border-b border-ink text-left text-sm">
-                <th className="py-1 pr-3">What</th>
-                <th className="pr-3 text-right">On hand</th>
-                <th className="pr-3">Pack</th>
-              </tr>
-            </thead>
-            <tbody>
-              {supplies.map((supply) => {
-                return (
-                  <tr key={supply.id} className="border-b border-rule align-baseline last:border-b-0">
-                    <th scope="row" className="pr-3 text-left font-normal">
-                      <Link
-                        to={`/freezers/supplies/${supply.id}`}
-                        className="inline-flex min-h-12 items-center underline"
-                      >
-                        {supply.name}
-                      </Link>
-                      {supply.mostMilligrams !== null && (
-                        <span className="text-sm text-soft">
-                          {" "}
-                          birds up to {show.bird(supply.mostMilligrams)}
-                        </span>
-                      )}
-                    </th>
-                    <td className="pr-3 text-right font-mono">
-                      {supply.inStock === null
-                        ? "not counted"
-                        : supplyAmount(supply.kind, supply.inStock, show)}
-                    </td>
-                    <td className="text-sm">
-                      {supplyAmount(supply.kind, supply.packAmount, show)} for {show.money(supply.packCents)}
-                    </td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
+          <DataTable
+            caption="Supplies in stock"
+            columns={columnsOf(show)}
+            rows={supplies}
+            keyOf={({ id }) => id}
+            className=""
+          />
         </Sheet>
       )}
     </Page>
   );
 }
+
+type Supply = Route.ComponentProps["loaderData"]["supplies"][number];
+
+const columnsOf = (show: Show): Column<Supply>[] => [
+  {
+    head: "What",
+    cell: ({ id, name, mostMilligrams }) => (
+      <>
+        <Link to={`/freezers/supplies/${id}`} className="inline-flex min-h-12 items-center underline">
+          {name}
+        </Link>
+        {mostMilligrams !== null && (
+          <span className="text-sm text-soft">{` birds up to ${show.bird(mostMilligrams)}`}</span>
+        )}
+      </>
+    ),
+  },
+  {
+    head: "On hand",
+    isNumber: true,
+    cell: ({ kind, inStock }) => (inStock === null ? "not counted" : supplyAmount(kind, inStock, show)),
+  },
+  {
+    head: "Pack",
+    cell: ({ kind, packAmount, packCents }) =>
+      `${supplyAmount(kind, packAmount, show)} for ${show.money(packCents)}`,
+  },
+];

@@ -1,4 +1,5 @@
 import { Form } from "react-router";
+import { AskBox } from "#app/ui/ask-box.tsx";
 import { type Column, DataTable, Under } from "#app/ui/data-table.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -33,22 +34,15 @@ export function TakeSome({ view, batchId }: TakeSomeProps) {
         className="flex flex-wrap items-end gap-2 py-1"
       >
         <input type="hidden" name="on" value={on} />
-        <label className="grid gap-1">
-          <span className="text-sm text-soft">Largest birds, out of {current}</span>
-          <input
-            name="biggest"
-            inputMode="numeric"
-            defaultValue={asked}
-            className="min-h-12 w-28 rounded-sheet border border-soft bg-white px-3"
-          />
-        </label>
+        <AskBox
+          name="biggest"
+          label={`Largest birds, out of ${current}`}
+          inputMode="numeric"
+          defaultValue={asked}
+          fault={asked !== "" && !divided ? `Enter a number from 1 to ${current}` : undefined}
+        />
         <Button kind="plain">Calculate</Button>
       </Form>
-      {asked !== "" && !divided && (
-        <p role="alert" className="text-sm font-semibold text-barn">
-          Enter a number from 1 to {current}
-        </p>
-      )}
       {divided && <Divided divided={divided} dressedFraction={dressedFraction} />}
     </Sheet>
   );

@@ -8,11 +8,13 @@ import { progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { type Column, DataTable } from "#app/ui/data-table.tsx";
 import { ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { plural } from "#app/words/show.ts";
+import { plural, type Show } from "#app/words/show.ts";
 import { USE_WORDS } from "#app/words/words.ts";
 import { packTally } from "#core/packing/pack-tally.ts";
+import type { Carcass } from "#db/day/pack-queries.server.ts";
 import type { StoragePlace } from "#db/farm/farm-queries.server.ts";
 import type { Route } from "./+types/pack.ts";
 
@@ -123,39 +125,30 @@ function Weights({
       {isSettled && <DotPlot weights={dressedWeights(carcasses)} sentence={sentence} />}
       <details>
         <summary className="min-h-10 text-sm text-soft underline">Show all as a table</summary>
-        <table className="w-full text-sm">
-          <thead>
-            <tr className="text-left text-soft">
-              <th scope="col">Bird</th>
-              <th scope="col">Use</th>
-              <th scope="col" className="text-right">
-                Weight
-              </th>
-              <th scope="col" className="text-right">
-                As entered
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {carcasses.toReversed().map((carcass) => (
-              <tr key={carcass.entryId} className="border-t border-rule">
-                <td className="py-1">{carcass.birdNumber}</td>
-                <td>
-                  {USE_WORDS[carcass.purpose]}
-                  {carcass.reason && `: ${carcass.reason}`}
-                </td>
-                <td className="text-right font-mono">
-                  {carcass.weightMilligrams === null ? "–" : show.exactBird(carcass.weightMilligrams)}
-                </td>
-                <td className="text-right font-mono">{carcass.asTyped || "–"}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          caption="Weights so far"
+          columns={columnsOf(show)}
+          rows={carcasses.toReversed()}
+          keyOf={({ entryId }) => entryId}
+        />
       </details>
     </Sheet>
   );
 }
+
+const columnsOf = (show: Show): Column<Carcass>[] => [
+  { head: "Bird", cell: ({ birdNumber }) => birdNumber },
+  {
+    head: "Use",
+    cell: ({ purpose, reason }) => `${USE_WORDS[purpose]}${reason ? `: ${reason}` : ""}`,
+  },
+  {
+    head: "Weight",
+    isNumber: true,
+    cell: ({ weightMilligrams }) => (weightMilligrams === null ? "–" : show.exactBird(weightMilligrams)),
+  },
+  { head: "As entered", isNumber: true, cell: ({ asTyped }) => asTyped || "–" },
+];
 
 function Tally({ tally, toGo, day }: Loaded) {
   const show = useShow();

@@ -1,9 +1,9 @@
 import { sum } from "d3-array";
-import { useId } from "react";
 import { Form } from "react-router";
 import { chicksForm, needsOf } from "#app/season/chicks/chicks-form.ts";
 import { seasonFacts } from "#app/server/day/season-reading.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
+import { AskBox } from "#app/ui/ask-box.tsx";
 import { Button, ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
@@ -32,29 +32,29 @@ export function loader({ context, request }: Route.LoaderArgs) {
   return { unitSystem, asked, faults: {}, plans: chicksToOrder(facts, needsOf(read.data), most) };
 }
 
-export default function Chicks({ loaderData: { unitSystem, asked, faults, plans } }: Route.ComponentProps) {
-  const box = { asked, faults: faults as Record<string, string> };
+export default function Chicks({ loaderData: { asked, faults, plans } }: Route.ComponentProps) {
+  const box = (name: string) => ({
+    name,
+    defaultValue: (asked as Record<string, string>)[name],
+    fault: (faults as Record<string, string>)[name],
+  });
+  const fault = (faults as Record<string, string>)[""];
   return (
     <Page>
       <PageHead title="How many chicks?" line="from what you need in the freezer back to the chick order" />
       <Sheet heading="Birds needed">
         <Form method="get" className="grid gap-4 py-2 sm:grid-cols-3" preventScrollReset>
-          <Box {...box} name="weekly" label="Birds per week, for a year" hint="For the household" />
-          <Box {...box} name="gate" label="Birds to sell" hint="At any time" />
-          <Box
-            {...box}
-            name="most"
-            label="Maximum size"
-            hint={unitSystem === "us" ? "Dressed weight" : "Dressed weight"}
-          />
-          <Box {...box} name="dated" label="Birds by a date" hint="For a holiday or a wedding" />
-          <Box {...box} name="by" label="Needed by" type="date" />
+          <AskBox {...box("weekly")} label="Birds per week, for a year" hint="For the household" />
+          <AskBox {...box("gate")} label="Birds to sell" hint="At any time" />
+          <AskBox {...box("most")} label="Maximum size" hint="Dressed weight" />
+          <AskBox {...box("dated")} label="Birds by a date" hint="For a holiday or a wedding" />
+          <AskBox {...box("by")} label="Needed by" type="date" />
           <div className="self-end">
             <Button className="w-full">Calculate</Button>
           </div>
-          {box.faults[""] && (
+          {fault && (
             <p role="alert" className="text-sm font-semibold text-barn">
-              {box.faults[""]}
+              {fault}
             </p>
           )}
         </Form>
@@ -63,48 +63,6 @@ export default function Chicks({ loaderData: { unitSystem, asked, faults, plans 
         <Kind key={plan.kind} plan={plan} />
       ))}
     </Page>
-  );
-}
-
-interface BoxProps {
-  asked: Record<string, string>;
-  faults: Record<string, string>;
-  name: string;
-  label: string;
-  hint?: string;
-  type?: "text" | "date";
-}
-
-function Box({ asked, faults, name, label, hint, type = "text" }: BoxProps) {
-  const fault = faults[name];
-  const id = useId();
-  const described = [hint && `${id}-hint`, fault && `${id}-fault`].filter(Boolean).join(" ");
-  return (
-    <div className="grid content-end gap-1">
-      <label htmlFor={id} className="font-semibold">
-        {label}
-      </label>
-      {hint && (
-        <p id={`${id}-hint`} className="text-sm text-soft">
-          {hint}
-        </p>
-      )}
-      <input
-        id={id}
-        name={name}
-        type={type}
-        defaultValue={asked[name]}
-        autoComplete="off"
-        aria-invalid={fault ? true : undefined}
-        aria-describedby={described || undefined}
-        className="min-h-12 w-full rounded-sheet border border-soft bg-white px-3 aria-invalid:border-2 aria-invalid:border-barn"
-      />
-      {fault && (
-        <p id={`${id}-fault`} role="alert" className="text-sm font-semibold text-barn">
-          {fault}
-        </p>
-      )}
-    </div>
   );
 }
 

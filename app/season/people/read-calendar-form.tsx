@@ -29,7 +29,7 @@ export function ReadCalendarForm({ personId, name, entryId, fault }: ReadCalenda
           name="calendar"
           accept=".ics,text/calendar"
           aria-invalid={fault ? true : undefined}
-          className="min-h-12 w-full rounded-sheet border border-soft bg-white px-3 py-2 aria-invalid:border-2 aria-invalid:border-barn"
+          className="field-box py-2"
         />
       </label>
       {fault && (

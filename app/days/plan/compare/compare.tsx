@@ -1,4 +1,3 @@
-import type { ComponentProps } from "react";
 import { Form } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { isSent } from "#app/days/plan/choices/day-form.ts";
@@ -10,6 +9,7 @@ import { planBasis } from "#app/server/day/plan-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
+import { AskBox } from "#app/ui/ask-box.tsx";
 import { type Column, DataTable } from "#app/ui/data-table.tsx";
 import { Button, Page, Sheet } from "#app/ui/sheet.tsx";
 import { plural, showFor } from "#app/words/show.ts";
@@ -114,7 +114,7 @@ function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & 
       <div className="grid grid-cols-2 gap-3">
         {FIELDS.map(({ name, label, type }) => (
           <div key={name} className={type === "text" ? "" : "col-span-2"}>
-            <Box
+            <AskBox
               name={name}
               label={label}
               type={type}
@@ -139,7 +139,7 @@ function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & 
             {name}
           </label>
         ))}
-        <Box
+        <AskBox
           name="helpers"
           label="Unnamed helpers"
           inputMode="numeric"
@@ -157,35 +157,5 @@ function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & 
         </Button>
       </div>
     </Form>
-  );
-}
-
-interface BoxProps extends ComponentProps<"input"> {
-  name: string;
-  label: string;
-  fault: string | undefined;
-}
-
-/** A field of a question, which keeps nothing: its words, what was asked, and what is wrong with it. */
-function Box({ label, fault, ...input }: BoxProps) {
-  const faultId = `${input.name}-fault`;
-  return (
-    <div className="grid min-w-0 content-start gap-1">
-      <label htmlFor={input.name} className="text-sm font-semibold">
-        {label}
-      </label>
-      <input
-        {...input}
-        id={input.name}
-        aria-invalid={fault !== undefined}
-        aria-describedby={fault ? faultId : undefined}
-        className="min-h-12 w-full rounded-sheet border border-soft bg-white px-3 aria-invalid:border-2 aria-invalid:border-barn"
-      />
-      {fault && (
-        <span id={faultId} className="text-sm font-semibold text-barn">
-          {fault}
-        </span>
-      )}
-    </div>
   );
 }

@@ -56,7 +56,7 @@ export default function FromFile({ loaderData: { batchName }, actionData }: Rout
               name="plan"
               accept=".json,application/json"
               aria-invalid={problems.length > 0 ? true : undefined}
-              className="min-h-12 w-full rounded-sheet border border-soft bg-white px-3 py-2 aria-invalid:border-2 aria-invalid:border-barn"
+              className="field-box py-2"
             />
           </label>
           {problems.length > 0 && (

@@ -12,8 +12,8 @@ export const OURS = {
   tankLiters: 230,
   bagKilograms: kilogramsFromMilligrams(milligramsFromPounds(20)),
   jugMilliliters: 3785,
-  scalderLiters: 57,
-  scalderWatts: { electric: 2000, propane: 16_000 },
+  scalderLiters: 76,
+  scalderWatts: { electric: 3000, propane: 16_000 },
   centsAnHour: 1500,
   birdsAYear: 100,
 } as const;

@@ -65,7 +65,14 @@ test("any day leaves pages that can be read, and money that adds up", async () =
         const flock = { kind: "fast", maleSharePermille: 500, hatchedOn: "2026-07-20" } as const;
         HERE.file.addBatch(
           { entryId: `flock-of-day-${number}`, at },
-          { ...flock, name, orderedCount: null, arrivedCount: 12, awaitedOn: null, chickCostCents: 2501 },
+          {
+            ...flock,
+            name,
+            orderedCount: undefined,
+            arrivedCount: 12,
+            awaitedOn: undefined,
+            chickCostCents: 2501,
+          },
         );
         const batch = HERE.file.batches().find((one) => one.name === name)!;
         const set = { entryId: `set-of-day-${number}`, at };

@@ -65,10 +65,10 @@ test("any story is kept or asked about, and leaves pages that can be read", asyn
       async ({ isAwaited, ...flock }, lines, taken, isUs) => {
         flocks += 1;
         const name = `Flock ${flocks}`;
-        const awaitedOn = isAwaited ? flock.hatchedOn : null;
+        const awaitedOn = isAwaited ? flock.hatchedOn : undefined;
         HERE.file.addBatch(
           { entryId: `flock-of-tests-${flocks}`, at: 0 },
-          { ...flock, name, awaitedOn, maleSharePermille: 500, orderedCount: null },
+          { ...flock, name, awaitedOn, maleSharePermille: 500, orderedCount: undefined },
         );
         const { id } = HERE.file.batches().find((one) => one.name === name)!;
         const params = { batchId: String(id) };

@@ -40,7 +40,7 @@ describe("on a farm with a day", () => {
       weightMilligrams: 2_000_000,
       asTyped: "=2+5",
       reason: "",
-      placeId: null,
+      placeId: undefined,
     });
     expect(await leaf()).toBe("/days/1/pack");
   });

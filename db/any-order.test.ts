@@ -49,7 +49,7 @@ function play(file: FarmFile, steps: readonly Step[], check: (current: readonly 
   file.addDay(entry(), batch, "UTC", CHOICES);
   const day = file.openDays()[0]!.id;
   const current: Kept[] = [];
-  const feed = (from: number | null, to: number | null, bags: number) => ({
+  const feed = (from: number | undefined, to: number | undefined, bags: number) => ({
     movedOn: ON,
     fromBatchId: from,
     toBatchId: to,
@@ -73,9 +73,9 @@ function play(file: FarmFile, steps: readonly Step[], check: (current: readonly 
         case "left":
           return file.recordFeedLeft(sent, batch, { countedOn: ON, leftMilligrams: step.count * BAG });
         case "to stock":
-          return file.recordFeedMove(sent, feed(batch, null, step.count));
+          return file.recordFeedMove(sent, feed(batch, undefined, step.count));
         case "from stock":
-          return file.recordFeedMove(sent, feed(null, batch, step.count));
+          return file.recordFeedMove(sent, feed(undefined, batch, step.count));
         case "pen":
           return file.recordPenMove(sent, batch, {
             movedOn: ON,
@@ -94,7 +94,7 @@ function play(file: FarmFile, steps: readonly Step[], check: (current: readonly 
       const send = sender(step);
       if (send().recorded) current.push({ entryId: send.id, step, send });
     } else if (step.what === "settle")
-      file.settling.settle(entry(), day, { workMinutes: null, liveMeanMilligrams: null });
+      file.settling.settle(entry(), day, { workMinutes: undefined, liveMeanMilligrams: undefined });
     else if (step.what === "reopen") file.settling.reopen(day, 1);
     else if (step.what === "again") {
       const kept = current[step.which % Math.max(1, current.length)];

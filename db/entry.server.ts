@@ -100,7 +100,7 @@ const FACTS = [
  * Batches, days, taps, birds and settlements are not among them; those have rules of their own.
  */
 export function removeFact(database: Database) {
-  const selectIsFact = database.prepare<{ id: string }, { found: 0 | 1 }>(`
+  const selectIsFact = database.prepare<{ id: string }, { found: boolean }>(`
     SELECT ${FACTS.map((table) => `EXISTS (SELECT 1 FROM ${table} WHERE entry_id = @id)`).join(" OR ")}
         OR EXISTS (SELECT 1 FROM supply_move WHERE entry_id = @id AND kind <> 'used')
         OR EXISTS (SELECT 1 FROM day_cost AS cost WHERE cost.entry_id = @id AND NOT EXISTS (

@@ -93,7 +93,7 @@ describe("birds are counted", () => {
       file().pack.recordCarcass(entry(), day, { ...CARCASS, birdNumber: bird });
     expect(file().batch(batch)?.aliveCount).toBe(14);
     expect(file().freeForDay(batch)).toBe(12);
-    file().settling.settle(entry(), day, { workMinutes: null, liveMeanMilligrams: null });
+    file().settling.settle(entry(), day, { workMinutes: undefined, liveMeanMilligrams: undefined });
     expect(file().freeForDay(batch)).toBe(14);
   });
 });
@@ -123,13 +123,13 @@ describe("a day", () => {
 
   test("that is settled takes no more taps, birds or costs until it is opened again", () => {
     const day = dayId();
-    expect(file().settling.settle(entry(), day, { workMinutes: 60, liveMeanMilligrams: null })).toEqual({
+    expect(file().settling.settle(entry(), day, { workMinutes: 60, liveMeanMilligrams: undefined })).toEqual({
       recorded: false,
       reason: "nothing-packed",
     });
     const packed = entry();
     file().pack.recordCarcass(packed, day, CARCASS);
-    file().settling.settle(entry(), day, { workMinutes: 60, liveMeanMilligrams: null });
+    file().settling.settle(entry(), day, { workMinutes: 60, liveMeanMilligrams: undefined });
     const refused = { recorded: false, reason: "day-settled" };
     expect(file().run.record(entry(), day, { kind: "bird", at: 9, note: "" })).toEqual(refused);
     expect(file().pack.recordCarcass(entry(), day, { ...CARCASS, birdNumber: 2 })).toEqual(refused);
@@ -156,8 +156,8 @@ describe("a day", () => {
 
 describe("the file refuses what is never true", () => {
   test.each([
-    ["a condemned bird without a reason", { purpose: "condemned", reason: "", weightMilligrams: null }],
-    ["a bird for sale without a weight", { weightMilligrams: null }],
+    ["a condemned bird without a reason", { purpose: "condemned", reason: "", weightMilligrams: undefined }],
+    ["a bird for sale without a weight", { weightMilligrams: undefined }],
     ["a bird of 46 lb", { weightMilligrams: 20_865_249 }],
     ["a bird of no weight", { weightMilligrams: 0 }],
     ["half a milligram", { weightMilligrams: 2_000_000.5 }],

@@ -24,7 +24,7 @@ export const BATCH = {
   maleSharePermille: 500,
   hatchedOn: "2026-04-21",
   orderedCount: 20,
-  awaitedOn: null,
+  awaitedOn: undefined,
   arrivedCount: 22,
   chickCostCents: 5000,
 } as const;
@@ -50,14 +50,14 @@ export const CARCASS = {
   weightMilligrams: 2_075_185,
   asTyped: "4 9.2",
   reason: "",
-  placeId: null,
+  placeId: undefined,
 } as const;
 
 /** A hundred for 4.80. */
 export const TIES = {
   name: "Ties",
   kind: "tie",
-  mostMilligrams: null,
+  mostMilligrams: undefined,
   packAmount: 100,
   packCents: 480,
 } as const;

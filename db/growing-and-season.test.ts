@@ -26,7 +26,7 @@ describe("a growing flock", () => {
     expect(file().batch(id)).toMatchObject({ awaitedOn: "2026-04-22", aliveCount: 20 });
     const came = entry();
     file().recordArrival(came, id, { arrivedOn: "2026-04-22", arrivedCount: 23 });
-    expect(file().batch(id)).toMatchObject({ awaitedOn: null, arrivedCount: 23, aliveCount: 23 });
+    expect(file().batch(id)).toMatchObject({ awaitedOn: undefined, arrivedCount: 23, aliveCount: 23 });
     expect(file().recordArrival(entry(), id, { arrivedOn: "2026-04-23", arrivedCount: 1 })).toEqual({
       recorded: false,
       reason: "not-awaited",
@@ -58,7 +58,7 @@ describe("a growing flock", () => {
       feedKind: "",
     };
     file().recordFeed(entry(), id, purchase);
-    const move = (fromBatchId: number | null, toBatchId: number | null, movedMilligrams: number) =>
+    const move = (fromBatchId: number | undefined, toBatchId: number | undefined, movedMilligrams: number) =>
       file().recordFeedMove(entry(), {
         movedOn: "2026-06-01",
         fromBatchId,
@@ -66,11 +66,11 @@ describe("a growing flock", () => {
         movedMilligrams,
         amountCents: Math.round((movedMilligrams / 20_000_000) * 1800),
       }).recorded;
-    expect(move(id, null, 41_000_000)).toBe(false);
-    expect(move(id, null, 15_000_000)).toBe(true);
+    expect(move(id, undefined, 41_000_000)).toBe(false);
+    expect(move(id, undefined, 15_000_000)).toBe(true);
     expect(file().feedInStock()).toEqual({ milligrams: 15_000_000, cents: 1350 });
-    expect(move(null, id, 16_000_000)).toBe(false);
-    expect(move(null, id, 5_000_000)).toBe(true);
+    expect(move(undefined, id, 16_000_000)).toBe(false);
+    expect(move(undefined, id, 5_000_000)).toBe(true);
     expect(file().feedInStock()).toEqual({ milligrams: 10_000_000, cents: 900 });
     const left = { countedOn: "2026-06-02", leftMilligrams: 31_000_000 };
     expect(file().recordFeedLeft(entry(), id, left)).toMatchObject({ reason: "more-than-bought" });
@@ -121,7 +121,13 @@ test("a breeder's marks belong to a bird that was weighed", () => {
   const set = entry();
   file().addDay(set, batchId(), "America/New_York", CHOICES);
   const day = file().dayOfEntry(set.entryId)!;
-  const mark = { frameWidthMillimeters: 95, keelMillimeters: null, fleshing: 4, legs: "yellow", note: "" };
+  const mark = {
+    frameWidthMillimeters: 95,
+    keelMillimeters: undefined,
+    fleshing: 4,
+    legs: "yellow",
+    note: "",
+  };
   expect(file().marking.recordMark(entry(), day, { birdNumber: 1, ...mark })).toMatchObject({
     reason: "no-such-bird",
   });
@@ -131,7 +137,7 @@ test("a breeder's marks belong to a bird that was weighed", () => {
     weightMilligrams: 2_075_185,
     asTyped: "4 9.2",
     reason: "",
-    placeId: null,
+    placeId: undefined,
   });
   file().marking.recordMark(entry(), day, { birdNumber: 1, ...mark });
   expect(file().marking.marks(day)).toMatchObject([{ birdNumber: 1, ...mark }]);

@@ -2,6 +2,7 @@ import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync 
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import BetterSqlite3, { type Database } from "better-sqlite3";
+import { plainDatabase } from "#db/plain-database.server.ts";
 
 interface Migration {
   readonly number: number;
@@ -16,7 +17,7 @@ interface Migration {
  */
 export function openFile(path: string): Database {
   if (path !== ":memory:") mkdirSync(dirname(path), { recursive: true });
-  const database = new BetterSqlite3(path);
+  const database = plainDatabase(path);
   database.pragma("journal_mode = WAL");
   database.pragma("synchronous = FULL");
   database.pragma("foreign_keys = ON");

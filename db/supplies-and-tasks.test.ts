@@ -3,7 +3,7 @@ import { BATCH, CARCASS, CHOICES, entry, fileForEachTest, TIES } from "#db/file-
 
 const file = fileForEachTest();
 
-function tiesOf(inStock: number | null): number {
+function tiesOf(inStock: number | undefined): number {
   file().supplying.addSupply(entry(), TIES, "2026-09-01", inStock);
   return file().supplying.supplies()[0]!.id;
 }
@@ -21,8 +21,8 @@ function packedDay(): number {
 
 describe("a supply", () => {
   test("is unknown until it is counted or bought, and its name stands once", () => {
-    const id = tiesOf(null);
-    expect(stock()).toBeNull();
+    const id = tiesOf(undefined);
+    expect(stock()).toBeUndefined();
     expect(file().supplying.addSupply(entry(), TIES, "2026-09-01", 5)).toMatchObject({
       reason: "name-taken",
     });
@@ -48,7 +48,7 @@ describe("a supply", () => {
     const id = tiesOf(30);
     const dayId = packedDay();
     const closing = entry();
-    const hours = { workMinutes: null, liveMeanMilligrams: null };
+    const hours = { workMinutes: undefined, liveMeanMilligrams: undefined };
     const used = { movedOn: "2026-09-20", used: [{ supplyId: id, amount: 9 }] };
     file().settling.settle(closing, dayId, hours, used);
     expect(stock()).toBe(21);
@@ -72,7 +72,7 @@ describe("a supply", () => {
   test("is put back when the day is opened again, and a count made since the day has seen its use already", () => {
     const id = tiesOf(30);
     const dayId = packedDay();
-    const hours = { workMinutes: null, liveMeanMilligrams: null };
+    const hours = { workMinutes: undefined, liveMeanMilligrams: undefined };
     const used = { movedOn: "2026-09-20", used: [{ supplyId: id, amount: 9 }] };
     file().settling.settle(entry(), dayId, hours, used);
     expect(stock()).toBe(21);
@@ -93,10 +93,10 @@ describe("a supply", () => {
         { supplyId: 99, amount: 1 },
       ],
     };
-    const hours = { workMinutes: null, liveMeanMilligrams: null };
+    const hours = { workMinutes: undefined, liveMeanMilligrams: undefined };
     expect(() => file().settling.settle(entry(), dayId, hours, wrong)).toThrow("FOREIGN KEY");
     expect(stock()).toBe(30);
-    expect(file().day(dayId)!.settledEntryId).toBeNull();
+    expect(file().day(dayId)!.settledEntryId).toBeUndefined();
   });
 });
 

@@ -148,8 +148,8 @@ function runAndSettle(file: FarmFile, entry: MakeEntry, batch: Batch, run: RunDa
     must(file.settling.addCost(entry(processedOn), dayId, { what, amountCents }));
   must(
     file.settling.settle(entry(addDays(processedOn, 3)), dayId, {
-      workMinutes: null,
-      liveMeanMilligrams: null,
+      workMinutes: undefined,
+      liveMeanMilligrams: undefined,
     }),
   );
   someLeave(file, entry, dayId, startAt);
@@ -236,7 +236,8 @@ function weighTheBirds(
         weightMilligrams: milligrams,
         asTyped,
         reason: purpose === "condemned" ? "yellow fluid in the belly" : "",
-        placeId: purpose === "condemned" ? null : place(purpose === "own" ? "House upright" : "Barn chest"),
+        placeId:
+          purpose === "condemned" ? undefined : place(purpose === "own" ? "House upright" : "Barn chest"),
       }),
     );
   }

@@ -50,7 +50,7 @@ test.each([
 test("the next day is planned for all of the reds, and is open", () => {
   expect(dayOn("2026-09-19")).toMatchObject({
     birds: 58,
-    settledEntryId: null,
+    settledEntryId: undefined,
     batchId: batch("Red 26-B").id,
   });
   expect(file.freeForDay(batch("Red 26-B").id)).toBe(0);

@@ -19,17 +19,17 @@ const ANY = {
 } as const;
 /** Kept in stock: kind, name, pack, its price in cents, what there is, and for bags the heaviest bird. Short of ice and of bags. */
 const SUPPLIES = [
-  ["ice", "Ice, 20 lb bags", 1, 450, 2, null],
+  ["ice", "Ice, 20 lb bags", 1, 450, 2, undefined],
   ["bag", "Poultry bags, small", 50, 1150, 14, milligramsFromPounds(4.25)],
   ["bag", "Poultry bags, large", 50, 1400, 22, milligramsFromPounds(6.5)],
-  ["tie", "Clip ties", 100, 480, 140, null],
-  ["tube", "Vent tubes", 6, 300, 6, null],
-  ["label", "Labels", 250, 1900, 180, null],
-  ["vacuum_bag", "Vacuum bags", 100, 1600, 55, null],
-  ["bleach", "Plain bleach", 1890, 320, 1200, null],
-  ["glove", "Gloves", 50, 1450, 31, null],
-  ["towel", "Paper towels", 6, 840, 4, null],
-  ["bin_bag", "Trash bags", 40, 1100, 18, null],
+  ["tie", "Clip ties", 100, 480, 140, undefined],
+  ["tube", "Vent tubes", 6, 300, 6, undefined],
+  ["label", "Labels", 250, 1900, 180, undefined],
+  ["vacuum_bag", "Vacuum bags", 100, 1600, 55, undefined],
+  ["bleach", "Plain bleach", 1890, 320, 1200, undefined],
+  ["glove", "Gloves", 50, 1450, 31, undefined],
+  ["towel", "Paper towels", 6, 840, 4, undefined],
+  ["bin_bag", "Trash bags", 40, 1100, 18, undefined],
 ] as const;
 
 const PEOPLE = [
@@ -75,21 +75,21 @@ function saveSeason(file: FarmFile): void {
       wholeCentsPerKilogram: centsPerKilogram(525),
       cutCentsPerKilogram: centsPerKilogram(690),
       oddSizeOffPercent: 15,
-      leavingAWeekCount: null,
+      leavingAWeekCount: undefined,
       longestLineMinutes: 300,
       leastBirdsCount: 8,
-      restDaysCount: null,
+      restDaysCount: undefined,
       yearlyCapCount: 1000,
       hiredThing: "Drum plucker",
       hireCents: 3500,
-      mustBeBooked: 1,
+      mustBeBooked: true,
       everyonePlacedCents: 1500,
       latestAgeCents: 500,
-      crewCents: null,
+      crewCents: undefined,
       leastBirdsCents: 400,
       restRoomCents: 60,
       freezerRoomCents: 20,
-      yearlyCapCents: null,
+      yearlyCapCents: undefined,
     },
     0,
   );
@@ -130,7 +130,9 @@ function addDates(file: FarmFile, entry: MakeEntry): void {
     ["2026-11-21", "market", "Gate day"],
   ] as const;
   for (const [day, kind, what] of marks)
-    must(file.season.addMark(entry("2026-08-20"), { fromOn: day, toOn: day, kind, what, priceCents: null }));
+    must(
+      file.season.addMark(entry("2026-08-20"), { fromOn: day, toOn: day, kind, what, priceCents: undefined }),
+    );
   const spells = [
     ["2026-07-12", 5, 28.5, "heat wave"],
     ["2026-10-04", 3, 3, "first cold nights"],

@@ -30,9 +30,9 @@ function makeSettings(file: FarmFile): void {
       unitSystem: "us",
       currency: "USD",
       practice: "few",
-      arePensLit: 1,
+      arePensLit: true,
       pluckAtOnceCount: 2,
-      airMillicelsius: null,
+      airMillicelsius: undefined,
       tapMillicelsius: millicelsiusFromFahrenheit(51),
       hourRateCents: 1600,
       birdsAYearCount: 220,
@@ -40,17 +40,17 @@ function makeSettings(file: FarmFile): void {
       tankWall: "thick",
       chillMethod: "still",
       iceBagMilligrams: milligramsFromPounds(20),
-      usesOwnDays: 1,
+      usesOwnDays: true,
       jugCount: 8,
       jugMilliliters: 1893,
-      madeIceMilligrams: null,
+      madeIceMilligrams: undefined,
       scalderMilliliters: 60_000,
       scalderWatts: 2000,
       scalderHeat: "electric",
-      isScalderLidded: 1,
-      isScalderInsulated: 0,
+      isScalderLidded: true,
+      isScalderInsulated: false,
       scaldAtOnceCount: 1,
-      scalderFillMillicelsius: null,
+      scalderFillMillicelsius: undefined,
       circuitVolts: 120,
       breakerAmps: 15,
     },
@@ -60,18 +60,18 @@ function makeSettings(file: FarmFile): void {
 
 function makeKitAndPlaces(file: FarmFile, entry: ReturnType<typeof entryMaker>): void {
   const kit = [
-    ["Four cones", 9600, { lifeYears: 10, lifeBirds: null }],
-    ["60-liter drum with its element", 31_000, { lifeYears: null, lifeBirds: 3000 }],
-    ["Table, hose and sinks", 24_000, { lifeYears: 8, lifeBirds: null }],
-    ["Chamber sealer", 28_500, { lifeYears: 6, lifeBirds: null }],
-    ["Barn chest freezer", 64_900, { lifeYears: 12, lifeBirds: null }],
+    ["Four cones", 9600, { lifeYears: 10, lifeBirds: undefined }],
+    ["60-liter drum with its element", 31_000, { lifeYears: undefined, lifeBirds: 3000 }],
+    ["Table, hose and sinks", 24_000, { lifeYears: 8, lifeBirds: undefined }],
+    ["Chamber sealer", 28_500, { lifeYears: 6, lifeBirds: undefined }],
+    ["Barn chest freezer", 64_900, { lifeYears: 12, lifeBirds: undefined }],
   ] as const;
   for (const [name, priceCents, life] of kit)
     must(file.addKit(entry("2026-03-01"), { name, priceCents, ...life }));
   const places = [
-    ["Wash house refrigerator", "fridge", 30, 1],
-    ["Barn chest", "freezer", 40, 0],
-    ["House upright", "freezer", 16, 0],
+    ["Wash house refrigerator", "fridge", 30, true],
+    ["Barn chest", "freezer", 40, false],
+    ["House upright", "freezer", 16, false],
   ] as const;
   for (const [name, kind, capacityCount, canFreeze] of places)
     must(file.addPlace(entry("2026-03-01"), { name, kind, capacityCount, canFreeze }));

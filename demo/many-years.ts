@@ -36,8 +36,8 @@ function addDay({ file, entry, draws }: Filling, number: number, day: string): v
       kind: "fast",
       maleSharePermille: 500,
       hatchedOn: addDays(day, -56),
-      orderedCount: null,
-      awaitedOn: null,
+      orderedCount: undefined,
+      awaitedOn: undefined,
       arrivedCount: BIRDS_A_DAY,
       chickCostCents: 40_000,
     }),
@@ -55,7 +55,7 @@ function addDay({ file, entry, draws }: Filling, number: number, day: string): v
         weightMilligrams: milligrams,
         asTyped,
         reason: "",
-        placeId: null,
+        placeId: undefined,
       }),
     );
   }
@@ -75,7 +75,7 @@ const CHOICES = {
 } as const;
 
 function settleDay({ file, entry }: Filling, dayId: number, day: string): void {
-  must(file.settling.settle(entry(day), dayId, { workMinutes: 2880, liveMeanMilligrams: null }));
+  must(file.settling.settle(entry(day), dayId, { workMinutes: 2880, liveMeanMilligrams: undefined }));
   for (const { id } of file.pack.carcasses(dayId))
     must(file.freezers.takeOut(entry(day), id, { outOn: addDays(day, 30), how: "sold" }));
 }

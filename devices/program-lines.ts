@@ -12,7 +12,7 @@ export async function* programLines(
   { folder, signal }: { readonly folder: string; readonly signal: AbortSignal },
 ): AsyncIterable<string> {
   const child = spawn(program, words, { cwd: folder, signal, stdio: ["ignore", "pipe", "inherit"] });
-  const ended = new Promise<number | null>((resolve, reject) => {
+  const ended = new Promise<number | undefined>((resolve, reject) => {
     child.once("error", reject);
     child.once("exit", resolve);
   });

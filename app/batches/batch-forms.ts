@@ -36,7 +36,7 @@ export const newBatchForm = z
     chickCost: money("Enter the total cost of the chicks; 0 if they were your own"),
   })
   .superRefine(({ arrivedCount, orderedCount }, context) => {
-    if (arrivedCount === null && orderedCount === null)
+    if (arrivedCount === undefined && orderedCount === undefined)
       context.addIssue({
         code: "custom",
         path: ["arrivedCount"],

@@ -48,7 +48,7 @@ describe("a line of the story is written down", () => {
       notes: [{ kind: "vaccine" }, { kind: "note", note: "the small ones get pushed off" }],
       penMoves: [{ toPen: "orchard" }, { fromPen: "orchard", toPen: "east pen" }],
       costs: [{ what: "bedding", amountCents: 3600 }],
-      feedMoved: [{ fromBatchId: 1, toBatchId: null, amountCents: 1920 }],
+      feedMoved: [{ fromBatchId: 1, toBatchId: undefined, amountCents: 1920 }],
     });
     expect(story().weighings).toHaveLength(3);
     expect(load().view.pens).toEqual([

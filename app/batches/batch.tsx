@@ -96,7 +96,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
 export default function BatchPage({ loaderData, actionData }: Route.ComponentProps) {
   const { batch, view, freeCount, some } = loaderData;
   const show = useShow();
-  const hatched = batch.awaitedOn === null ? "hatched" : "until hatch";
+  const hatched = batch.awaitedOn === undefined ? "hatched" : "until hatch";
   return (
     <Page isWide>
       <PageHead
@@ -195,9 +195,9 @@ function Expected({ batch, view, alive, on, asked, isOnRead, setting }: Loaded) 
       beside={isHatched ? `${plural(forecast.ageDays, "day")} old` : "not hatched yet"}
     >
       <Figure
-        label={batch.awaitedOn === null ? "Birds alive" : "Chicks on order"}
+        label={batch.awaitedOn === undefined ? "Birds alive" : "Chicks on order"}
         reckoning={alive}
-        beside={batch.awaitedOn === null ? "now" : `due ${show.shortDay(batch.awaitedOn)}`}
+        beside={batch.awaitedOn === undefined ? "now" : `due ${show.shortDay(batch.awaitedOn)}`}
         size="small"
       />
       {isHatched && (

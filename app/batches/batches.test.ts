@@ -55,7 +55,7 @@ test("a batch hatched at home has no order, and may cost nothing", () => {
     arrivedCount: "27",
     chickCost: "0",
   };
-  expect(newBatchForm.parse(typed)).toMatchObject({ orderedCount: null, chickCost: 0 });
+  expect(newBatchForm.parse(typed)).toMatchObject({ orderedCount: undefined, chickCost: 0 });
   expect(messages(newBatchForm.safeParse({ ...typed, kind: undefined, malePercent: "101" }))).toEqual([
     "Choose the closest kind",
     "That is too much: at most 100",
@@ -71,7 +71,7 @@ test("the story has newest first, and weights typed together in one line", () =>
     maleSharePermille: 500,
     hatchedOn: "2026-06-27",
     orderedCount: 60,
-    awaitedOn: null,
+    awaitedOn: undefined,
     arrivedCount: 61,
     chickCostCents: 17_340,
     aliveCount: 60,

@@ -101,13 +101,15 @@ function Count({ batch, isGrowing }: { batch: Batch; isGrowing: boolean }) {
   const show = useShow();
   const { awaitedOn, aliveCount, arrivedCount, lostCount } = batch;
   const alive =
-    awaitedOn === null ? `${plural(aliveCount, "bird")} alive` : `${plural(aliveCount, "chick")} on order`;
+    awaitedOn === undefined
+      ? `${plural(aliveCount, "bird")} alive`
+      : `${plural(aliveCount, "chick")} on order`;
   const lost = lostCount > 0 ? `${lostCount} lost` : "no losses";
   return (
     <span>
       {isGrowing ? alive : `${plural(arrivedCount, "bird")} arrived`}
       <span className="block text-sm text-soft">
-        {awaitedOn === null ? lost : `due ${show.shortDay(awaitedOn)}`}
+        {awaitedOn === undefined ? lost : `due ${show.shortDay(awaitedOn)}`}
       </span>
     </span>
   );

@@ -34,7 +34,7 @@ export async function action({ context, request }: Route.ActionArgs) {
   const sent = await submitted(here, request, newBatchForm);
   if (!sent.ok) return sent.refusal;
   const { malePercent, chickCost, name, kind, hatchedOn, orderedCount } = sent.value;
-  const isAwaited = sent.value.arrivedCount === null;
+  const isAwaited = sent.value.arrivedCount === undefined;
   const arrivedCount = sent.value.arrivedCount ?? orderedCount!;
   const outcome = here.file.addBatch(sent.entry, {
     name,
@@ -43,7 +43,7 @@ export async function action({ context, request }: Route.ActionArgs) {
     orderedCount,
     arrivedCount,
     // Day-olds by post come the day after they hatch.
-    awaitedOn: isAwaited ? addDays(hatchedOn, 1) : null,
+    awaitedOn: isAwaited ? addDays(hatchedOn, 1) : undefined,
     maleSharePermille: malePercent * 10,
     chickCostCents: chickCost,
   });

@@ -36,7 +36,7 @@ function pastBatchForm(unitSystem: UnitSystem, today: string) {
       feed: optional(lot("", "a batch's feed")),
     })
     .superRefine(({ dressed, live }, context) => {
-      if (live !== null && live <= dressed) {
+      if (live !== undefined && live <= dressed) {
         context.addIssue({
           code: "custom",
           path: ["live"],

@@ -51,9 +51,9 @@ export function loader({ context }: Route.LoaderArgs) {
       dressedKilograms: kilogramsFromMilligrams(batch.dressedMilligrams),
       costCents: batch.costCents,
       liveKilograms:
-        batch.liveMilligrams === null ? undefined : kilogramsFromMilligrams(batch.liveMilligrams),
+        batch.liveMilligrams === undefined ? undefined : kilogramsFromMilligrams(batch.liveMilligrams),
       feedKilograms:
-        batch.feedMilligrams === null ? undefined : kilogramsFromMilligrams(batch.feedMilligrams),
+        batch.feedMilligrams === undefined ? undefined : kilogramsFromMilligrams(batch.feedMilligrams),
     }),
   }));
   return { rows: [...settled, ...past].toSorted((one, other) => (one.on < other.on ? 1 : -1)) };

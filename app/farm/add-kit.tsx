@@ -37,8 +37,8 @@ export async function action({ context, request }: Route.ActionArgs) {
   const outcome = here.file.addKit(sent.entry, {
     name,
     priceCents: price,
-    lifeYears: counted === "years" ? life : null,
-    lifeBirds: counted === "birds" ? life : null,
+    lifeYears: counted === "years" ? life : undefined,
+    lifeBirds: counted === "birds" ? life : undefined,
   });
   const faults = faultsOf(outcome, {});
   return faults ? sent.refuse(faults) : redirect("/farm", 303);

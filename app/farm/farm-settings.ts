@@ -71,8 +71,8 @@ export function farmSettingsForm(unitSystem: UnitSystem) {
       breakerAmps: optional(wholeNumber({ least: 1, most: 400, ask: "" })),
     })
     .transform((typed, context): FarmSettings => {
-      if ((typed.circuitVolts === null) !== (typed.breakerAmps === null)) {
-        const missing = typed.circuitVolts === null ? "circuitVolts" : "breakerAmps";
+      if ((typed.circuitVolts === undefined) !== (typed.breakerAmps === undefined)) {
+        const missing = typed.circuitVolts === undefined ? "circuitVolts" : "breakerAmps";
         context.addIssue({
           code: "custom",
           path: [missing],
@@ -101,8 +101,8 @@ export function farmSettingsForm(unitSystem: UnitSystem) {
 /** What stands, as a person would type it. Empty where our default stands. */
 export function farmSettings(farm: Farm): Record<string, string | undefined> {
   const isUs = farm.unitSystem === "us";
-  const text = (value: number | null, words: (value: number) => string) =>
-    value === null ? "" : words(value);
+  const text = (value: number | undefined, words: (value: number) => string) =>
+    value === undefined ? "" : words(value);
   const temperatureText = (millicelsius: number) =>
     isUs
       ? `${shortest(millicelsius, fahrenheitFromCelsius(millicelsius / 1000), millicelsiusFromFahrenheit)} °F`

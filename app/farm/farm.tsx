@@ -121,7 +121,7 @@ function Kit({ kit }: { kit: readonly KitRow[] }) {
             <span>
               {item.name}, {show.money(item.priceCents)}
               <span className="block text-sm text-soft">
-                {item.lifeYears === null
+                {item.lifeYears === undefined
                   ? `over ${show.count(item.lifeBirds ?? 0)} birds`
                   : `over ${item.lifeYears} years`}
               </span>

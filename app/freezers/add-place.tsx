@@ -30,8 +30,8 @@ export async function action({ context, request }: Route.ActionArgs) {
   const { kind, ...rest } = sent.value;
   const place =
     kind === "either"
-      ? { ...rest, kind: "fridge" as const, canFreeze: 1 as const }
-      : { ...rest, kind, canFreeze: 0 as const };
+      ? { ...rest, kind: "fridge" as const, canFreeze: true }
+      : { ...rest, kind, canFreeze: false };
   const faults = faultsOf(here.file.addPlace(sent.entry, place), {
     "name-taken": { name: "That name is already used. Choose another" },
   });

@@ -27,7 +27,7 @@ export function loader({ context }: Route.LoaderArgs) {
     places: places
       .map((place) => ({ ...place, birds: birds.filter((bird) => bird.placeId === place.id) }))
       .toSorted((one, other) => other.birds.length - one.birds.length),
-    elsewhere: birds.filter((bird) => bird.placeId === null || !known.has(bird.placeId)),
+    elsewhere: birds.filter((bird) => bird.placeId === undefined || !known.has(bird.placeId)),
     lately: lately(LATELY),
     feed: here.file.feedInStock(),
     entryId: newEntryId(),

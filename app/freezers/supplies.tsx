@@ -55,7 +55,7 @@ const columnsOf = (show: Show): Column<Supply>[] => [
         <Link to={`/freezers/supplies/${id}`} className="inline-flex min-h-12 items-center underline">
           {name}
         </Link>
-        {mostMilligrams !== null && (
+        {mostMilligrams !== undefined && (
           <span className="text-sm text-soft">{` birds up to ${show.bird(mostMilligrams)}`}</span>
         )}
       </>
@@ -64,7 +64,7 @@ const columnsOf = (show: Show): Column<Supply>[] => [
   {
     head: "On hand",
     isNumber: true,
-    cell: ({ kind, inStock }) => (inStock === null ? "not counted" : supplyAmount(kind, inStock, show)),
+    cell: ({ kind, inStock }) => (inStock === undefined ? "not counted" : supplyAmount(kind, inStock, show)),
   },
   {
     head: "Pack",

@@ -23,15 +23,19 @@ export function supplyForm(unitSystem: UnitSystem) {
       inStock: typed,
     })
     .transform(({ most, packPrice, packAmount, inStock, ...rest }, context) => {
-      if (rest.kind === "bag" && most === null)
+      if (rest.kind === "bag" && most === undefined)
         context.addIssue({ code: "custom", path: ["most"], message: "Enter the largest bird it fits" });
       const counted = quantityOf(rest.kind);
-      const read = (path: string, reader: z.ZodType<number | null, string | undefined>, text: string) => {
+      const read = (
+        path: string,
+        reader: z.ZodType<number | undefined, string | undefined>,
+        text: string,
+      ) => {
         const answer = reader.safeParse(text);
         if (answer.success) return answer.data;
         for (const { message } of answer.error.issues)
           context.addIssue({ code: "custom", path: [path], message });
-        return null;
+        return undefined;
       };
       const quantity = { unitSystem, most: MOST };
       const pack = supplyQuantity(counted, { ...quantity, least: 1, ask: "Enter the quantity per pack" });
@@ -40,7 +44,7 @@ export function supplyForm(unitSystem: UnitSystem) {
         ...rest,
         packAmount: read("packAmount", pack, packAmount) ?? 0,
         inStock: read("inStock", stock, inStock),
-        mostMilligrams: rest.kind === "bag" ? most : null,
+        mostMilligrams: rest.kind === "bag" ? most : undefined,
         packCents: packPrice,
       };
     });

@@ -51,7 +51,7 @@ export default function Supply({ loaderData, actionData }: Route.ComponentProps)
       <PageHead
         title={supply.name}
         line={
-          supply.inStock === null
+          supply.inStock === undefined
             ? "not counted yet"
             : `${amountOf(supply.inStock)} in stock; ${amountOf(supply.packAmount)} for ${show.money(supply.packCents)}`
         }

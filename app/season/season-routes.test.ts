@@ -40,7 +40,7 @@ async function settled(): Promise<SeasonView> {
 beforeAll(() => {
   makeFarmOfTests(HERE.file);
   // Two more batches: one that is ready in October, one on order.
-  const batch = (name: string, hatchedOn: string, arrivedCount: number, awaitedOn: string | null) =>
+  const batch = (name: string, hatchedOn: string, arrivedCount: number, awaitedOn: string | undefined) =>
     HERE.file.addBatch(
       { entryId: `batch-${name}-of-tests`, at: 0 },
       {
@@ -54,7 +54,7 @@ beforeAll(() => {
         chickCostCents: 3000,
       },
     );
-  batch("White 2", "2026-08-15", 30, null);
+  batch("White 2", "2026-08-15", 30, undefined);
   batch("White 3", "2026-09-21", 40, "2026-09-22");
 });
 
@@ -187,8 +187,8 @@ describe("rules", () => {
       yearlyCapCount: 1000,
       longestLineMinutes: 270,
       everyonePlacedCents: 1500,
-      crewCents: null,
-      mustBeBooked: 0,
+      crewCents: undefined,
+      mustBeBooked: false,
     });
     const { fields } = rules.loader({
       context: CONTEXT,

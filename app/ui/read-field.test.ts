@@ -42,10 +42,10 @@ describe("a whole number", () => {
   });
 });
 
-test("an optional field is null when it is empty, and as strict as ever when it is not", () => {
+test("an optional field is undefined when it is empty, and as strict as ever when it is not", () => {
   const ordered = optional(wholeNumber({ least: 1, most: 500, ask: "" }));
-  expect(read(ordered, "")).toBeNull();
-  expect(read(ordered, undefined)).toBeNull();
+  expect(read(ordered, "")).toBeUndefined();
+  expect(read(ordered, undefined)).toBeUndefined();
   expect(read(ordered, "60")).toBe(60);
   expect(read(ordered, "sixty")).toBe("Enter a whole number, such as 31");
 });

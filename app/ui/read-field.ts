@@ -35,13 +35,13 @@ function field<Value>(read: (text: string) => Read<Value>, maxLength = MAX_NUMBE
     });
 }
 
-/** A field that may be left empty, which then reads as null. */
+/** A field that may be left empty, which then reads as undefined. */
 export function optional<Value>(reader: z.ZodType<Value, string | undefined>) {
   return z
     .string()
     .default("")
-    .transform((text, context): Value | null => {
-      if (text.trim() === "") return null;
+    .transform((text, context): Value | undefined => {
+      if (text.trim() === "") return undefined;
       const answer = reader.safeParse(text);
       if (answer.success) return answer.data;
       for (const { message } of answer.error.issues) context.addIssue({ code: "custom", message });
@@ -310,7 +310,7 @@ export function choice<const Options extends readonly [string, ...string[]]>(opt
 export const tick = z
   .string()
   .optional()
-  .transform((value): 0 | 1 => (value === undefined ? 0 : 1));
+  .transform((value) => value !== undefined);
 
 /** The id that a form carries so that sending it twice keeps it once. */
 export const isEntryId = (text: string): boolean => /^[\w-]{8,64}$/.test(text);

@@ -16,11 +16,11 @@ export interface Batch {
   readonly kind: BirdKind;
   readonly maleSharePermille: number;
   readonly hatchedOn: string;
-  readonly orderedCount: number | null;
+  readonly orderedCount: number | undefined;
   /** How many came; of a batch that is still awaited, how many are expected. */
   readonly arrivedCount: number;
-  /** The day on which chicks on order are due, until someone records that they came; then null. */
-  readonly awaitedOn: string | null;
+  /** The day on which chicks on order are due, until someone records that they came; then undefined. */
+  readonly awaitedOn: string | undefined;
   readonly chickCostCents: number;
   /** Arrived, less losses, less those already dressed. */
   readonly aliveCount: number;
@@ -108,7 +108,7 @@ export function batchQueries(database: Database) {
      ORDER BY hatched_on, id`;
   const selectBatches = database.prepare<[], Batch>(batchSql("true"));
   const selectBatch = database.prepare<[number], Batch>(batchSql("batch.id = ?"));
-  const selectIsNameUsed = database.prepare<[string], { taken: 0 | 1 }>(
+  const selectIsNameUsed = database.prepare<[string], { taken: boolean }>(
     `SELECT EXISTS (SELECT 1 FROM batch WHERE name = ? AND ${current}) AS taken`,
   );
   const selectSetAside = database.prepare<[number, number], { setAside: number }>(`
@@ -219,7 +219,8 @@ export function batchQueries(database: Database) {
     /** Feed goes to another batch or into stock, or comes out of stock, with its money. */
     recordFeedMove: (entry: Entry, move: Omit<FeedMove, "entryId">): Recorded<"more-than-there"> =>
       entries.once(entry, ["feed-move", move], () => {
-        const there = move.fromBatchId === null ? growing.stock().milligrams : feedStock(move.fromBatchId);
+        const there =
+          move.fromBatchId === undefined ? growing.stock().milligrams : feedStock(move.fromBatchId);
         if (move.movedMilligrams > there) return "more-than-there";
         return growing.insertFeedMove(entry.entryId, move);
       }),

@@ -23,8 +23,8 @@ export interface FeedOpened extends Fact {
 /** Null is the farm's stock. */
 export interface FeedMove extends Fact {
   readonly movedOn: string;
-  readonly fromBatchId: number | null;
-  readonly toBatchId: number | null;
+  readonly fromBatchId: number | undefined;
+  readonly toBatchId: number | undefined;
   readonly movedMilligrams: number;
   readonly amountCents: number;
 }

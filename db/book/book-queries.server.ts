@@ -2,7 +2,7 @@ import type { Database } from "better-sqlite3";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
-/** A batch of before this file, in summary. A null is something that no one wrote down. */
+/** A batch of before this file, in summary. What no one wrote down is undefined. */
 export interface PastBatch {
   readonly entryId: string;
   readonly name: string;
@@ -11,8 +11,8 @@ export interface PastBatch {
   readonly dressedCount: number;
   readonly dressedMilligrams: number;
   readonly costCents: number;
-  readonly liveMilligrams: number | null;
-  readonly feedMilligrams: number | null;
+  readonly liveMilligrams: number | undefined;
+  readonly feedMilligrams: number | undefined;
 }
 
 /** Prepares every statement of the books once; call it once per connection. */

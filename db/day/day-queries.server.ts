@@ -10,30 +10,15 @@ export interface DatedChoices extends DayChoices {
   readonly processedOn: string;
 }
 
-/** The columns of a day's choices; `choicesOfRow` and `rowOfChoices` are the only bridge. */
-interface ChoiceColumns
-  extends Omit<
-    DatedChoices,
-    | "crew"
-    | "keepsGiblets"
-    | "keepsFeet"
-    | "packsSameDay"
-    | "isRainExpected"
-    | "changeWaterBirds"
-    | "brineFraction"
-  > {
-  readonly keepsGiblets: 0 | 1;
-  readonly keepsFeet: 0 | 1;
-  readonly packsSameDay: 0 | 1;
-  readonly isRainExpected: 0 | 1;
-  readonly changeWaterBirds: number | null;
-  readonly brinePermille: number | null;
+/** The columns of a day's choices: those without a crew, which has rows of its own, and salt in whole thousandths. */
+interface ChoiceColumns extends Omit<DatedChoices, "crew" | "brineFraction"> {
+  readonly brinePermille: number | undefined;
 }
 
 interface CrewRow {
   readonly dayId: number;
   readonly seat: number;
-  readonly personId: number | null;
+  readonly personId: number | undefined;
   readonly name: string;
   /** With a space between. */
   readonly stations: string;
@@ -46,34 +31,19 @@ export interface ProcessingDay extends DatedChoices {
   readonly revision: number;
   readonly batchId: number;
   readonly timeZone: string;
-  /** The entry that settled it, or null while it is open. */
-  readonly settledEntryId: string | null;
+  /** The entry that settled it, or undefined while it is open. */
+  readonly settledEntryId: string | undefined;
 }
 
 type DayRow = ChoiceColumns & Omit<ProcessingDay, keyof DayChoices>;
 
 function choicesOfRow({ brinePermille, ...row }: DayRow): Omit<ProcessingDay, "crew"> {
-  return {
-    ...row,
-    keepsGiblets: row.keepsGiblets === 1,
-    keepsFeet: row.keepsFeet === 1,
-    packsSameDay: row.packsSameDay === 1,
-    isRainExpected: row.isRainExpected === 1,
-    changeWaterBirds: row.changeWaterBirds ?? undefined,
-    brineFraction: brinePermille === null ? undefined : brinePermille / 1000,
-  };
+  return { ...row, brineFraction: brinePermille === undefined ? undefined : brinePermille / 1000 };
 }
 
 function rowOfChoices({ crew: _crew, brineFraction, ...choices }: DatedChoices): ChoiceColumns {
-  return {
-    ...choices,
-    keepsGiblets: choices.keepsGiblets ? 1 : 0,
-    keepsFeet: choices.keepsFeet ? 1 : 0,
-    packsSameDay: choices.packsSameDay ? 1 : 0,
-    isRainExpected: choices.isRainExpected ? 1 : 0,
-    changeWaterBirds: choices.changeWaterBirds ?? null,
-    brinePermille: brineFraction === undefined ? null : Math.round(brineFraction * 1000),
-  };
+  const brinePermille = brineFraction === undefined ? undefined : Math.round(brineFraction * 1000);
+  return { ...choices, brinePermille };
 }
 
 /** The plan as it stood when the day was started. */
@@ -157,7 +127,7 @@ export function dayQueries(database: Database) {
   const crewed = (row: DayRow): ProcessingDay => ({
     ...choicesOfRow(row),
     crew: selectCrew.all(row.id).map(({ personId, name, stations }) => ({
-      personId: personId ?? undefined,
+      personId: personId,
       name,
       stations: stations.split(" ") as Station[],
     })),
@@ -165,7 +135,7 @@ export function dayQueries(database: Database) {
   const writeCrew = (dayId: number, crew: readonly CrewSeat[]): void => {
     deleteCrew.run(dayId);
     for (const [seat, { personId, name, stations }] of crew.entries())
-      insertSeat.run({ dayId, seat, personId: personId ?? null, name, stations: stations.join(" ") });
+      insertSeat.run({ dayId, seat, personId: personId, name, stations: stations.join(" ") });
   };
   const day = (id: number): ProcessingDay | undefined => {
     const row = selectDay.get(id);

@@ -1,14 +1,14 @@
 import type { Database } from "better-sqlite3";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
-/** A breeder's marks of one bird. Null where a mark was not taken. */
+/** A breeder's marks of one bird. A mark that was not taken is undefined. */
 export interface CarcassMark {
   readonly entryId: string;
   readonly birdNumber: number;
-  readonly frameWidthMillimeters: number | null;
-  readonly keelMillimeters: number | null;
+  readonly frameWidthMillimeters: number | undefined;
+  readonly keelMillimeters: number | undefined;
   /** From 1, lean, to 5, full. */
-  readonly fleshing: number | null;
+  readonly fleshing: number | undefined;
   readonly legs: string;
   readonly note: string;
 }

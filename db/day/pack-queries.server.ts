@@ -8,10 +8,10 @@ export interface Carcass {
   readonly entryId: string;
   readonly birdNumber: number;
   readonly purpose: CarcassUse;
-  readonly weightMilligrams: number | null;
+  readonly weightMilligrams: number | undefined;
   readonly asTyped: string;
   readonly reason: string;
-  readonly placeId: number | null;
+  readonly placeId: number | undefined;
   readonly packedAt: number;
 }
 
@@ -29,10 +29,10 @@ export function packQueries(database: Database) {
   const isSettled = settledCheck(database);
   const selectPlace = database.prepare<[number], { id: number }>(`
     SELECT id FROM storage_place WHERE id = ? AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)`);
-  const selectIsNumberUsed = database.prepare<[number, number], { taken: 0 | 1 }>(`
+  const selectIsNumberUsed = database.prepare<[number, number], { taken: boolean }>(`
     SELECT EXISTS (SELECT 1 FROM carcass WHERE day_id = ? AND bird_number = ?
                       AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS taken`);
-  const selectIsOfDay = database.prepare<[number, string], { found: 0 | 1 }>(
+  const selectIsOfDay = database.prepare<[number, string], { found: boolean }>(
     "SELECT EXISTS (SELECT 1 FROM carcass WHERE day_id = ? AND entry_id = ?) AS found",
   );
   const insertCarcass = database.prepare<Omit<Carcass, "id"> & { dayId: number }>(`
@@ -46,7 +46,7 @@ export function packQueries(database: Database) {
     recordCarcass: (entry: Entry, dayId: number, carcass: NewCarcass): Recorded<PackRefusal> =>
       entries.once(entry, ["carcass", dayId, carcass], () => {
         if (isSettled(dayId)) return "day-settled";
-        if (carcass.placeId !== null && !selectPlace.get(carcass.placeId)) return "place-unknown";
+        if (carcass.placeId !== undefined && !selectPlace.get(carcass.placeId)) return "place-unknown";
         if (selectIsNumberUsed.get(dayId, carcass.birdNumber)!.taken) return "bird-already-packed";
         insertCarcass.run({ entryId: entry.entryId, packedAt: entry.at, dayId, ...carcass });
         return undefined;

@@ -20,7 +20,7 @@ export function runQueries(database: Database) {
   const insertEvent = database.prepare<DayEvent & { dayId: number }>(`
     INSERT INTO day_event (entry_id, day_id, kind, at, note) VALUES (@entryId, @dayId, @kind, @at, @note)`);
   const isSettled = settledCheck(database);
-  const selectIsOfDay = database.prepare<[number, string], { found: 0 | 1 }>(
+  const selectIsOfDay = database.prepare<[number, string], { found: boolean }>(
     "SELECT EXISTS (SELECT 1 FROM day_event WHERE day_id = ? AND entry_id = ?) AS found",
   );
   const insertKeptPlan = database.prepare<KeptPlan & { dayId: number }>(`

@@ -13,8 +13,8 @@ export interface SettlementRow {
   readonly settledAt: number;
   /** Birds that the day took, tapped or packed. */
   readonly birdCount: number;
-  readonly workMinutes: number | null;
-  readonly liveMeanMilligrams: number | null;
+  readonly workMinutes: number | undefined;
+  readonly liveMeanMilligrams: number | undefined;
 }
 
 /** What a day took from stock, and the day on which it is written off. */

@@ -11,7 +11,7 @@ export interface ReadingAboutDay {
 /** Prepares every statement of the devices' readings once; call it once per connection. */
 export function readingQueries(database: Database) {
   const selectLatest = database.prepare<
-    { device: string; quantity: string; aboutOn: string | null },
+    { device: string; quantity: string; aboutOn: string | undefined },
     { value: number }
   >(`
     SELECT value_thousandths AS value FROM device_reading
@@ -31,7 +31,7 @@ export function readingQueries(database: Database) {
     keep: database.transaction(
       (device: string, readings: readonly DeviceReading[], receivedAt: number): void => {
         for (const reading of readings) {
-          const row = { ...reading, device, receivedAt, aboutOn: reading.aboutOn ?? null };
+          const row = { ...reading, device, receivedAt, aboutOn: reading.aboutOn };
           const latest = selectLatest.get({ device, quantity: row.quantity, aboutOn: row.aboutOn });
           if (latest?.value !== reading.valueThousandths) insert.run(row);
         }

@@ -6,7 +6,7 @@ import type { Currency } from "#core/quantity/currency.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
-/** The farm's own settings. A null means that the farm has not said, and our default stands. */
+/** The farm's own settings. Where the farm has not said, our default stands. */
 export interface Farm {
   readonly revision: number;
   readonly name: string;
@@ -18,29 +18,29 @@ export interface Farm {
   readonly unitSystem: UnitSystem;
   readonly currency: Currency;
   readonly practice: Practice;
-  readonly arePensLit: 0 | 1;
+  readonly arePensLit: boolean;
   readonly pluckAtOnceCount: number;
-  readonly airMillicelsius: number | null;
-  readonly tapMillicelsius: number | null;
-  readonly hourRateCents: number | null;
-  readonly birdsAYearCount: number | null;
-  readonly tankMilliliters: number | null;
+  readonly airMillicelsius: number | undefined;
+  readonly tapMillicelsius: number | undefined;
+  readonly hourRateCents: number | undefined;
+  readonly birdsAYearCount: number | undefined;
+  readonly tankMilliliters: number | undefined;
   readonly tankWall: TankWall;
   readonly chillMethod: ChillMethod;
-  readonly iceBagMilligrams: number | null;
-  readonly usesOwnDays: 0 | 1;
-  readonly jugCount: number | null;
-  readonly jugMilliliters: number | null;
-  readonly madeIceMilligrams: number | null;
-  readonly scalderMilliliters: number | null;
-  readonly scalderWatts: number | null;
+  readonly iceBagMilligrams: number | undefined;
+  readonly usesOwnDays: boolean;
+  readonly jugCount: number | undefined;
+  readonly jugMilliliters: number | undefined;
+  readonly madeIceMilligrams: number | undefined;
+  readonly scalderMilliliters: number | undefined;
+  readonly scalderWatts: number | undefined;
   readonly scalderHeat: "electric" | "propane";
-  readonly isScalderLidded: 0 | 1;
-  readonly isScalderInsulated: 0 | 1;
+  readonly isScalderLidded: boolean;
+  readonly isScalderInsulated: boolean;
   readonly scaldAtOnceCount: number;
-  readonly scalderFillMillicelsius: number | null;
-  readonly circuitVolts: number | null;
-  readonly breakerAmps: number | null;
+  readonly scalderFillMillicelsius: number | undefined;
+  readonly circuitVolts: number | undefined;
+  readonly breakerAmps: number | undefined;
 }
 
 export type FarmSettings = Omit<Farm, "revision">;
@@ -84,8 +84,8 @@ export interface KitRow {
   readonly entryId: string;
   readonly name: string;
   readonly priceCents: number;
-  readonly lifeYears: number | null;
-  readonly lifeBirds: number | null;
+  readonly lifeYears: number | undefined;
+  readonly lifeBirds: number | undefined;
 }
 
 export interface StoragePlace {
@@ -95,7 +95,7 @@ export interface StoragePlace {
   readonly kind: "fridge" | "freezer";
   readonly capacityCount: number;
   /** A fridge that can be turned down to freeze: it rests birds or freezes them, never both. */
-  readonly canFreeze: 0 | 1;
+  readonly canFreeze: boolean;
 }
 
 /** Prepares every statement of the farm once; call it once per connection. */
@@ -162,5 +162,5 @@ export function farmQueries(database: Database) {
 
 /** A row of kit as core calculates with it. */
 export function kitItemOf({ priceCents, lifeYears, lifeBirds }: KitRow): KitItem {
-  return { priceCents, life: lifeYears === null ? { birds: lifeBirds! } : { years: lifeYears } };
+  return { priceCents, life: lifeYears === undefined ? { birds: lifeBirds! } : { years: lifeYears } };
 }

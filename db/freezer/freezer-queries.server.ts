@@ -14,7 +14,7 @@ export interface StoredBird {
   readonly birdNumber: number;
   readonly purpose: CarcassUse;
   readonly weightMilligrams: number;
-  readonly placeId: number | null;
+  readonly placeId: number | undefined;
 }
 
 export interface BirdOut {
@@ -54,7 +54,7 @@ export function freezerQueries(database: Database) {
   const selectStoredCount = database.prepare<[], { birds: number }>(
     "SELECT count(*) AS birds FROM stored_carcass",
   );
-  const selectIsStored = database.prepare<[number], { stored: 0 | 1 }>(
+  const selectIsStored = database.prepare<[number], { stored: boolean }>(
     "SELECT EXISTS (SELECT 1 FROM stored_carcass WHERE carcass_id = ?) AS stored",
   );
   const insertOut = database.prepare<{ entryId: string; carcassId: number; outOn: string; how: Remedy }>(

@@ -19,12 +19,12 @@ interface PersonRow {
   readonly name: string;
   readonly weekdayMask: number;
   readonly handsPercent: number;
-  readonly usesKnives: 0 | 1;
-  readonly scalds: 0 | 1;
-  readonly lifts: 0 | 1;
-  readonly bornYear: number | null;
-  readonly fromMinute: number | null;
-  readonly toMinute: number | null;
+  readonly usesKnives: boolean;
+  readonly scalds: boolean;
+  readonly lifts: boolean;
+  readonly bornYear: number | undefined;
+  readonly fromMinute: number | undefined;
+  readonly toMinute: number | undefined;
   /** With a space between. */
   readonly besideAdult: string;
 }
@@ -38,8 +38,6 @@ export interface PersonDay {
   readonly source: "typed" | "calendar";
   readonly why: string;
 }
-
-type PersonDayRow = Omit<PersonDay, "canCome"> & { readonly canCome: 0 | 1 };
 
 /** Prepares every statement about people once; call it once per connection. */
 export function peopleQueries(database: Database) {
@@ -60,10 +58,10 @@ export function peopleQueries(database: Database) {
            scalds = @scalds, lifts = @lifts, born_year = @bornYear, from_minute = @fromMinute, to_minute = @toMinute,
            beside_adult_stations = @besideAdult
      WHERE id = @id`);
-  const selectDays = database.prepare<[string, string], PersonDayRow>(`
+  const selectDays = database.prepare<[string, string], PersonDay>(`
     SELECT entry_id AS entryId, person_id AS personId, on_day AS onDay, can_come AS canCome, source, why
       FROM person_day WHERE ${current} AND on_day BETWEEN ? AND ? ORDER BY id`);
-  const insertDay = database.prepare<PersonDayRow>(`
+  const insertDay = database.prepare<PersonDay>(`
     INSERT INTO person_day (entry_id, person_id, on_day, can_come, source, why)
     VALUES (@entryId, @personId, @onDay, @canCome, @source, @why)`);
   const selectCalendars = database.prepare<[number], { entryId: string }>(`
@@ -99,11 +97,10 @@ export function peopleQueries(database: Database) {
       }),
 
     /** What was said of days from one to another, both included, in the order in which it was said: the last word stands. */
-    personDays: (from: string, to: string): PersonDay[] =>
-      selectDays.all(from, to).map(({ canCome, ...row }) => ({ ...row, canCome: canCome === 1 })),
+    personDays: (from: string, to: string): PersonDay[] => selectDays.all(from, to),
     sayDay: (entry: Entry, day: Omit<PersonDay, "entryId" | "source">): Recorded =>
       entries.once(entry, ["person-day", day], () => {
-        insertDay.run({ entryId: entry.entryId, source: "typed", ...day, canCome: day.canCome ? 1 : 0 });
+        insertDay.run({ entryId: entry.entryId, source: "typed", ...day });
         return undefined;
       }),
 
@@ -116,35 +113,27 @@ export function peopleQueries(database: Database) {
       entries.once(entry, ["calendar", personId, busy], () => {
         for (const { entryId } of selectCalendars.all(personId)) entries.remove(entryId, entry.at);
         for (const { onDay, why } of busy)
-          insertDay.run({ entryId: entry.entryId, personId, onDay, canCome: 0, source: "calendar", why });
+          insertDay.run({ entryId: entry.entryId, personId, onDay, canCome: false, source: "calendar", why });
         return undefined;
       }),
   };
 }
 
-function personFromRow({ usesKnives, scalds, lifts, ...row }: PersonRow): Person {
-  return {
-    ...row,
-    usesKnives: usesKnives === 1,
-    scalds: scalds === 1,
-    lifts: lifts === 1,
-    bornYear: row.bornYear ?? undefined,
-    fromMinute: row.fromMinute ?? undefined,
-    toMinute: row.toMinute ?? undefined,
-    besideAdult: row.besideAdult === "" ? [] : (row.besideAdult.split(" ") as Station[]),
-  };
+function personFromRow({ besideAdult, ...row }: PersonRow): Person {
+  return { ...row, besideAdult: besideAdult === "" ? [] : (besideAdult.split(" ") as Station[]) };
 }
 
-function rowFromAbility(ability: PersonAbility): Omit<PersonRow, "id" | "entryId" | "name"> {
-  return {
-    weekdayMask: ability.weekdayMask,
-    handsPercent: ability.handsPercent,
-    usesKnives: ability.usesKnives ? 1 : 0,
-    scalds: ability.scalds ? 1 : 0,
-    lifts: ability.lifts ? 1 : 0,
-    bornYear: ability.bornYear ?? null,
-    fromMinute: ability.fromMinute ?? null,
-    toMinute: ability.toMinute ?? null,
-    besideAdult: ability.besideAdult.join(" "),
-  };
+function rowFromAbility({
+  weekdayMask,
+  handsPercent,
+  usesKnives,
+  scalds,
+  lifts,
+  bornYear,
+  fromMinute,
+  toMinute,
+  besideAdult,
+}: PersonAbility): Omit<PersonRow, "id" | "entryId" | "name"> {
+  const given = { weekdayMask, handsPercent, usesKnives, scalds, lifts, bornYear, fromMinute, toMinute };
+  return { ...given, besideAdult: besideAdult.join(" ") };
 }

@@ -2,26 +2,26 @@ import type { Database } from "better-sqlite3";
 import type { SeasonRule } from "#core/season/season-problem.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
-/** What the season is calculated with. A null number: our default stands. A null price of a rule: it is firm. */
+/** What the season is calculated with. A number left out: our default stands. A price left out: the rule is firm. */
 export interface SeasonSetting {
-  readonly wholeCentsPerKilogram: number | null;
-  readonly cutCentsPerKilogram: number | null;
-  readonly oddSizeOffPercent: number | null;
-  readonly leavingAWeekCount: number | null;
-  readonly longestLineMinutes: number | null;
-  readonly leastBirdsCount: number | null;
-  readonly restDaysCount: number | null;
-  readonly yearlyCapCount: number | null;
+  readonly wholeCentsPerKilogram: number | undefined;
+  readonly cutCentsPerKilogram: number | undefined;
+  readonly oddSizeOffPercent: number | undefined;
+  readonly leavingAWeekCount: number | undefined;
+  readonly longestLineMinutes: number | undefined;
+  readonly leastBirdsCount: number | undefined;
+  readonly restDaysCount: number | undefined;
+  readonly yearlyCapCount: number | undefined;
   readonly hiredThing: string;
-  readonly hireCents: number | null;
-  readonly mustBeBooked: 0 | 1;
-  readonly everyonePlacedCents: number | null;
-  readonly latestAgeCents: number | null;
-  readonly crewCents: number | null;
-  readonly leastBirdsCents: number | null;
-  readonly restRoomCents: number | null;
-  readonly freezerRoomCents: number | null;
-  readonly yearlyCapCents: number | null;
+  readonly hireCents: number | undefined;
+  readonly mustBeBooked: boolean;
+  readonly everyonePlacedCents: number | undefined;
+  readonly latestAgeCents: number | undefined;
+  readonly crewCents: number | undefined;
+  readonly leastBirdsCents: number | undefined;
+  readonly restRoomCents: number | undefined;
+  readonly freezerRoomCents: number | undefined;
+  readonly yearlyCapCents: number | undefined;
 }
 
 /** The price of each rule among the settings. */
@@ -59,24 +59,24 @@ const COLUMNS: Readonly<Record<keyof SeasonSetting, string>> = {
 
 /** A farm that has said nothing: room, crew and cap are firm; the rest are wishes at prices of ours. See docs/sources.md#season. */
 const UNSAID: SeasonSetting = {
-  wholeCentsPerKilogram: null,
-  cutCentsPerKilogram: null,
-  oddSizeOffPercent: null,
-  leavingAWeekCount: null,
-  longestLineMinutes: null,
-  leastBirdsCount: null,
-  restDaysCount: null,
-  yearlyCapCount: null,
+  wholeCentsPerKilogram: undefined,
+  cutCentsPerKilogram: undefined,
+  oddSizeOffPercent: undefined,
+  leavingAWeekCount: undefined,
+  longestLineMinutes: undefined,
+  leastBirdsCount: undefined,
+  restDaysCount: undefined,
+  yearlyCapCount: undefined,
   hiredThing: "",
-  hireCents: null,
-  mustBeBooked: 0,
+  hireCents: undefined,
+  mustBeBooked: false,
   everyonePlacedCents: 1500,
   latestAgeCents: 500,
-  crewCents: null,
+  crewCents: undefined,
   leastBirdsCents: 400,
-  restRoomCents: null,
-  freezerRoomCents: null,
-  yearlyCapCents: null,
+  restRoomCents: undefined,
+  freezerRoomCents: undefined,
+  yearlyCapCents: undefined,
 };
 
 interface Fact {
@@ -84,8 +84,8 @@ interface Fact {
 }
 export interface WantedSize extends Fact {
   readonly who: string;
-  readonly leastMilligrams: number | null;
-  readonly mostMilligrams: number | null;
+  readonly leastMilligrams: number | undefined;
+  readonly mostMilligrams: number | undefined;
   readonly birdCount: number;
 }
 export interface DayMark extends Fact {
@@ -93,7 +93,7 @@ export interface DayMark extends Fact {
   readonly toOn: string;
   readonly kind: "out" | "market" | "note";
   readonly what: string;
-  readonly priceCents: number | null;
+  readonly priceCents: number | undefined;
 }
 export interface Booking extends Fact {
   readonly thing: string;

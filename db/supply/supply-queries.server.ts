@@ -7,8 +7,8 @@ export interface SupplyRow {
   readonly entryId: string;
   readonly name: string;
   readonly kind: SupplyKind;
-  /** The heaviest dressed bird that a bag takes; null for what is not a bag. */
-  readonly mostMilligrams: number | null;
+  /** The heaviest dressed bird that a bag takes; undefined for what is not a bag. */
+  readonly mostMilligrams: number | undefined;
   /** Pieces, grams or milliliters bought at once. */
   readonly packAmount: number;
   readonly packCents: number;
@@ -18,12 +18,12 @@ export interface SupplyMoveRow extends SupplyMove {
   readonly entryId: string;
   readonly supplyId: number;
   readonly movedOn: string;
-  readonly dayId: number | null;
+  readonly dayId: number | undefined;
 }
 
-/** Something in stock, and how much of it; null where no one has counted or bought any. */
+/** Something in stock, and how much of it; undefined where no one has counted or bought any. */
 export interface StockedSupply extends SupplyRow {
-  readonly inStock: number | null;
+  readonly inStock: number | undefined;
 }
 
 /** So much of a supply that a settled day used. */
@@ -54,7 +54,7 @@ export function supplyQueries(database: Database) {
     INSERT INTO supply_move (entry_id, supply_id, moved_on, kind, amount, day_id)
     VALUES (@entryId, @supplyId, @movedOn, @kind, @amount, @dayId)`);
   const supplies = (): StockedSupply[] =>
-    selectSupplies.all().map((row) => ({ ...row, inStock: stockAfter(selectMoves.all(row.id)) ?? null }));
+    selectSupplies.all().map((row) => ({ ...row, inStock: stockAfter(selectMoves.all(row.id)) }));
 
   return {
     supplies,
@@ -64,18 +64,18 @@ export function supplyQueries(database: Database) {
     /** What a settled day used, of what is no longer kept too. */
     usedOn: (dayId: number) => selectUsed.all(dayId),
 
-    /** Adds a thing with what there is of it on a day; null where no one has counted yet. */
+    /** Adds a thing with what there is of it on a day; undefined where no one has counted yet. */
     addSupply: (
       entry: Entry,
       supply: Omit<SupplyRow, "id" | "entryId">,
       movedOn: string,
-      inStock: number | null,
+      inStock: number | undefined,
     ): Recorded<"name-taken"> =>
       entries.once(entry, ["supply", supply, inStock], () => {
         if (selectSupplies.all().some(({ name }) => name === supply.name)) return "name-taken";
         const { lastInsertRowid } = insertSupply.run({ entryId: entry.entryId, ...supply });
-        const counted = { kind: "counted" as const, movedOn, dayId: null };
-        if (inStock !== null) {
+        const counted = { kind: "counted" as const, movedOn, dayId: undefined };
+        if (inStock !== undefined) {
           insertMove.run({
             entryId: entry.entryId,
             supplyId: Number(lastInsertRowid),
@@ -93,7 +93,7 @@ export function supplyQueries(database: Database) {
       move: { readonly movedOn: string; readonly kind: "bought" | "counted"; readonly amount: number },
     ): Recorded =>
       entries.once(entry, ["supply-move", supplyId, move], () => {
-        insertMove.run({ entryId: entry.entryId, supplyId, dayId: null, ...move });
+        insertMove.run({ entryId: entry.entryId, supplyId, dayId: undefined, ...move });
         return undefined;
       }),
 

@@ -16,7 +16,7 @@ export interface TakenDay {
   readonly processedOn: string;
   readonly birdCount: number;
   readonly whichBirds: WhichBirds;
-  readonly settledEntryId: string | null;
+  readonly settledEntryId: string | undefined;
 }
 
 /** All that was recorded of a batch, the newest first. */
@@ -31,7 +31,7 @@ export function storyLines(
     ...story.arrivals.map(({ arrivedOn, arrivedCount, entryId }) => ({
       day: arrivedOn,
       text: `${plural(arrivedCount, "bird")} arrived`,
-      ...(batch.orderedCount !== null && { more: againstOrder(arrivedCount, batch.orderedCount) }),
+      ...(batch.orderedCount !== undefined && { more: againstOrder(arrivedCount, batch.orderedCount) }),
       entryId,
     })),
     ...story.notes.map(({ notedOn, kind, note, entryId }) => ({
@@ -97,7 +97,7 @@ export function storyLines(
 
 function firstLine(batch: Batch, story: BatchStory, show: Show): StoryLine {
   const more = `chicks ${show.money(batch.chickCostCents)}`;
-  if (batch.awaitedOn !== null)
+  if (batch.awaitedOn !== undefined)
     return {
       day: batch.awaitedOn,
       text: `${plural(batch.orderedCount ?? batch.arrivedCount, "chick")} on order, due on this date`,
@@ -109,7 +109,7 @@ function firstLine(batch: Batch, story: BatchStory, show: Show): StoryLine {
       text: `Hatched; ${plural(batch.orderedCount ?? 0, "chick")} ordered`,
       more,
     };
-  const ordered = batch.orderedCount === null ? "" : ` of ${batch.orderedCount} ordered`;
+  const ordered = batch.orderedCount === undefined ? "" : ` of ${batch.orderedCount} ordered`;
   return {
     day: batch.hatchedOn,
     text: `Hatched; ${plural(batch.arrivedCount, "bird")} arrived${ordered}`,
@@ -122,9 +122,9 @@ function againstOrder(arrived: number, ordered: number): string {
   return arrived > ordered ? `${arrived - ordered} over` : `${ordered - arrived} short`;
 }
 
-function feedWay(batchId: number, from: number | null, to: number | null): string {
-  if (from === batchId) return to === null ? "into stock" : "given to another batch";
-  return from === null ? "out of stock" : "from another batch";
+function feedWay(batchId: number, from: number | undefined, to: number | undefined): string {
+  if (from === batchId) return to === undefined ? "into stock" : "given to another batch";
+  return from === undefined ? "out of stock" : "from another batch";
 }
 
 /** Weights that were typed together make one line. */

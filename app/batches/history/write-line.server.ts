@@ -73,9 +73,9 @@ export function writeLine(
         },
       );
     case "to-stock":
-      return moveFeed(batch.id, null, said.bags);
+      return moveFeed(batch.id, undefined, said.bags);
     case "from-stock":
-      return moveFeed(null, batch.id, said.bags);
+      return moveFeed(undefined, batch.id, said.bags);
     case "gave": {
       const to = file.batches().find(({ name }) => name.toLowerCase() === said.toName.toLowerCase());
       if (!to || to.id === batch.id) return line(`There is no other batch named ${said.toName}`);
@@ -109,7 +109,11 @@ export function writeLine(
       );
   }
 
-  function moveFeed(fromBatchId: number | null, toBatchId: number | null, bags: number): Faults | undefined {
+  function moveFeed(
+    fromBatchId: number | undefined,
+    toBatchId: number | undefined,
+    bags: number,
+  ): Faults | undefined {
     if (bags === 0) return line("Enter at least part of a bag to move");
     const movedMilligrams = inBags(bags);
     const amountCents = Math.round(meanPrice(fromBatchId) * movedMilligrams);
@@ -117,7 +121,7 @@ export function writeLine(
       file.recordFeedMove(entry, { movedOn: day, fromBatchId, toBatchId, movedMilligrams, amountCents }),
       {
         "more-than-there": line(
-          fromBatchId === null
+          fromBatchId === undefined
             ? "There is not that much feed in stock"
             : "This batch does not have that much feed",
         ),
@@ -126,8 +130,8 @@ export function writeLine(
   }
 
   /** Cents a milligram of what is there. */
-  function meanPrice(fromBatchId: number | null): number {
-    if (fromBatchId === null) {
+  function meanPrice(fromBatchId: number | undefined): number {
+    if (fromBatchId === undefined) {
       const { milligrams, cents } = file.feedInStock();
       return milligrams > 0 ? cents / milligrams : 0;
     }

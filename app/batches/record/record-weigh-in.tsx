@@ -30,7 +30,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   if (!sent.ok) return sent.refusal;
   const { weighedOn, weights, isSure } = sent.value;
   const milligrams = weights.map(({ weight }) => weight);
-  const far = isSure === 1 ? undefined : farWeights(here, farm, batch, weighedOn, milligrams);
+  const far = isSure ? undefined : farWeights(here, farm, batch, weighedOn, milligrams);
   if (far) return sent.refuse({ weights: `${far} Check it, or check the box if it is right` });
   const outcome = here.file.recordWeighings(
     sent.entry,

@@ -18,7 +18,7 @@ test("a breeder's marks are kept with a bird, in inches as they are typed, and a
     weightMilligrams: 2_000_000,
     asTyped: "4 6",
     reason: "",
-    placeId: null,
+    placeId: undefined,
   });
   const keep = (fields: Record<string, string>) =>
     callRoute(marks.action, post({ entryId: `marks-form-${++number}`, birdNumber: "3", ...fields }), {
@@ -26,7 +26,7 @@ test("a breeder's marks are kept with a bird, in inches as they are typed, and a
     });
   expect(await keep({ frame: "3.9", fleshing: "4" })).toMatchObject({ status: 303 });
   expect(HERE.file.marking.marks(1)).toMatchObject([
-    { frameWidthMillimeters: 99, keelMillimeters: null, fleshing: 4 },
+    { frameWidthMillimeters: 99, keelMillimeters: undefined, fleshing: 4 },
   ]);
   expect(await keep({ keel: "40" })).toMatchObject(refused("keel", "Enter a number between 0.8 and 11.8"));
   expect(await keep({ birdNumber: "9" })).toMatchObject(

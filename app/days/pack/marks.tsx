@@ -97,9 +97,9 @@ export default function Marks({ loaderData, actionData }: Route.ComponentProps) 
 function Marked({ mark, back }: { mark: CarcassMark; back: string }) {
   const { isUs } = useShow();
   const words = [
-    mark.frameWidthMillimeters !== null && `frame ${lengthWords(mark.frameWidthMillimeters, isUs)}`,
-    mark.keelMillimeters !== null && `keel ${lengthWords(mark.keelMillimeters, isUs)}`,
-    mark.fleshing !== null && `fleshing ${mark.fleshing}`,
+    mark.frameWidthMillimeters !== undefined && `frame ${lengthWords(mark.frameWidthMillimeters, isUs)}`,
+    mark.keelMillimeters !== undefined && `keel ${lengthWords(mark.keelMillimeters, isUs)}`,
+    mark.fleshing !== undefined && `fleshing ${mark.fleshing}`,
     mark.legs,
     mark.note,
   ].filter(Boolean);

@@ -21,8 +21,8 @@ test("a bird for sale is kept with its weight, as it was typed, and where it goe
 
 test("a condemned bird needs a reason and no weight, and goes nowhere", () => {
   expect(form.parse({ ...TYPED, purpose: "condemned", weight: "", reason: "sores" })).toMatchObject({
-    weightMilligrams: null,
-    placeId: null,
+    weightMilligrams: undefined,
+    placeId: undefined,
     reason: "sores",
   });
   expect(faults({ purpose: "condemned", weight: "" })).toEqual([
@@ -38,5 +38,5 @@ test("a reason typed before the purpose was changed back is not kept", () => {
 test("any other bird needs a weight, and every bird a purpose", () => {
   expect(faults({ weight: "" })).toEqual(["weight: Put the bird on the scale and enter its weight"]);
   expect(faults({ purpose: undefined })).toEqual(["purpose: Choose what the bird is for"]);
-  expect(form.parse({ ...TYPED, placeId: "" }).placeId).toBeNull();
+  expect(form.parse({ ...TYPED, placeId: "" }).placeId).toBeUndefined();
 });

@@ -36,9 +36,9 @@ export function packForm(unitSystem: UnitSystem) {
       return {
         birdNumber: bird.birdNumber,
         purpose: bird.purpose,
-        placeId: bird.purpose === "condemned" ? null : bird.placeId,
+        placeId: bird.purpose === "condemned" ? undefined : bird.placeId,
         reason: bird.purpose === "condemned" ? (bird.reason ?? "") : "",
-        weightMilligrams: read?.data ?? null,
+        weightMilligrams: read?.data ?? undefined,
         asTyped: asTyped.slice(0, 40),
       };
     });

@@ -93,7 +93,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
             <WeighOne key={last?.entryId ?? "first"} {...loaderData} refusal={actionData} last={last} />
           )}
           {carcasses.length > 0 && (
-            <Weights carcasses={carcasses} tally={tally} isSettled={day.settledEntryId !== null} />
+            <Weights carcasses={carcasses} tally={tally} isSettled={day.settledEntryId !== undefined} />
           )}
         </div>
         <div className="grid content-start gap-5">
@@ -145,7 +145,7 @@ const columnsOf = (show: Show): Column<Carcass>[] => [
   {
     head: "Weight",
     isNumber: true,
-    cell: ({ weightMilligrams }) => (weightMilligrams === null ? "–" : show.exactBird(weightMilligrams)),
+    cell: ({ weightMilligrams }) => (weightMilligrams === undefined ? "–" : show.exactBird(weightMilligrams)),
   },
   { head: "As entered", isNumber: true, cell: ({ asTyped }) => asTyped || "–" },
 ];

@@ -37,9 +37,10 @@ const WEIGHT_HINT = {
 export function WeighOne(props: Loaded & WeighOneProps) {
   const { unitSystem, next, places, entryId, refusal, last, day } = props;
   const show = useShow();
-  const [understood, setUnderstood] = useState<number | null>(null);
+  const [understood, setUnderstood] = useState<number>();
   const removalId = useId();
-  const lastWeight = last?.weightMilligrams == null ? "not weighed" : show.exactBird(last.weightMilligrams);
+  const lastWeight =
+    last?.weightMilligrams === undefined ? "not weighed" : show.exactBird(last.weightMilligrams);
   const firstWithRoom = places.find((place) => place.room > 0);
   return (
     <Sheet
@@ -64,7 +65,7 @@ export function WeighOne(props: Loaded & WeighOneProps) {
             </Button>
           )
         }
-        onRead={(value) => setUnderstood(value?.weightMilligrams ?? null)}
+        onRead={(value) => setUnderstood(value?.weightMilligrams ?? undefined)}
         after={(fields) => (
           <div className="grid gap-4 sm:grid-cols-2">
             <TextField field={fields.birdNumber} label="Bird" hint="Number today" inputMode="numeric" />
@@ -117,7 +118,7 @@ function Understood({
   milligrams,
   carcasses,
   tally,
-}: Pick<Loaded, "carcasses" | "tally"> & { milligrams: number | null }) {
+}: Pick<Loaded, "carcasses" | "tally"> & { milligrams: number | undefined }) {
   const show = useShow();
   usePurposeKeys();
   return (
@@ -126,7 +127,7 @@ function Understood({
         aria-live="polite"
         className="whitespace-nowrap font-display text-5xl leading-none sm:col-span-3 xl:text-hero"
       >
-        {milligrams === null ? <span className="text-rule">–</span> : show.exactBird(milligrams)}
+        {milligrams === undefined ? <span className="text-rule">–</span> : show.exactBird(milligrams)}
       </p>
       <div className="sm:col-span-2">
         <DotPlot weights={dressedWeights(carcasses)} sentence={tallySentence(tally, show)} />

@@ -5,7 +5,7 @@ import type { Carcass } from "#db/day/pack-queries.server.ts";
 /** Weights of the birds that are not condemned, in the order they came. */
 export const dressedWeights = (carcasses: readonly Carcass[]): number[] =>
   carcasses.flatMap(({ purpose, weightMilligrams }) =>
-    purpose === "condemned" || weightMilligrams === null ? [] : [weightMilligrams],
+    purpose === "condemned" || weightMilligrams === undefined ? [] : [weightMilligrams],
   );
 
 /** How many, about what, from what to what. */

@@ -77,7 +77,13 @@ describe("two set days", () => {
     const basisOf = (dayId: string) =>
       plan.loader({ params: { dayId }, request: at(), context: CONTEXT } as never).basis;
     expect(basisOf("1").iceBagsInStock).toBeUndefined();
-    const ice = { name: "Ice", kind: "ice", mostMilligrams: null, packAmount: 1, packCents: 250 } as const;
+    const ice = {
+      name: "Ice",
+      kind: "ice",
+      mostMilligrams: undefined,
+      packAmount: 1,
+      packCents: 250,
+    } as const;
     HERE.file.supplying.addSupply({ entryId: "ice-of-tests", at: 0 }, ice, "2026-09-01", 9);
     const bags = needs.loader(args()).needs.find(({ kind }) => kind === "ice")!.amount;
     expect(bags).toBeGreaterThan(0);

@@ -16,7 +16,7 @@ export function loader({ context, params }: Route.LoaderArgs) {
     weight_milligrams: carcass.weightMilligrams ?? "",
     as_typed: carcass.asTyped,
     reason: carcass.reason,
-    place: carcass.placeId === null ? "" : (places.get(carcass.placeId) ?? ""),
+    place: carcass.placeId === undefined ? "" : (places.get(carcass.placeId) ?? ""),
     packed_at: new Date(carcass.packedAt).toISOString(),
   }));
   const columns = [

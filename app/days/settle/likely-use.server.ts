@@ -22,7 +22,7 @@ export function likelyUse(here: FarmContext, farm: Farm, batch: Batch, day: Proc
   const { firstBirdAt, lastBirdAt } = progressOf(here, day);
   const dressed = here.file.pack
     .carcasses(day.id)
-    .filter(({ purpose, weightMilligrams }) => purpose !== "condemned" && weightMilligrams !== null);
+    .filter(({ purpose, weightMilligrams }) => purpose !== "condemned" && weightMilligrams !== undefined);
   const planned = plannedUse(planOf(here, farm, batch, day), farm.scalderHeat);
   const needs = dayNeeds(
     {

@@ -35,7 +35,7 @@ export function settleForm(unitSystem: UnitSystem, supplies: readonly CountedSup
       workHours: typed.workHours,
       liveMean: typed.liveMean,
       used: supplies.flatMap(({ id: supplyId }) => {
-        const amount = (typed as unknown as Record<string, number | null>)[usedField(supplyId)];
+        const amount = (typed as unknown as Record<string, number | undefined>)[usedField(supplyId)];
         return amount ? [{ supplyId, amount }] : [];
       }),
     }));

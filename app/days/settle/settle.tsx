@@ -41,7 +41,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   if (!sent.ok) return sent.refusal;
   const { workHours, liveMean, used } = sent.value;
   const dressed = settlementOf(here, farm, batch, day).settlement?.dressedMean;
-  if (liveMean !== null && dressed && kilogramsFromMilligrams(liveMean) <= dressed.value) {
+  if (liveMean !== undefined && dressed && kilogramsFromMilligrams(liveMean) <= dressed.value) {
     const words = showFor(farm).value(dressed.value, "carcass-kg");
     return sent.refuse({
       liveMean: `They dressed at ${words} each, so they weighed more than that alive. Check the weight, or leave it blank`,
@@ -51,7 +51,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
     sent.entry,
     day.id,
     {
-      workMinutes: workHours === null ? null : Math.round(workHours * 60),
+      workMinutes: workHours === undefined ? undefined : Math.round(workHours * 60),
       liveMeanMilligrams: liveMean,
     },
     // On the day itself: a count made since has seen it already.

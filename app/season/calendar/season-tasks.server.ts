@@ -31,7 +31,7 @@ export function seasonTasks(here: FarmContext, farm: Farm): SeasonTask[] {
   const ofChicks = file
     .batches()
     .flatMap(({ id, name, awaitedOn, arrivedCount }) =>
-      awaitedOn === null ? [] : [chicksCome(farm, { id, name, awaitedOn, count: arrivedCount })],
+      awaitedOn === undefined ? [] : [chicksCome(farm, { id, name, awaitedOn, count: arrivedCount })],
     );
   return [...ofDays, ...ofChicks].toSorted((one, other) => one.at - other.at);
 }

@@ -18,7 +18,7 @@ export const chicksForm = (unitSystem: UnitSystem, today: string) =>
     .superRefine(({ weekly, gate, dated, by }, context) => {
       const fault = (path: string[], message: string) => context.addIssue({ code: "custom", path, message });
       if (!weekly && !gate && !dated) fault([], "Enter how many birds you need in at least one field");
-      if (dated && by === null) fault(["by"], "Enter the date");
+      if (dated && by === undefined) fault(["by"], "Enter the date");
     });
 
 const WEEKS_A_YEAR = 52;

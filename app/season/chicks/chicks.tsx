@@ -28,7 +28,7 @@ export function loader({ context, request }: Route.LoaderArgs) {
     );
     return { unitSystem, asked, faults, plans: undefined };
   }
-  const most = read.data.most === null ? undefined : kilogramsFromMilligrams(read.data.most);
+  const most = read.data.most === undefined ? undefined : kilogramsFromMilligrams(read.data.most);
   return { unitSystem, asked, faults: {}, plans: chicksToOrder(facts, needsOf(read.data), most) };
 }
 

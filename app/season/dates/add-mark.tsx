@@ -22,7 +22,7 @@ export async function action({ context, request }: Route.ActionArgs) {
   const sent = await submitted(here, request, markForm);
   if (!sent.ok) return sent.refusal;
   const { fromOn, toOn, kind, what, price } = sent.value;
-  const mark = { fromOn, toOn: toOn ?? fromOn, kind, what, priceCents: kind === "out" ? price : null };
+  const mark = { fromOn, toOn: toOn ?? fromOn, kind, what, priceCents: kind === "out" ? price : undefined };
   const faults = faultsOf(here.file.season.addMark(sent.entry, mark), {});
   return faults ? sent.refuse(faults) : redirect("/season/dates", 303);
 }

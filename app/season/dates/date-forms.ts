@@ -5,11 +5,11 @@ import type { UnitSystem } from "#core/quantity/read-weight.ts";
 const span = { fromOn: localDay({ ask: "Enter the first day" }), toOn: optional(localDay({ ask: "" })) };
 
 /** The last day may be left out, and then it is the first; it never comes before it. */
-function inOrder<Value extends { fromOn: string; toOn: string | null }>(
+function inOrder<Value extends { fromOn: string; toOn: string | undefined }>(
   value: Value,
   context: z.RefinementCtx,
 ) {
-  if (value.toOn !== null && value.toOn < value.fromOn)
+  if (value.toOn !== undefined && value.toOn < value.fromOn)
     context.addIssue({
       code: "custom",
       path: ["toOn"],

@@ -31,7 +31,7 @@ export default function Dates({ loaderData: { marks, bookings, spells } }: Route
               entryId,
               line: `${span(fromOn, toOn)}: ${what}`,
               more:
-                kind === "out" && priceCents !== null
+                kind === "out" && priceCents !== undefined
                   ? `unavailable, unless it earns ${show.money(priceCents)} more`
                   : KIND_WORDS[kind],
             }))}

@@ -50,13 +50,16 @@ export const GRANTS = STATIONS.filter(isGrantable).flatMap((station) => {
   return field ? [{ station, field }] : [];
 });
 
-const isLater = (of: { fromTime: number | null; toTime: number | null }) =>
-  of.fromTime === null || of.toTime === null || of.toTime > of.fromTime;
+const isLater = (of: { fromTime: number | undefined; toTime: number | undefined }) =>
+  of.fromTime === undefined || of.toTime === undefined || of.toTime > of.fromTime;
 const LATER = { path: ["toTime"], message: "Enter a time after they arrive" };
 
 /** A grant is for a young person, so it needs the year in which they were born. */
-const isGrantOfYoung = (of: { besideAdultFeet: 0 | 1; besideAdultGiblets: 0 | 1; bornYear: number | null }) =>
-  (of.besideAdultFeet === 0 && of.besideAdultGiblets === 0) || of.bornYear !== null;
+const isGrantOfYoung = (of: {
+  besideAdultFeet: boolean;
+  besideAdultGiblets: boolean;
+  bornYear: number | undefined;
+}) => (!of.besideAdultFeet && !of.besideAdultGiblets) || of.bornYear !== undefined;
 const YOUNG = {
   path: ["bornYear"],
   message: `Enter their year of birth: this is for someone under ${MIN_AGE}`,
@@ -71,13 +74,13 @@ export const ableForm = z.object(ABLE).refine(isLater, LATER).refine(isGrantOfYo
 /** What was said of someone, as it is kept. */
 export function ableOf(said: z.output<typeof ableForm>): PersonAbility {
   return {
-    weekdayMask: WEEKDAYS.reduce((mask, { field }, index) => mask | (said[field] << index), 0),
+    weekdayMask: WEEKDAYS.reduce((mask, { field }, index) => mask | (Number(said[field]) << index), 0),
     handsPercent: said.handsPercent,
-    usesKnives: said.noKnives === 0,
-    scalds: said.noScald === 0,
-    lifts: said.noLifting === 0,
+    usesKnives: !said.noKnives,
+    scalds: !said.noScald,
+    lifts: !said.noLifting,
     bornYear: said.bornYear ?? undefined,
-    besideAdult: GRANTS.filter(({ field }) => said[field] === 1).map(({ station }) => station),
+    besideAdult: GRANTS.filter(({ field }) => said[field]).map(({ station }) => station),
     fromMinute: said.fromTime ?? undefined,
     toMinute: said.toTime ?? undefined,
   };

@@ -34,9 +34,9 @@ export function rulesForm(unitSystem: UnitSystem) {
       yearlyCapCents: price,
     })
     .transform(({ whole, cut, longestLineHours, hiredThing, ...rest }, context) => {
-      const perKilogram = (cents: number | null) =>
-        cents === null ? null : Math.round(cents * perUnit(unitSystem));
-      if (longestLineHours !== null && longestLineHours < 0.5)
+      const perKilogram = (cents: number | undefined) =>
+        cents === undefined ? undefined : Math.round(cents * perUnit(unitSystem));
+      if (longestLineHours !== undefined && longestLineHours < 0.5)
         context.addIssue({
           code: "custom",
           path: ["longestLineHours"],
@@ -46,7 +46,7 @@ export function rulesForm(unitSystem: UnitSystem) {
         ...rest,
         wholeCentsPerKilogram: perKilogram(whole),
         cutCentsPerKilogram: perKilogram(cut),
-        longestLineMinutes: longestLineHours === null ? null : Math.round(longestLineHours * 60),
+        longestLineMinutes: longestLineHours === undefined ? undefined : Math.round(longestLineHours * 60),
         hiredThing: hiredThing ?? "",
       } satisfies SeasonSetting;
     });
@@ -57,21 +57,24 @@ export function rulesFields(
   setting: SeasonSetting,
   unitSystem: UnitSystem,
 ): Record<string, string | undefined> {
-  const sum = (cents: number | null) => (cents === null ? undefined : (cents / 100).toFixed(2));
-  const number = (value: number | null) => value?.toString();
-  const perKilogram = (cents: number | null) => (cents === null ? null : cents / perUnit(unitSystem));
+  const sum = (cents: number | undefined) => (cents === undefined ? undefined : (cents / 100).toFixed(2));
+  const number = (value: number | undefined) => value?.toString();
+  const perKilogram = (cents: number | undefined) =>
+    cents === undefined ? undefined : cents / perUnit(unitSystem);
   return {
     whole: sum(perKilogram(setting.wholeCentsPerKilogram)),
     cut: sum(perKilogram(setting.cutCentsPerKilogram)),
     oddSizeOffPercent: number(setting.oddSizeOffPercent),
     leavingAWeekCount: number(setting.leavingAWeekCount),
-    longestLineHours: number(setting.longestLineMinutes === null ? null : setting.longestLineMinutes / 60),
+    longestLineHours: number(
+      setting.longestLineMinutes === undefined ? undefined : setting.longestLineMinutes / 60,
+    ),
     leastBirdsCount: number(setting.leastBirdsCount),
     restDaysCount: number(setting.restDaysCount),
     yearlyCapCount: number(setting.yearlyCapCount),
     hiredThing: setting.hiredThing,
     hireCents: sum(setting.hireCents),
-    mustBeBooked: setting.mustBeBooked === 1 ? "on" : undefined,
+    mustBeBooked: setting.mustBeBooked ? "on" : undefined,
     everyonePlacedCents: sum(setting.everyonePlacedCents),
     latestAgeCents: sum(setting.latestAgeCents),
     crewCents: sum(setting.crewCents),
@@ -92,7 +95,7 @@ export function sizeForm(unitSystem: UnitSystem) {
       birdCount: wholeNumber({ least: 1, most: 100_000, ask: "Enter how many birds" }),
     })
     .superRefine(({ least, most }, context) => {
-      if (least !== null && most !== null && most <= least)
+      if (least !== undefined && most !== undefined && most <= least)
         context.addIssue({
           code: "custom",
           path: ["most"],

@@ -213,8 +213,8 @@ function Sizes({ sizes }: { sizes: readonly WantedSize[] }) {
           <li key={entryId} className="flex items-baseline justify-between gap-3 border-b border-rule py-2">
             <span>
               {who}: {plural(birdCount, "bird")}
-              {leastMilligrams !== null && `, from ${show.bird(leastMilligrams)}`}
-              {mostMilligrams !== null && `, up to ${show.bird(mostMilligrams)}`}
+              {leastMilligrams !== undefined && `, from ${show.bird(leastMilligrams)}`}
+              {mostMilligrams !== undefined && `, up to ${show.bird(mostMilligrams)}`}
             </span>
             <RemoveButton entryId={entryId} back="/season/rules" what={`the size for ${who}`} />
           </li>

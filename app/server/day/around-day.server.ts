@@ -45,7 +45,7 @@ export function aroundDay(
         name,
         capacity: capacityCount,
         stored: stored.filter(({ placeId }) => placeId === id).length,
-        canFreeze: canFreeze === 1,
+        canFreeze,
       })),
     others: file
       .openDays()

@@ -17,7 +17,7 @@ const REPLICATIONS = 200;
 
 /** How quick the farm's last settled days were against our times; ours, where it has none or wants none of it. */
 export function farmPace(here: FarmContext, farm: Farm): OwnPace {
-  if (farm.usesOwnDays === 0) return OUR_PACE;
+  if (!farm.usesOwnDays) return OUR_PACE;
   const settled = here.file
     .lastDays(2 * DAYS_LOOKED_BACK)
     .filter((day) => day.settledEntryId)

@@ -65,9 +65,9 @@ export function seasonFacts(here: FarmContext, farm: Farm, onlyBatchId?: number)
     cones: last?.cones ?? 3,
     tablePlaces: last?.tablePlaces ?? 2,
     rooms: {
-      fridge: capacity(({ kind, canFreeze }) => kind === "fridge" && canFreeze === 0) + unsaid("fridge"),
+      fridge: capacity(({ kind, canFreeze }) => kind === "fridge" && !canFreeze) + unsaid("fridge"),
       freezer: capacity(({ kind }) => kind === "freezer") + unsaid("freezer"),
-      either: capacity(({ canFreeze }) => canFreeze === 1),
+      either: capacity(({ canFreeze }) => canFreeze),
       frozenNow: file.freezers.storedCount(),
       restingNow: [],
     },
@@ -77,8 +77,8 @@ export function seasonFacts(here: FarmContext, farm: Farm, onlyBatchId?: number)
 }
 
 function wantedSizes(here: FarmContext): SeasonFacts["sizes"] {
-  const kilograms = (milligrams: number | null) =>
-    milligrams === null ? undefined : milligrams / MILLIGRAMS_PER_KILOGRAM;
+  const kilograms = (milligrams: number | undefined) =>
+    milligrams === undefined ? undefined : milligrams / MILLIGRAMS_PER_KILOGRAM;
   return here.file.season.sizes().map(({ who, leastMilligrams, mostMilligrams, birdCount }) => ({
     who,
     leastKilograms: kilograms(leastMilligrams),
@@ -107,7 +107,7 @@ export function groupFacts(
 export function feedPrice({ feed }: Pick<BatchStory, "feed">): Setting {
   const last = feed.at(-1);
   return settingOr(
-    last ? (last.bagPriceCents * MILLIGRAMS_PER_KILOGRAM) / last.bagMilligrams : null,
+    last ? (last.bagPriceCents * MILLIGRAMS_PER_KILOGRAM) / last.bagMilligrams : undefined,
     OURS.feedCentsPerKilogram,
   );
 }
@@ -136,7 +136,7 @@ export function seasonTerms(
 ): SeasonTerms {
   const strengthOf = (rule: SeasonRule): Strength => {
     const cents = setting[RULE_PRICE[rule]];
-    return cents === null ? { isFirm: true } : { isFirm: false, cents };
+    return cents === undefined ? { isFirm: true } : { isFirm: false, cents };
   };
   const leaving =
     here.file.freezers.outBetween(addDays(today, -WEEKS_LOOKED_BACK * 7), today) / WEEKS_LOOKED_BACK;
@@ -145,7 +145,7 @@ export function seasonTerms(
     cutCentsPerKilogram: settingOr(setting.cutCentsPerKilogram, OURS.cutCentsPerKilogram),
     oddSizeOffPercent: settingOr(setting.oddSizeOffPercent, OURS.oddSizeOffPercent),
     leavingAWeek:
-      setting.leavingAWeekCount === null && leaving > 0
+      setting.leavingAWeekCount === undefined && leaving > 0
         ? { value: leaving, provenance: "measured" }
         : settingOr(setting.leavingAWeekCount, OURS.leavingAWeek),
     longestLineMinutes: settingOr(setting.longestLineMinutes, OURS.longestLineMinutes),
@@ -155,7 +155,7 @@ export function seasonTerms(
     yearlyCap: setting.yearlyCapCount ?? undefined,
     hiredThing: setting.hiredThing,
     hireCents: setting.hireCents ?? 0,
-    mustBeBooked: setting.mustBeBooked === 1,
+    mustBeBooked: setting.mustBeBooked,
     strength: Object.fromEntries(
       SEASON_RULES.map((rule) => [rule, strengthOf(rule)]),
     ) as SeasonTerms["strength"],

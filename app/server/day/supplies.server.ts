@@ -10,7 +10,7 @@ export const suppliesInStock = (here: FarmContext): Supply[] =>
       id,
       name,
       kind,
-      mostKilograms: mostMilligrams === null ? undefined : kilogramsFromMilligrams(mostMilligrams),
+      mostKilograms: mostMilligrams === undefined ? undefined : kilogramsFromMilligrams(mostMilligrams),
       packAmount,
       packCents,
       inStock: inStock ?? undefined,

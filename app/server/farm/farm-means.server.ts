@@ -23,7 +23,7 @@ export function placeOf(farm: Farm): Place {
   return { latitude: farm.latitudeMicrodegrees / 1e6, longitude: farm.longitudeMicrodegrees / 1e6 };
 }
 
-const thousandth = (value: number | null) => (value === null ? null : value / 1000);
+const thousandth = (value: number | undefined) => (value === undefined ? undefined : value / 1000);
 
 /** The farm's kit, each number its own or ours; its pace is ours, until its own days speak (own-pace.server.ts). */
 export function farmMeans(farm: Farm): FarmMeans {
@@ -34,15 +34,17 @@ export function farmMeans(farm: Farm): FarmMeans {
       waterLiters: settingOr(thousandth(farm.scalderMilliliters), OURS.scalderLiters),
       powerWatts: settingOr(farm.scalderWatts, OURS.scalderWatts[farm.scalderHeat]),
       heat: farm.scalderHeat,
-      isLidded: farm.isScalderLidded === 1,
-      isInsulated: farm.isScalderInsulated === 1,
+      isLidded: farm.isScalderLidded,
+      isInsulated: farm.isScalderInsulated,
       fillCelsius:
-        farm.scalderFillMillicelsius === null
+        farm.scalderFillMillicelsius === undefined
           ? tapCelsius
           : settingOr(farm.scalderFillMillicelsius / 1000, 0),
       scaldAtOnce: farm.scaldAtOnceCount,
       circuit:
-        circuitVolts === null || breakerAmps === null ? undefined : { volts: circuitVolts, breakerAmps },
+        circuitVolts === undefined || breakerAmps === undefined
+          ? undefined
+          : { volts: circuitVolts, breakerAmps },
     },
     pluckAtOnce: farm.pluckAtOnceCount,
     practice: farm.practice,
@@ -53,14 +55,14 @@ export function farmMeans(farm: Farm): FarmMeans {
     tankWall: farm.tankWall,
     chillMethod: farm.chillMethod,
     bagKilograms: settingOr(
-      farm.iceBagMilligrams === null ? null : kilogramsFromMilligrams(farm.iceBagMilligrams),
+      farm.iceBagMilligrams === undefined ? undefined : kilogramsFromMilligrams(farm.iceBagMilligrams),
       OURS.bagKilograms,
     ),
     ownIce: {
       jugKilograms: ((farm.jugCount ?? 0) * (farm.jugMilliliters ?? OURS.jugMilliliters)) / 1000,
       madeKilograms: kilogramsFromMilligrams(farm.madeIceMilligrams ?? 0),
     },
-    arePensLit: farm.arePensLit === 1,
+    arePensLit: farm.arePensLit,
   };
 }
 

@@ -19,7 +19,7 @@ export function spineWords(here: FarmContext, farm: Farm): SpineWords {
   const open = file.openDays();
   const living = file
     .batches()
-    .filter((batch) => batch.aliveCount > 0 && batch.awaitedOn === null && batch.hatchedOn <= today);
+    .filter((batch) => batch.aliveCount > 0 && batch.awaitedOn === undefined && batch.hatchedOn <= today);
   const stored = file.freezers.storedCount();
   const settled = file.settling.settledCount();
   return {

@@ -22,7 +22,7 @@ export interface DayFormSetting {
 
 const Crew = z.array(
   z.object({
-    personId: z.number().int().nullable(),
+    personId: z.number().int().nullish(),
     name: z.string().trim().min(1).max(60),
     stations: z.array(z.enum(STATIONS)).min(1).max(STATIONS.length),
   }),
@@ -98,12 +98,12 @@ export function dayForm({ timeZone, hatchedOn, freeCount }: DayFormSetting) {
         cones: coneCount,
         tablePlaces: tablePlaceCount,
         pinPlaces: pinPlaceCount,
-        keepsGiblets: same.keepsGiblets === 1,
-        keepsFeet: same.keepsFeet === 1,
-        packsSameDay: same.packsSameDay === 1,
-        isRainExpected: same.isRainExpected === 1,
+        keepsGiblets: same.keepsGiblets,
+        keepsFeet: same.keepsFeet,
+        packsSameDay: same.packsSameDay,
+        isRainExpected: same.isRainExpected,
         changeWaterBirds: same.changeWaterBirds ?? undefined,
-        brineFraction: brine === null ? undefined : brine / 1000,
+        brineFraction: brine === undefined ? undefined : brine / 1000,
         breakAtMinute: minuteOfClock(breakAt),
         crew: same.crew.slice(0, peopleCount),
       };

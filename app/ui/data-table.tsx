@@ -30,8 +30,9 @@ interface DataTableProps<Row> {
 export function DataTable<Row>(props: DataTableProps<Row>) {
   const { caption, isCaptionHidden = true, columns, rows, keyOf, isMarked, className = "text-sm" } = props;
   return (
+    // biome-ignore lint/a11y/useSemanticElements: not a fieldset, and no landmark, of which a page would have too many
     // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
-    <section className="overflow-x-auto" tabIndex={0} aria-label={caption}>
+    <div role="group" className="overflow-x-auto" tabIndex={0} aria-label={caption}>
       <table className={`my-2 w-full ${className}`}>
         <caption className={isCaptionHidden ? "sr-only" : "pb-1 text-left font-semibold"}>{caption}</caption>
         <thead>
@@ -60,7 +61,7 @@ export function DataTable<Row>(props: DataTableProps<Row>) {
           ))}
         </tbody>
       </table>
-    </section>
+    </div>
   );
 }
 

@@ -11,6 +11,9 @@ const { values } = parseArgs({
     said: { type: "string", default: "0" },
   },
 });
+// Whoever listens may go away before all is said.
+process.stdout.once("error", () => process.exit(0));
+
 for (const line of simulatedForecast({
   latitude: Number(values.latitude),
   from: values.from,

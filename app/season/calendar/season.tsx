@@ -46,14 +46,15 @@ const ASK_MILLISECONDS = 400;
 
 export default function Season({ loaderData: { view, entryIds } }: Route.ComponentProps) {
   const { revalidate } = useRevalidator();
-  const { load, data: progress } = useFetcher<typeof seasonProgress>();
+  const { load, data: progress, state } = useFetcher<typeof seasonProgress>();
   const { isWorking } = view.job;
-  useEffect(() => {
-    if (!isWorking) return;
-    const timer = setInterval(() => void load("/season/progress"), ASK_MILLISECONDS);
-    return () => clearInterval(timer);
-  }, [isWorking, load]);
   const isDone = isWorking && progress?.isWorking === false;
+  useEffect(() => {
+    // One question at a time: a new one would call off one that a busy machine has not answered yet.
+    if (!isWorking || isDone || state !== "idle") return;
+    const timer = setTimeout(() => void load("/season/progress"), ASK_MILLISECONDS);
+    return () => clearTimeout(timer);
+  }, [isWorking, isDone, state, load]);
   useEffect(() => {
     if (isDone) void revalidate();
   }, [isDone, revalidate]);

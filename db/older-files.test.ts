@@ -9,7 +9,8 @@ import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
 type Row = Record<string, unknown>;
 
 const FOLDER = join("db", "fixtures");
-/** Pins were feet and pins in one: the one column that a migration is meant to change. */
+/** The migration that split pins, which were feet and pins in one: the one change of a column that is meant. */
+const SPLIT_PINS = 9;
 const splitPins = (row: Row): Row =>
   typeof row.stations === "string"
     ? {
@@ -31,6 +32,8 @@ function tables(database: Database): Map<string, Row[]> {
 }
 
 describe.each(readdirSync(FOLDER).filter((name) => name.endsWith(".sqlite.gz")))("%s", (name) => {
+  const isOlderThanSplit = Number(/(\d+)\.sqlite/.exec(name)![1]) < SPLIT_PINS;
+  const meant = isOlderThanSplit ? splitPins : (row: Row): Row => row;
   let folder: string;
   let before: Map<string, Row[]>;
   let file: FarmFile;
@@ -58,7 +61,7 @@ describe.each(readdirSync(FOLDER).filter((name) => name.endsWith(".sqlite.gz")))
     for (const [table, rows] of before) {
       const kept = after.get(table)!;
       expect(kept.length, table).toBe(rows.length);
-      for (const [index, row] of rows.entries()) expect(kept[index], table).toMatchObject(splitPins(row));
+      for (const [index, row] of rows.entries()) expect(kept[index], table).toMatchObject(meant(row));
     }
   });
 
@@ -66,10 +69,11 @@ describe.each(readdirSync(FOLDER).filter((name) => name.endsWith(".sqlite.gz")))
     const crewed = file.days().filter(({ crew }) => crew.length > 0);
     expect(crewed.length).toBeGreaterThan(0);
     for (const { crew } of crewed)
-      for (const { stations } of crew) expect(stations.includes("feet")).toBe(stations.includes("pins"));
+      for (const { stations } of crew)
+        if (isOlderThanSplit) expect(stations.includes("feet")).toBe(stations.includes("pins"));
     for (const person of file.people.people()) {
       expect(typeof person.usesKnives).toBe("boolean");
-      expect(person.besideAdult).toEqual([]);
+      expect(Array.isArray(person.besideAdult)).toBe(true);
     }
   });
 });

@@ -31,7 +31,7 @@ type NamedCrew = readonly (readonly [name: string, stations: readonly Station[]]
 interface RunDay {
   readonly choices: Omit<DatedChoices, "crew">;
   readonly crew: NamedCrew;
-  /** From the first tap of the day to its last, minutes; set-up and clean-up come on top. */
+  /** From the first tap of the day to its last, minutes; setup and cleanup come on top. */
   readonly lineMinutes: number;
   readonly plannedLineMinutes: number;
   readonly pause: readonly [fromMinute: number, minutes: number];

@@ -19,7 +19,7 @@ export const meta = () => [{ title: "Past batch · Pale Morning" }];
 const LOT_RANGE = [0.1, 1_000_000] as const;
 
 function pastBatchForm(unitSystem: UnitSystem, today: string) {
-  const lot = (ask: string, what: string) =>
+  const total = (ask: string, what: string) =>
     weight({ unitSystem, ask, range: LOT_RANGE, what, isBulk: true });
   return z
     .object({
@@ -30,10 +30,10 @@ function pastBatchForm(unitSystem: UnitSystem, today: string) {
         to: { day: today, problem: `That date is in the future; today is ${today}` },
       }),
       dressedCount: wholeNumber({ least: 1, most: 100_000, ask: "Enter how many birds were processed" }),
-      dressed: lot("Enter their total dressed weight", "a batch"),
+      dressed: total("Enter their total dressed weight", "a batch"),
       cost: money("Enter the total cash cost"),
-      live: optional(lot("", "a batch")),
-      feed: optional(lot("", "a batch's feed")),
+      live: optional(total("", "a batch")),
+      feed: optional(total("", "a batch's feed")),
     })
     .superRefine(({ dressed, live }, context) => {
       if (live !== undefined && live <= dressed) {

@@ -154,16 +154,16 @@ function Birds({ birds, entryId }: { birds: readonly StoredBird[]; entryId: stri
   if (birds.length === 0) return <p className="text-soft">Empty.</p>;
   return (
     <ul>
-      {[...group(birds, (bird) => `${bird.dayId}-${bird.purpose}`).values()].map((lot) => {
-        const first = lot[0]!;
+      {[...group(birds, (bird) => `${bird.dayId}-${bird.purpose}`).values()].map((alike) => {
+        const first = alike[0]!;
         return (
           <li key={`${first.dayId}-${first.purpose}`} className="border-t border-rule py-2">
             <p>
               <Link to={`/days/${first.dayId}/pack`} className="underline">
                 {first.batchName}, {show.shortDay(first.processedOn)}
               </Link>
-              : {plural(lot.length, "bird")} {USE_WORDS[first.purpose]},{" "}
-              {show.bulk(sum(lot, (bird) => bird.weightMilligrams))}
+              : {plural(alike.length, "bird")} {USE_WORDS[first.purpose]},{" "}
+              {show.bulk(sum(alike, (bird) => bird.weightMilligrams))}
             </p>
             <Form method="post" action="/freezers/out" className="flex flex-wrap items-end gap-2 pt-1">
               <input type="hidden" name="entryId" value={`${entryId}-${first.dayId}-${first.purpose}`} />
@@ -173,7 +173,7 @@ function Birds({ birds, entryId }: { birds: readonly StoredBird[]; entryId: stri
                   name="carcassId"
                   className="min-h-12 rounded-sheet border border-soft bg-white px-2 text-base text-ink"
                 >
-                  {lot.map((bird) => (
+                  {alike.map((bird) => (
                     <option key={bird.carcassId} value={bird.carcassId}>
                       bird {bird.birdNumber}, {show.bird(bird.weightMilligrams)}
                     </option>

@@ -38,7 +38,7 @@ export function feedUsed(bought: readonly FeedBought[], leftKilograms: number): 
 }
 
 /** All the feed that a batch ever had. */
-export interface FeedLots {
+export interface AllFeed {
   readonly bought: readonly FeedBought[];
   readonly cameIn: readonly FeedBought[];
   /** To other batches or into stock: it took its money with it. */
@@ -46,13 +46,13 @@ export interface FeedLots {
 }
 
 /**
- * Feed that a batch has used of all it ever had. Where a lot was taken back from the records, less may be there than was
+ * Feed that a batch has used of all it ever had. Where a purchase was removed from the records, less may be there than was
  * counted as left, or more may have gone on than came: then nothing was used, and it cost nothing.
  */
-export function feedUsedOf({ bought, cameIn, wentOn }: FeedLots, leftKilograms: number): FeedUsed {
-  const lots = [...bought, ...cameIn, ...wentOn.map((lot) => ({ ...lot, bags: -lot.bags }))];
-  const kilograms = lots.reduce((sum, lot) => sum + lot.bags * lot.bagKilograms, 0);
-  const feed = kilograms > 0 ? feedUsed(lots, Math.min(leftKilograms, kilograms)) : feedUsed([], 0);
+export function feedUsedOf({ bought, cameIn, wentOn }: AllFeed, leftKilograms: number): FeedUsed {
+  const all = [...bought, ...cameIn, ...wentOn.map((gone) => ({ ...gone, bags: -gone.bags }))];
+  const kilograms = all.reduce((sum, { bags, bagKilograms }) => sum + bags * bagKilograms, 0);
+  const feed = kilograms > 0 ? feedUsed(all, Math.min(leftKilograms, kilograms)) : feedUsed([], 0);
   return { ...feed, cents: cents(Math.max(0, feed.cents)) };
 }
 

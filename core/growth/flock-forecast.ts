@@ -65,7 +65,7 @@ export function flockOn(day: LocalDay, flock: Flock, path: FlockPath = flockPath
   };
 }
 
-/** What the biggest birds of a flock are expected to weigh, of so many that stand there. */
+/** What the largest birds of a flock are expected to weigh, of so many that stand there. */
 export function largestOf(
   forecast: FlockForecast,
   { kind }: Flock,

@@ -160,7 +160,7 @@ interface Parting {
   readonly spread: BirdSpread;
 }
 
-/** What each taking of the biggest has left. Birds taken as they come leave a flock like the one before. */
+/** What each taking of the largest has left. Birds taken as they come leave a flock like the one before. */
 function partingsOf({ hatchedOn, takings = [] }: Flock, mix: SexMix): Parting[] {
   const partings: Parting[] = [];
   let spread = birdSpread(1 / flockOfSexes(1, mix).meanKilograms, mix);

@@ -18,7 +18,7 @@ export interface DividedFlock {
 const STEPS = 600;
 
 /**
- * What is to be expected of the biggest n birds of a flock of N, and of those left: exact expected order statistics
+ * What is to be expected of the largest n birds of a flock of N, and of those left: exact expected order statistics
  * of the mixture of sexes, sum of top n = N int x f(x) P(fewer than n of the other N - 1 are heavier) dx.
  *
  * Taken and left together are the whole flock: their birds and their weight add up.

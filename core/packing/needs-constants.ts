@@ -14,7 +14,7 @@ export const NEEDS = {
   birdsPerBinBag: 10,
   /** Bin bags beyond those for feathers and offal. */
   otherBinBags: 2,
-  /** Sanitizing water, made afresh after so many hours, and once more for the clean-up. */
+  /** Sanitizing water, made afresh after so many hours, and once more for the cleanup. */
   sanitizerLiters: 20,
   hoursPerSanitizer: 4,
   /** Within the customary 50 to 200 mg/l on surfaces that food touches. */

@@ -48,7 +48,7 @@ export interface LineAnswer {
   readonly finish: Spread | undefined;
   /** Last bird in the chill. */
   readonly lastInChill: Spread | undefined;
-  /** replications that got stuck with birds left: no one there who may do what is next. */
+  /** Replications that got stuck with birds left: no one there who may do what is next. */
   readonly stuckReplications: number;
   /** Birds that reached the chill on an ordinary replication. */
   readonly chilledBirds: number;
@@ -73,7 +73,7 @@ export interface Moment {
   readonly p90: number;
 }
 
-/** replications of which every bird's times are kept, and of which each station's shares are watched: more change little. */
+/** Replications of which every bird's times are kept, and of which each station's shares are watched: more change little. */
 const KEPT_MORNINGS = 400;
 const WATCHED_MORNINGS = 60;
 

@@ -21,11 +21,11 @@ export type SeasonRule = (typeof SEASON_RULES)[number];
 export interface CandidateDay {
   /** Days since 1970-01-01. */
   readonly number: number;
-  /** Spent once if the day is held at all: hire, set-up and clean-up, and wishes given up for it. */
+  /** Spent once if the day is held at all: hire, setup and cleanup, and wishes given up for it. */
   readonly openCents: number;
   /** Work that the crew of that day can do, in whole birds. */
   readonly mostWork: number;
-  /** Work and birds of what is set there already; the day is then held anyhow. */
+  /** Work and birds of what is scheduled there already; the day is then held anyhow. */
   readonly heldWork: number;
   readonly heldBirds: number;
 }
@@ -82,11 +82,11 @@ export interface SeasonProblem {
     readonly frozenNow: number;
     /** The first day of the lists below, days since 1970-01-01. */
     readonly from: number;
-    /** Birds of set days that rest on each day. */
+    /** Birds of scheduled days that rest on each day. */
     readonly resting: readonly number[];
-    /** Room that goes into the freezer on each day from set days, in whole birds. */
+    /** Room that goes into the freezer on each day from scheduled days, in whole birds. */
     readonly entering: readonly number[];
-    /** What set days alone already take past the rooms on each day; it is forgiven, since no choice here mends it. */
+    /** What scheduled days alone already take past the rooms on each day; it is forgiven, since no choice here mends it. */
     readonly restSlack: readonly number[];
     readonly freezerSlack: readonly number[];
     /** Room that is eaten and sold free on each day, in whole birds. */

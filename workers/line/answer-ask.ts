@@ -9,7 +9,7 @@ import { leversOf, whatHelps } from "#core/processing-line/alternatives/what-hel
 import { LineTally } from "#core/processing-line/line-tally.ts";
 import type { LineAnswers, LineAsk } from "#workers/line/protocol.ts";
 
-/** replications between two looks at whether someone has changed their mind. */
+/** Replications between two looks at whether someone has changed their mind. */
 const SLICE = 50;
 const BOTTLENECK_MORNINGS = 150;
 

@@ -11,7 +11,7 @@ import { MILLIGRAMS_PER_KILOGRAM, MILLIGRAMS_PER_POUND } from "#core/quantity/co
 
 const MARGIN = { top: 18, right: 8, bottom: 26, left: 44 };
 
-/** Live weight over time: the band of 8 in 10 birds, weigh-ins with their spread, the sizes that are wanted, today and the days set. */
+/** Live weight over time: the band of 8 in 10 birds, weigh-ins with their spread, the sizes that are wanted, today and the scheduled days. */
 export function GrowthChart({ chart, sentence }: { chart: GrowthChartView; sentence: string }) {
   return (
     <figure className="m-0">

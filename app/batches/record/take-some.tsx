@@ -7,7 +7,7 @@ import { plural } from "#app/words/show.ts";
 import { EIGHT_IN_TEN } from "#core/growth/growth-update.ts";
 import type { DividedFlock } from "#core/growth/take-largest.ts";
 
-/** What is expected of the biggest so many, and of those left. */
+/** What is expected of the largest so many, and of those left. */
 export interface TakeSomeView {
   readonly current: number;
   readonly asked: string;
@@ -21,7 +21,7 @@ interface TakeSomeProps {
   batchId: number;
 }
 
-/** Taking the biggest changes what is expected of those taken and of those left. */
+/** Taking the largest changes what is expected of those taken and of those left. */
 export function TakeSome({ view, batchId }: TakeSomeProps) {
   const { current, asked, on, divided, dressedFraction } = view;
   const show = useShow();

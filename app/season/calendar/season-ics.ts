@@ -3,7 +3,7 @@ import { calendarFile, calendarResponse } from "#app/season/calendar/write-calen
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import type { Route } from "./+types/season-ics.ts";
 
-/** All set days and what follows from them, as a calendar file. */
+/** All scheduled days and what follows from them, as a calendar file. */
 export function loader({ context }: Route.LoaderArgs) {
   const here = context.get(farmContext);
   const farm = requireFarm(here);

@@ -169,7 +169,7 @@ function howGood({ proposal, money }: SeasonView, show: ReturnType<typeof useSho
       : `${best} more than ${show.money(Math.round(above))} above this one.`;
 }
 
-/** Each set day with its reasons, its pin and its moves. */
+/** Each scheduled day with its reasons, its pin and its moves. */
 export function SeasonGroups({
   groups,
   entryIds,

@@ -14,7 +14,7 @@ export interface SeasonTask extends Omit<DayTask, "key" | "facts" | "isOnTheLine
   readonly processedOn: LocalDay;
 }
 
-/** Tasks of every set day that is not settled, and of chicks that are awaited, in order of time. */
+/** Tasks of every scheduled day that is not settled, and of chicks that are awaited, in order of time. */
 export function seasonTasks(here: FarmContext, farm: Farm): SeasonTask[] {
   const file = here.file;
   const ofDays = file.openDays().flatMap((day) =>

@@ -69,7 +69,7 @@ export interface CellView {
   readonly resting: number;
   readonly frozen: number;
   readonly isEitherFrozen: boolean;
-  /** What follows from set days, by the hour of this day. */
+  /** What follows from scheduled days, by the hour of this day. */
   readonly tasks: readonly { hour: number; title: string }[];
 }
 
@@ -164,7 +164,7 @@ function cellView({ farm, facts, plan, check, groups, tasks }: CellFacts, day: L
 export type SeasonView = ReturnType<typeof seasonView>;
 
 /**
- * What is too much about a day that is set: its line longer than is wanted, people of its crew who can't come, or, where
+ * What is too much about a scheduled day: its line longer than is wanted, people of its crew who can't come, or, where
  * its helpers have no names yet, more birds than those who can come would do.
  */
 function tooMuch(

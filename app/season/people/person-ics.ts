@@ -6,7 +6,7 @@ import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.t
 import { seasonDay } from "#core/day/season/season-day.ts";
 import type { Route } from "./+types/person-ics.ts";
 
-/** The set days on which someone can come, as a calendar file for them. */
+/** The scheduled days on which someone can come, as a calendar file for them. */
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
   const farm = requireFarm(here);

@@ -4,7 +4,7 @@ import { suppliesInStock } from "#app/server/day/supplies.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
-/** Bags of ice that a day will find: those in stock, less what the set days before it take; undefined where no one counts them. */
+/** Bags of ice that a day will find: those in stock, less what the scheduled days before it take; undefined where no one counts them. */
 export function iceBagsLeft(
   here: FarmContext,
   farm: Farm,

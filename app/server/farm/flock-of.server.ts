@@ -5,7 +5,7 @@ import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
-/** A batch as growth calculates with it: its weigh-ins, its weather, and the days that took its biggest birds. */
+/** A batch as growth calculates with it: its weigh-ins, its weather, and the days that took its largest birds. */
 export function flockOf(
   here: FarmContext,
   farm: Farm,

@@ -8,7 +8,7 @@ export interface WorkTimeInput {
   readonly time: { readonly from: number; readonly to: number } | { readonly plannedLineMinutes: number };
 }
 
-/** Hours of all people together: the day's log, or its plan where there is none, with set-up and clean-up. */
+/** Hours of all people together: the day's log, or its plan where there is none, with setup and cleanup. */
 export function workTime({ people, time }: WorkTimeInput): Reckoning {
   const logged = "from" in time;
   const line = logged ? (time.to - time.from) / MINUTE : time.plannedLineMinutes;

@@ -9,7 +9,7 @@ export interface RestPlace {
   readonly canFreeze: boolean;
 }
 
-/** Another set day whose birds rest too. */
+/** Another scheduled day whose birds rest too. */
 export interface OtherRest {
   readonly day: LocalDay;
   readonly birds: number;

@@ -21,7 +21,7 @@ export interface WeatherInput {
 }
 
 export interface WeatherOnDay {
-  /** From set-up to the slow end of the clean-up, °C. */
+  /** From setup to the slow end of the cleanup, °C. */
   readonly atSetUp: number;
   readonly atFirstBird: number;
   readonly atLikelyEnd: number;

@@ -19,7 +19,7 @@ export interface SeasonDay {
   /** High of the day, °C. */
   readonly highCelsius: number;
   readonly isHot: boolean;
-  /** Hire, hands for set-up and clean-up, and what it costs to give the day up for other things. */
+  /** Hire, hands for setup and cleanup, and what it costs to give the day up for other things. */
   readonly openCents: number;
   /** Why no bird can be put on it, if so. */
   readonly shut: "out" | "nobody" | "not-booked" | undefined;

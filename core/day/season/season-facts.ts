@@ -16,7 +16,7 @@ export interface GroupFacts {
   readonly feedCentsPerKilogram: Setting;
 }
 
-/** A day that is set and not settled. */
+/** A scheduled day that is not settled. */
 export interface HeldDay {
   readonly dayId: number;
   readonly day: LocalDay;
@@ -105,7 +105,7 @@ export interface SeasonFacts {
     /** Birds of late days that still rest, by the day on which they go into the freezer. */
     readonly restingNow: readonly { readonly until: LocalDay; readonly birds: number }[];
   };
-  /** Birds processed so far in each calendar year, set days left out. */
+  /** Birds processed so far in each calendar year, scheduled days left out. */
   readonly dressedByYear: Readonly<Record<string, number>>;
   /** Highs of the days to come from today on, °C. */
   readonly highs: readonly number[];

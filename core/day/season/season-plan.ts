@@ -86,7 +86,7 @@ export function seasonPlan(
   return withRoom(forgivenRoom(withRoom(room).problem));
 }
 
-/** The rooms with what set days alone take past them forgiven. */
+/** The rooms with what scheduled days alone take past them forgiven. */
 function forgivenRoom(problem: SeasonProblem): SeasonProblem["room"] {
   const { room } = problem;
   const { broken } = checkSeason(problem, { placements: [] });

@@ -113,7 +113,7 @@ const BASIS_RULES: Readonly<Record<CostBasis, RuleName>> = {
   "with-labor": "cost-with-labor",
 };
 
-/** The parts of cost in three lots, each method adding one. */
+/** The parts of cost in three groups, each method adding one. */
 function costParts(of: SettlementInput): [Input[], Input[], Input[]] {
   const share = ownShareOf(of);
   const kit = kitShare(of.kit, of.tally.dressedCount, of.birdsAYear.value);

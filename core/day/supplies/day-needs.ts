@@ -89,7 +89,7 @@ export function dayNeeds(use: DayUse, supplies: readonly Supply[]): Need[] {
   return [...others.slice(0, 1), ...bags, ...others.slice(1)];
 }
 
-/** Each bird takes the smallest bag that holds it; one too big for all takes the biggest, and it is said. */
+/** Each bird takes the smallest bag that holds it; one too big for all takes the largest, and it is said. */
 function bagNeeds(use: DayUse, supplies: readonly Supply[]): Need[] {
   const bags = supplies
     .filter(({ kind }) => kind === "bag")

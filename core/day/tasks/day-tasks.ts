@@ -44,14 +44,14 @@ export interface TaskFacts {
   readonly restDays?: number;
 }
 
-/** Something to be done for a set day, at its time. */
+/** Something to be done for a scheduled day, at its time. */
 export interface DayTask {
   /** The same for as long as the day is, however often it is moved. */
   readonly key: TaskKey;
   readonly facts: TaskFacts;
   readonly at: number;
   readonly minutes: number;
-  /** Between set-up and clean-up: the run sheet's, and too much for a calendar. */
+  /** Between setup and cleanup: the run sheet's, and too much for a calendar. */
   readonly isOnTheLine: boolean;
   /** Who would do it, of those who are there then and may; undefined where no one is known. */
   readonly who: string | undefined;
@@ -91,7 +91,7 @@ type Draft = Omit<DayTask, "who" | "isOnTheLine" | "facts"> & {
   readonly like: Station;
 };
 
-/** What follows from a set day, in order of time. The times are the usual ones; those of the line, feed and burner are the plan's own. */
+/** What follows from a scheduled day, in order of time. The times are the usual ones; those of the line, feed and burner are the plan's own. */
 export function dayTasks(task: TaskInput): DayTask[] {
   const drafts: Draft[] = [...before(task), ...onTheDay(task), ...after(task)];
   const sorted = drafts

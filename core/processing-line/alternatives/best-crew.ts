@@ -22,7 +22,7 @@ export interface FoundCrew {
   readonly minute: number;
 }
 
-/** replications by which a crew is judged. */
+/** Replications by which a crew is judged. */
 const REPLICATIONS = 48;
 /** After so many replications a crew that is worse by so much of the day is dropped; the fewer, the more chance is in it. */
 const CHECKS: readonly (readonly [replications: number, worse: number])[] = [

@@ -4,7 +4,7 @@ import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { dayNeeds, plannedUse, type Supply } from "#core/day/supplies/day-needs.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
-/** What will be in stock for a day: what there is, less what the set days before it take. */
+/** What will be in stock for a day: what there is, less what the scheduled days before it take. */
 export function stockForDay(
   here: FarmContext,
   farm: Farm,

@@ -4,7 +4,7 @@ import { chillTime } from "#core/chill/chill-time.ts";
 export interface FridgeInput {
   readonly birds: number;
   readonly carcassKilograms: number;
-  /** Heat taken from the skin by still air, W/m²K, see AIR_COEFFICIENT. */
+  /** Heat taken from the skin by still air, W/m²K, see REFRIGERATOR. */
   readonly surfaceCoefficient: number;
   readonly startCelsius: number;
   readonly fridgeCelsius: number;

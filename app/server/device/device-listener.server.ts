@@ -7,6 +7,8 @@ import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import type { DeviceReading } from "#core/quantity/device-reading.ts";
 
 const CHECK_MILLISECONDS = MINUTE;
+/** A device that says nothing more for so long is given up for now. */
+const PATIENCE_MILLISECONDS = 2 * MINUTE;
 const ASK_AGAIN_MILLISECONDS = 6 * HOUR;
 
 /** Asks each of the farm's devices once, and keeps what it says. @throws {Error} if one can't be reached */
@@ -38,7 +40,7 @@ export function listenToDevices(here: FarmContext): void {
     if (question === asked && Date.now() - askedAt < ASK_AGAIN_MILLISECONDS) return;
     isAsking = true;
     try {
-      await readDevices(here, stop.signal);
+      await readDevices(here, AbortSignal.any([stop.signal, AbortSignal.timeout(PATIENCE_MILLISECONDS)]));
       asked = question;
       askedAt = Date.now();
     } catch (error) {

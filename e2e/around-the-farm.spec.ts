@@ -27,7 +27,7 @@ test("a batch says what it should weigh on another date, and asks about one befo
   await expect(page.getByRole("heading", { name: "Expected Sat, Oct 3" })).toBeVisible();
   await expect(page.getByText("98 days old")).toBeVisible();
   await page.goto(`${farm.url}/batches/3?on=2026-01-01`);
-  await expect(page.getByRole("alert")).toContainText("Choose a date from 2026-06-27 on");
+  await expect(page.getByRole("alert")).toContainText("Choose a date from Jun 27, 2026 on");
   await page.goto(`${farm.url}/batches/3?on=never`);
   await expect(page.getByRole("heading", { name: "Expected today" })).toBeVisible();
 });

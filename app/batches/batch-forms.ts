@@ -1,15 +1,7 @@
 import { z } from "zod";
-import {
-  amount,
-  choice,
-  localDay,
-  money,
-  optional,
-  tick,
-  weight,
-  wholeNumber,
-  words,
-} from "#app/ui/read-field.ts";
+import { amount, choice, money, optional, tick, wholeNumber, words } from "#app/ui/read/read-field.ts";
+import { weight } from "#app/ui/read/read-measure.ts";
+import { localDay } from "#app/ui/read/read-when.ts";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
 import { LIVE_RANGE_KILOGRAMS } from "#core/packing/carcass-range.ts";
 import { MILLIGRAMS_PER_KILOGRAM } from "#core/quantity/conversion.ts";

@@ -4,7 +4,9 @@ import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.t
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
-import { choice, localDay, money, optional, weight, wholeNumber, words } from "#app/ui/read-field.ts";
+import { choice, money, optional, wholeNumber, words } from "#app/ui/read/read-field.ts";
+import { weight } from "#app/ui/read/read-measure.ts";
+import { localDay } from "#app/ui/read/read-when.ts";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { KIND_OPTIONS } from "#app/words/words.ts";

@@ -1,17 +1,7 @@
 import { z } from "zod";
-import {
-  choice,
-  degrees,
-  money,
-  optional,
-  temperature,
-  tick,
-  timeZone,
-  volume,
-  weight,
-  wholeNumber,
-  words,
-} from "#app/ui/read-field.ts";
+import { choice, money, optional, tick, wholeNumber, words } from "#app/ui/read/read-field.ts";
+import { temperature, volume, weight } from "#app/ui/read/read-measure.ts";
+import { degrees, timeZone } from "#app/ui/read/read-when.ts";
 import { isKnownLocale } from "#app/words/locale.ts";
 import { CHILL_METHODS, TANK_WALLS } from "#core/chill/chill-constants.ts";
 import { PRACTICES } from "#core/processing-line/line-constants.ts";

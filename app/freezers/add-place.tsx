@@ -4,7 +4,7 @@ import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.t
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
-import { choice, wholeNumber, words } from "#app/ui/read-field.ts";
+import { choice, wholeNumber, words } from "#app/ui/read/read-field.ts";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/add-place.ts";
 

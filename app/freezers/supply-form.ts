@@ -1,5 +1,7 @@
 import { z } from "zod";
-import { choice, localDay, money, optional, supplyQuantity, weight, words } from "#app/ui/read-field.ts";
+import { choice, money, optional, words } from "#app/ui/read/read-field.ts";
+import { supplyQuantity, weight } from "#app/ui/read/read-measure.ts";
+import { localDay } from "#app/ui/read/read-when.ts";
 import { quantityOf } from "#app/words/supply-words.ts";
 import { CARCASS_RANGE_KILOGRAMS } from "#core/packing/carcass-range.ts";
 import { SUPPLY_KINDS, type SupplyKind } from "#core/packing/supply-stock.ts";

@@ -2,7 +2,7 @@ import { data, redirect } from "react-router";
 import { z } from "zod";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
-import { entryId } from "#app/ui/read-field.ts";
+import { entryId } from "#app/ui/read/read-field.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { WAYS_OUT } from "#db/freezer/freezer-queries.server.ts";
 import type { Route } from "./+types/take-out.ts";

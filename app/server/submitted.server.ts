@@ -5,7 +5,7 @@ import { data } from "react-router";
 import type { z } from "zod";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import type { Refusal } from "#app/ui/farm-form.tsx";
-import { isEntryId } from "#app/ui/read-field.ts";
+import { isEntryId } from "#app/ui/read/read-field.ts";
 import type { Entry, Recorded } from "#db/entry.server.ts";
 
 /** No form of ours is larger, notes and a page of weights included. */

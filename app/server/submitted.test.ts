@@ -1,7 +1,9 @@
 import { describe, expect, test } from "vitest";
 import { post } from "#app/call-route.ts";
 import { formFields } from "#app/server/submitted.server.ts";
-import { amount, money, timeZone, volume, weight, wholeNumber, words } from "#app/ui/read-field.ts";
+import { amount, money, wholeNumber, words } from "#app/ui/read/read-field.ts";
+import { volume, weight } from "#app/ui/read/read-measure.ts";
+import { timeZone } from "#app/ui/read/read-when.ts";
 
 const answer = (fields: Record<string, string>) =>
   formFields(post(fields)).then(

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { amount, optional, wholeNumber, words } from "#app/ui/read-field.ts";
+import { amount, optional, wholeNumber, words } from "#app/ui/read/read-field.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 
 /** An inch is 25.4 mm exactly. */

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { choice, optional, weight, wholeNumber, words } from "#app/ui/read-field.ts";
+import { choice, optional, wholeNumber, words } from "#app/ui/read/read-field.ts";
+import { weight } from "#app/ui/read/read-measure.ts";
 import { CARCASS_RANGE_KILOGRAMS } from "#core/packing/carcass-range.ts";
 import { CARCASS_USES } from "#core/packing/pack-tally.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";

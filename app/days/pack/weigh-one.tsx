@@ -1,3 +1,4 @@
+import type { FieldMetadata } from "@conform-to/react";
 import { useId, useState } from "react";
 import { Form } from "react-router";
 import { DotPlot } from "#app/days/pack/dot-plot.tsx";
@@ -66,18 +67,8 @@ export function WeighOne(props: Loaded & WeighOneProps) {
           )
         }
         onRead={(value) => setUnderstood(value?.weightMilligrams ?? undefined)}
-        after={(fields) => (
-          <div className="grid gap-4 sm:grid-cols-2">
-            <TextField field={fields.birdNumber} label="Bird" hint="Number today" inputMode="numeric" />
-            {places.length > 0 && (
-              <SelectField
-                field={fields.placeId}
-                label="Storage"
-                hint="Stays the same until you change it"
-                options={placeOptions(places)}
-              />
-            )}
-          </div>
+        after={({ birdNumber, placeId }) => (
+          <NumberAndPlace birdNumber={birdNumber} placeId={placeId} places={places} />
         )}
       >
         {(fields) => (
@@ -91,8 +82,30 @@ export function WeighOne(props: Loaded & WeighOneProps) {
           </>
         )}
       </FarmForm>
-      {last && <UndoForm id={removalId} dayId={day.id} entryId={last.entryId} />}
+      last && <UndoForm id={removalId} dayId={day.id} entryId={last.entryId} />
     </Sheet>
+  );
+}
+
+interface NumberAndPlaceProps {
+  birdNumber: FieldMetadata<string>;
+  placeId: FieldMetadata<string>;
+  places: Loaded["places"];
+}
+
+function NumberAndPlace({ birdNumber, placeId, places }: NumberAndPlaceProps) {
+  return (
+    <div className="grid gap-4 sm:grid-cols-2">
+      <TextField field={birdNumber} label="Bird" hint="Number today" inputMode="numeric" />
+      {places.length > 0 && (
+        <SelectField
+          field={placeId}
+          label="Storage"
+          hint="Stays the same until you change it"
+          options={placeOptions(places)}
+        />
+      )}
+    </div>
   );
 }
 

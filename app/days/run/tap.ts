@@ -5,7 +5,7 @@ import { planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
-import { entryId } from "#app/ui/read-field.ts";
+import { entryId } from "#app/ui/read/read-field.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { milligramsFromKilograms } from "#core/quantity/conversion.ts";
 import type { KeptPlan } from "#db/day/day-queries.server.ts";

@@ -6,7 +6,7 @@ import { requireDay } from "#app/server/farm/required.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
-import { money, words } from "#app/ui/read-field.ts";
+import { money, words } from "#app/ui/read/read-field.ts";
 import { Page, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/add-cost.ts";
 

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { amount, optional, supplyQuantity, weight } from "#app/ui/read-field.ts";
+import { amount, optional } from "#app/ui/read/read-field.ts";
+import { supplyQuantity, weight } from "#app/ui/read/read-measure.ts";
 import { quantityOf } from "#app/words/supply-words.ts";
 import { LIVE_RANGE_KILOGRAMS } from "#core/packing/carcass-range.ts";
 import type { SupplyKind } from "#core/packing/supply-stock.ts";

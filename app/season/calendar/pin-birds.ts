@@ -3,7 +3,7 @@ import { currentProposal, keepAnswer } from "#app/season/calendar/season-job.ser
 import { seasonFacts } from "#app/server/day/season-reading.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { ENTRY_USED, formFields } from "#app/server/submitted.server.ts";
-import { isEntryId } from "#app/ui/read-field.ts";
+import { isEntryId } from "#app/ui/read/read-field.ts";
 import { seasonPlan } from "#core/day/season/season-plan.ts";
 import { moveOf } from "#core/season/season-moves.ts";
 import type { Route } from "./+types/pin-birds.ts";

@@ -1,5 +1,7 @@
 import { z } from "zod";
-import { localDay, optional, weight, wholeNumber } from "#app/ui/read-field.ts";
+import { optional, wholeNumber } from "#app/ui/read/read-field.ts";
+import { weight } from "#app/ui/read/read-measure.ts";
+import { localDay } from "#app/ui/read/read-when.ts";
 import type { Need } from "#core/day/season/chicks-to-order.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 

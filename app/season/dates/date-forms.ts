@@ -1,5 +1,7 @@
 import { z } from "zod";
-import { choice, localDay, money, optional, temperature, words } from "#app/ui/read-field.ts";
+import { choice, money, optional, words } from "#app/ui/read/read-field.ts";
+import { temperature } from "#app/ui/read/read-measure.ts";
+import { localDay } from "#app/ui/read/read-when.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 
 const span = { fromOn: localDay({ ask: "Enter the first day" }), toOn: optional(localDay({ ask: "" })) };

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { choice, clockTime, localDay, optional, tick, wholeNumber, words } from "#app/ui/read-field.ts";
+import { choice, optional, tick, wholeNumber, words } from "#app/ui/read/read-field.ts";
+import { clockTime, localDay } from "#app/ui/read/read-when.ts";
 import { STATION_WORDS } from "#app/words/words.ts";
 import { clockOfMinute, minuteOfClock } from "#core/calendar/farm-time.ts";
 import { STATIONS, type Station } from "#core/processing-line/line-station.ts";

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { amount, money, optional, tick, weight, wholeNumber, words } from "#app/ui/read-field.ts";
+import { amount, money, optional, tick, wholeNumber, words } from "#app/ui/read/read-field.ts";
+import { weight } from "#app/ui/read/read-measure.ts";
 import { MILLIGRAMS_PER_KILOGRAM, MILLIGRAMS_PER_POUND } from "#core/quantity/conversion.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 import type { SeasonSetting } from "#db/season/season-queries.server.ts";

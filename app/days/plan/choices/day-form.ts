@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { choice, clockTime, localDay, optional, percent, tick, wholeNumber } from "#app/ui/read-field.ts";
+import { choice, optional, percent, tick, wholeNumber } from "#app/ui/read/read-field.ts";
+import { clockTime, localDay } from "#app/ui/read/read-when.ts";
 import { plural } from "#app/words/show.ts";
 import { clockOfMinute, instantOf, localClock, minuteOfClock } from "#core/calendar/farm-time.ts";
 import type { CrewSeat } from "#core/day/crew/crew.ts";

@@ -1,19 +1,8 @@
 import { describe, expect, test } from "vitest";
 import type { z } from "zod";
-import {
-  amount,
-  clockTime,
-  degrees,
-  localDay,
-  money,
-  optional,
-  percent,
-  temperature,
-  volume,
-  weight,
-  wholeNumber,
-  words,
-} from "#app/ui/read-field.ts";
+import { amount, money, optional, percent, wholeNumber, words } from "#app/ui/read/read-field.ts";
+import { temperature, volume, weight } from "#app/ui/read/read-measure.ts";
+import { clockTime, degrees, localDay } from "#app/ui/read/read-when.ts";
 
 /** What a field makes of a text: its value, or what it says is wrong. */
 function read(field: z.ZodType, text: string | undefined): unknown {

@@ -82,7 +82,7 @@ export function WeighOne(props: Loaded & WeighOneProps) {
           </>
         )}
       </FarmForm>
-      last && <UndoForm id={removalId} dayId={day.id} entryId={last.entryId} />
+      {last && <UndoForm id={removalId} dayId={day.id} entryId={last.entryId} />}
     </Sheet>
   );
 }

@@ -12,7 +12,7 @@ export function AskBox({ label, hint, fault, className = "", ...input }: AskBoxP
   const id = useId();
   const described = [hint && `${id}-hint`, fault && `${id}-fault`].filter(Boolean).join(" ");
   return (
-    <div className="grid min-w-0 content-end gap-1">
+    <div className="grid h-full min-w-0 content-end gap-1">
       <label htmlFor={id} className="font-semibold">
         {label}
       </label>

@@ -33,16 +33,12 @@ export function DataTable<Row>(props: DataTableProps<Row>) {
     // biome-ignore lint/a11y/useSemanticElements: not a fieldset, and no landmark, of which a page would have too many
     // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
     <div role="group" className="overflow-x-auto" tabIndex={0} aria-label={caption}>
-      <table className={`my-2 w-full ${className}`}>
+      <table className={`data-table ${className}`}>
         <caption className={isCaptionHidden ? "sr-only" : "pb-1 text-left font-semibold"}>{caption}</caption>
         <thead>
-          <tr className="border-b border-ink text-left align-bottom">
+          <tr>
             {columns.map((column) => (
-              <th
-                key={column.head}
-                scope="col"
-                className={column.isHeadHidden ? "sr-only" : `py-1 pr-3 ${lookOf(column)}`}
-              >
+              <th key={column.head} scope="col" className={column.isHeadHidden ? "sr-only" : lookOf(column)}>
                 {column.head}
               </th>
             ))}
@@ -50,10 +46,7 @@ export function DataTable<Row>(props: DataTableProps<Row>) {
         </thead>
         <tbody>
           {rows.map((row) => (
-            <tr
-              key={keyOf(row)}
-              className={`border-b border-rule align-baseline last:border-b-0 ${isMarked?.(row) ? "bg-wheat font-semibold" : ""}`}
-            >
+            <tr key={keyOf(row)} className={isMarked?.(row) ? "bg-wheat font-semibold" : undefined}>
               {columns.map((column, index) => (
                 <Cell key={column.head} column={column} row={row} isFirst={index === 0} />
               ))}
@@ -66,9 +59,9 @@ export function DataTable<Row>(props: DataTableProps<Row>) {
 }
 
 function Cell<Row>({ column, row, isFirst }: { column: Column<Row>; row: Row; isFirst: boolean }) {
-  const className = `py-1 pr-3 ${lookOf(column)} ${column.isNumber ? "font-mono" : ""} ${column.isOneLine ? "whitespace-nowrap" : ""}`;
+  const className = lookOf(column, "font-mono");
   return isFirst ? (
-    <th scope="row" className={`${className} text-left font-normal`}>
+    <th scope="row" className={className}>
       {column.cell(row)}
     </th>
   ) : (
@@ -76,8 +69,14 @@ function Cell<Row>({ column, row, isFirst }: { column: Column<Row>; row: Row; is
   );
 }
 
-const lookOf = ({ isNumber, isWideOnly }: Column<never>) =>
-  `${isNumber ? "text-right" : ""} ${isWideOnly ? "hidden sm:table-cell" : ""}`;
+function lookOf({ isNumber, isWideOnly, isOneLine }: Column<never>, numbers = ""): string | undefined {
+  const look = [
+    isNumber && `text-right ${numbers}`.trim(),
+    isWideOnly && "hidden sm:table-cell",
+    numbers && (isNumber || isOneLine) && "whitespace-nowrap",
+  ];
+  return look.filter(Boolean).join(" ") || undefined;
+}
 
 /** A second line of a cell, below the first and quieter. */
 export function Under({ children }: { children: ReactNode }) {

@@ -29,7 +29,7 @@ function Drawn({ dips, planned, width }: DipChartProps & { width: number }) {
   const show = useShow();
   const id = useId();
   const { bath, seconds, secondsRange, skinCeilingCelsius } = planned.plan.scald;
-  const x = scaleLinear([50, skinCeilingCelsius + 2], [LEFT, width]);
+  const x = scaleLinear([50, skinCeilingCelsius + (width < 480 ? 3 : 2)], [LEFT, width]);
   const y = scaleLinear([0, MOST_SECONDS], [FLOOR, TOP]).clamp(true);
   const good = area<DipPoint>(
     ({ celsius }) => x(celsius),

@@ -56,7 +56,7 @@ function Drawn({ planned, feedOffAt, window: [least, most], width }: HoursChartP
       <XLabels
         y={HEIGHT - 6}
         width={width}
-        labels={x.ticks(8).map((tick) => ({ x: x(tick), words: `${tick} h` }))}
+        labels={x.ticks(width < 480 ? 4 : 8).map((tick) => ({ x: x(tick), words: `${tick} h` }))}
       />
     </svg>
   );

@@ -43,7 +43,7 @@ function Methods({ chosen }: { chosen: MethodOutcome }) {
   const hours = (value: number) => show.value(value, "hours");
   const columns: Column<MethodOutcome>[] = [
     { head: "Method", cell: ({ method }) => nameOf(method) },
-    { head: "Feed off", cell: ({ feedOffAt }) => show.dayTime(feedOffAt) },
+    { head: "Feed off", cell: ({ feedOffAt }) => show.dayTime(feedOffAt), isOneLine: true },
     {
       head: "First, last bird",
       cell: ({ share }) => `${hours(share.shortestHours)}, ${hours(share.longestHours)}`,

@@ -21,8 +21,8 @@ export function ReadCalendarForm({ personId, name, entryId, fault }: ReadCalenda
       <label className="grid gap-1">
         <span className="font-semibold">{name}’s calendar</span>
         <span className="text-sm text-soft">
-          An .ics file exported from their calendar. Days with anything during working hours, 8 hours from 7
-          in the morning, count as busy. It replaces the last file.
+          An .ics file exported from their calendar. Days with anything between 7 in the morning and 3 in the
+          afternoon count as busy. It replaces the last file.
         </span>
         <input
           type="file"

@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
-import { type LineFile, readLineFile } from "#app/days/plan/file/line-file.ts";
+import type { LineFile } from "#app/days/plan/file/line-file.ts";
+import { readLineFile } from "#app/days/plan/file/read-line-file.ts";
 import { bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { LineTally, type Moment, type Spread } from "#core/processing-line/line-tally.ts";

@@ -4,7 +4,7 @@ import { lineByTimers } from "#commands/bench/line-by-timers.ts";
 import { bestCrew } from "#core/processing-line/alternatives/best-crew.ts";
 import { EVENTS, LAST_WORK, lineContext } from "#core/processing-line/line-context.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
-import { ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
+import { lotOf, ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
 import { playReplication } from "#core/processing-line/line-run.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
 import { readableReplication } from "#core/processing-line/readable-line.ts";
@@ -14,7 +14,7 @@ const CREW_MILLISECONDS = 2500;
 
 const dayOf = (birds: number): LineDay => ({
   ...ORDINARY_DAY,
-  birds,
+  lots: [lotOf({ birds })],
   people: [
     person("Tobias", ["cones", "scald", "pluck"]),
     person("Maren", ["gut", "rinse"]),

@@ -64,7 +64,7 @@ export function lineByProcesses(): (day: LineDay, seed: number, replication: num
         this.enterQueueImmediately(waiting.scald);
         wake();
         await this.waitSignal(this);
-        await this.delay(day.restMinutes);
+        await this.delay(day.lots[0]!.restMinutes);
         this.leaveQueue(tank);
         rules.rested();
         wake();
@@ -118,7 +118,7 @@ export function lineByProcesses(): (day: LineDay, seed: number, replication: num
         if (station === "feet") bird.enterQueueImmediately(waiting.pins);
         if (station === "pins") bird.enterQueueImmediately(waiting.gut);
         if (station === "gut") bird.enterQueueImmediately(waiting.rinse);
-        if (station === "gut" && day.giblets) simulation.activate(new Giblets(bird.number));
+        if (station === "gut" && day.lots[0]!.giblets) simulation.activate(new Giblets(bird.number));
         if (station === "rinse") bird.enterQueueImmediately(tank);
         if (station === "rinse" || station === "giblets") this.sendSignal(bird);
       }

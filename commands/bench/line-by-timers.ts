@@ -99,9 +99,9 @@ export function lineByTimers(): (day: LineDay, seed: number, replication: number
           if (station === "feet") this.putStore(waiting.pins, bird);
           if (station === "pins") this.putStore(waiting.gut, bird);
           if (station === "gut") this.putStore(waiting.rinse, bird);
-          if (station === "gut" && day.giblets) this.putStore(waiting.giblets, bird);
+          if (station === "gut" && day.lots[0]!.giblets) this.putStore(waiting.giblets, bird);
           if (station === "rinse")
-            this.setTimer(day.restMinutes).done(() => {
+            this.setTimer(day.lots[0]!.restMinutes).done(() => {
               rules.rested();
               wake();
             });

@@ -4,7 +4,7 @@ import {
   SLOW_START,
   TIREDNESS,
 } from "#core/processing-line/line-constants.ts";
-import { type LineDay, type LinePerson, mostInLine } from "#core/processing-line/line-day.ts";
+import { type LineDay, type LineLot, type LinePerson, mostInLine } from "#core/processing-line/line-day.ts";
 import {
   BLEED_STREAM,
   DRAW_TABLES,
@@ -39,10 +39,12 @@ export interface Hands {
 
 /**
  * What core/processing-line allows and how long it takes, told for packages that bring clock, queues and waiting
- * themselves. For days without packing, baths or water changes.
+ * themselves. For days of one lot without packing, baths or water changes.
  */
 export class LineRules {
   readonly day: LineDay;
+  /** The only one: the packages' models know no second. */
+  readonly lot: LineLot;
   /** Those who can do least choose first. */
   readonly hands: readonly Hands[];
   #lastWork = 0;
@@ -63,6 +65,7 @@ export class LineRules {
     this.#luck = (stream, index) => DRAW_TABLES[(stream << TABLE_BITS) + drawIndex(key, stream, index)]!;
     this.#waiting = waiting;
     this.day = day;
+    this.lot = day.lots[0]!;
     const dayFactor = dayDraw(key, day.daySdLn);
     this.hands = day.people
       .map((person, number) => ({
@@ -92,7 +95,7 @@ export class LineRules {
 
   /** When the last work ended; Infinity where birds are left. */
   get end(): number {
-    return this.#chilled === this.day.birds ? this.#lastWork : Infinity;
+    return this.#chilled === this.lot.birds ? this.#lastWork : Infinity;
   }
 
   /** What someone who is idle takes up now, and the birds of it: the number of the next, or so many of those that wait. */
@@ -141,7 +144,7 @@ export class LineRules {
   minutesFor(hands: Hands, station: EarlyStation, bird: number, now: number): number {
     const moved = hands.last !== undefined && isAnotherBench(hands.last, station) ? CHANGE_MINUTES : 0;
     hands.last = station;
-    const { minutes } = this.day;
+    const { minutes } = this.lot;
     const chance = this.#luck(stationRow(station).drawStream, bird);
     if (station === "scald") return minutes.scald * chance + moved;
     if (station === "pluck") return minutes.pluck * chance + moved;
@@ -153,8 +156,7 @@ export class LineRules {
   }
 
   bleedMinutes(bird: number): number {
-    const { minutes, bleedFloorMinutes } = this.day;
-    return Math.max(minutes.bleed * this.#luck(BLEED_STREAM, bird), bleedFloorMinutes);
+    return Math.max(this.lot.minutes.bleed * this.#luck(BLEED_STREAM, bird), this.day.bleedFloorMinutes);
   }
 
   bled(): void {
@@ -180,7 +182,7 @@ export class LineRules {
 
   #canKill(now: number): boolean {
     return (
-      this.#killed < this.day.birds &&
+      this.#killed < this.lot.birds &&
       this.#inCones < this.day.kit.cones &&
       this.#killed - this.#chilled < this.#mostInLine &&
       !this.#isNearBreak(now, DRAIN_MINUTES.kill)

@@ -1,5 +1,12 @@
 import { CHANGE_MINUTES, DRAIN_MINUTES } from "#core/processing-line/line-constants.ts";
-import { isCutUp, type LineDay, mostInLine } from "#core/processing-line/line-day.ts";
+import {
+  birdsByLot,
+  birdsOf,
+  flowsWith,
+  type LineDay,
+  type LineLot,
+  mostInLine,
+} from "#core/processing-line/line-day.ts";
 import { DRAW_TABLES } from "#core/processing-line/line-draws.ts";
 import {
   isAnotherBench,
@@ -16,6 +23,8 @@ import {
 
 /** Most people on one line: each is a bit of a number. */
 export const MOST_PEOPLE = 24;
+/** Most lots of one day: a number of a lot is kept in a byte, and a farm that has more plans another day. */
+export const MOST_LOTS = 12;
 /** Most birds of one day: far past what a farm dresses, and short of what would keep a page waiting. */
 export const MOST_BIRDS = 2000;
 
@@ -44,7 +53,9 @@ export const BATH_SINCE = 5;
 export const MINUTES = 6;
 /** When what is about to be expected will come: an argument would be put on the heap, like the above. */
 export const DUE_AT = 7;
-const CLOCKS = 8;
+/** Room in the tanks that is taken or promised, in birds of the day's largest. */
+export const TANK_TAKEN = 8;
+const CLOCKS = 9;
 
 /** Places in `counts`. */
 export const KILLED = 0;
@@ -53,23 +64,23 @@ export const CHILLED = 1;
 export const CONES_TAKEN = 2;
 /** Birds under the knife or bleeding. */
 export const BLEEDING = 3;
-/** Places in the tanks that are taken or promised. */
-export const IN_TANK = 4;
 /** Birds, in the order of reaching the chill, that have rested. */
-export const RESTED = 5;
-export const IN_SCALD = 6;
-export const IN_PLUCKER = 7;
-export const SINCE_CHANGE = 8;
-export const IDLE = 9;
-export const MOMENT = 10;
-export const EVENTS = 11;
+export const RESTED = 4;
+export const IN_SCALD = 5;
+export const IN_PLUCKER = 6;
+export const SINCE_CHANGE = 7;
+export const IDLE = 8;
+export const MOMENT = 9;
+export const EVENTS = 10;
 /** Stations as bits: birds wait before it; a place at it is free; there is room after it. */
-export const QUEUED = 12;
-export const PLACED = 13;
-export const ROOMY = 14;
+export const QUEUED = 11;
+export const PLACED = 12;
+export const ROOMY = 13;
 /** Things to come, in `dueAt` and `dueWho`. */
-export const DUE = 15;
-export const WATER_IS_SHUT = 16;
+export const DUE = 14;
+export const WATER_IS_SHUT = 15;
+/** The lot that the water is set for. */
+export const BATH_LOT = 16;
 const COUNTS = 17;
 
 /** All that one replication needs, laid out once for thousands of them. See line-run.ts. */
@@ -80,8 +91,9 @@ export interface LineContext {
   readonly scaldAtOnce: number;
   readonly pluckAtOnce: number;
   readonly isPluckedByHand: boolean;
-  readonly hasGiblets: boolean;
   readonly packsSameDay: boolean;
+  /** Whether a day has lots that do not flow as one, so that queues must be kept in their order. */
+  readonly keepsOrder: boolean;
   readonly tankBirds: number;
   /** Whether anything waits for a bird to have rested: packing, or its place in the tank. */
   readonly doesRestMatter: boolean;
@@ -94,25 +106,37 @@ export interface LineContext {
   readonly nextAtBench: Int32Array;
   /** By station left and station begun: minutes lost on the way, 0 within one bench. */
   readonly walkMinutes: Float64Array;
-  /** By station: medians, streams of random draws, places, room before it. */
+  /** By lot and station: medians. */
   readonly medians: Float64Array;
+  /** By station: streams of random draws, places, room before it. */
   readonly streams: Int32Array;
   readonly places: Int32Array;
   readonly room: Int32Array;
   readonly setUpMinutes: number;
-  readonly bleedMinutes: number;
   readonly bleedFloor: number;
-  readonly restMinutes: number;
-  readonly changeMinutes: number;
   readonly spellFrom: number;
   readonly spellTo: number;
   readonly spellFactor: number;
-  readonly sagPerBird: number;
-  readonly recoveryPerMinute: number;
-  readonly waitBelow: number;
-  /** ln 10 / z: a bath so much colder stretches the dip by e to that. */
-  readonly stretchPerKelvin: number;
+  /** By bird: its lot, and whether it is cut up. */
+  readonly lotOf: Uint8Array;
   readonly isCut: Uint8Array;
+  /** By bird: the first of the lots that flow as one with its own. */
+  readonly flowOf: Uint8Array;
+  /** By that lot: the first of their birds, and the bird after their last. */
+  readonly flowFrom: Int32Array;
+  readonly flowTo: Int32Array;
+  /** By lot, as in LineLot. */
+  readonly hasGiblets: Uint8Array;
+  readonly tankShare: Float64Array;
+  readonly bleedMinutes: Float64Array;
+  readonly restMinutes: Float64Array;
+  readonly settingMinutes: Float64Array;
+  readonly changeMinutes: Float64Array;
+  readonly sagPerBird: Float64Array;
+  readonly recoveryPerMinute: Float64Array;
+  readonly waitBelow: Float64Array;
+  /** ln 10 / z: a bath so much colder stretches the dip by e to that. */
+  readonly stretchPerKelvin: Float64Array;
   /** By person in the order in which they choose: stations in their work order, how many, as bits, and pace by station. */
   readonly order: Uint8Array;
   readonly orderCount: Uint8Array;
@@ -178,8 +202,11 @@ const WALK_MINUTES = Float64Array.from(
  * @throws {RangeError} if there is no bird, no one, no cone, or more people or birds than can be held
  */
 export function lineContext(day: LineDay, seed: number): LineContext {
+  const birds = birdsOf(day);
   for (const [what, count, most] of [
-    ["birds", day.birds, MOST_BIRDS],
+    ["lots", day.lots.length, MOST_LOTS],
+    ["birds", birds, MOST_BIRDS],
+    ...day.lots.map((lot) => ["birds of a lot", lot.birds, MOST_BIRDS] as const),
     ["people", day.people.length, MOST_PEOPLE],
     ["cones", day.kit.cones, 100],
     ["scald at once", day.kit.scaldAtOnce, 100],
@@ -194,22 +221,24 @@ export function lineContext(day: LineDay, seed: number): LineContext {
   const { kit } = day;
   const pluckers = day.pluckBy === "hand" ? people.length : kit.pluckAtOnce;
   return {
-    birds: day.birds,
+    birds,
     personCount: people.length,
     coneCount: kit.cones,
     scaldAtOnce: kit.scaldAtOnce,
     pluckAtOnce: day.pluckBy === "hand" ? 1 : kit.pluckAtOnce,
     isPluckedByHand: day.pluckBy === "hand",
-    hasGiblets: day.giblets,
     packsSameDay: day.packSameDay,
+    keepsOrder: flowsWith(day).some((first) => first > 0),
     tankBirds: kit.tankBirds,
-    doesRestMatter: day.packSameDay || kit.tankBirds < day.birds,
+    doesRestMatter:
+      day.packSameDay || kit.tankBirds < day.lots.reduce((sum, lot) => sum + lot.birds * lot.tankShare, 0),
     mostInLine: mostInLine(people),
     scaldedRoom: pluckers + kit.scaldAtOnce,
-    changeEvery: day.waterChange?.everyBirds ?? UNLIMITED,
-    hasBath: day.bath !== undefined,
+    changeEvery: day.changeWaterEvery ?? UNLIMITED,
+    hasBath: day.lots.some(({ bath }) => bath !== undefined),
     seed,
     ...stationTables(day),
+    ...lotTables(day),
     ...peopleTables(people),
     personOf,
     ...clockTables(day, people),
@@ -220,8 +249,7 @@ export function lineContext(day: LineDay, seed: number): LineContext {
 }
 
 function stationTables(day: LineDay) {
-  const { minutes, kit, slowSpell, bath } = day;
-  const medians = Float64Array.from(STATIONS, (station) => minutes[station]);
+  const { kit, slowSpell } = day;
   const places = new Int32Array(STATION_COUNT).fill(UNLIMITED);
   places[SCALD] = 1;
   places[PLUCK] = day.pluckBy === "hand" ? UNLIMITED : 1;
@@ -230,27 +258,43 @@ function stationTables(day: LineDay) {
   const room = new Int32Array(STATION_COUNT).fill(UNLIMITED);
   for (const [station, count] of Object.entries(kit.buffers))
     room[STATION_NUMBER[station as Station]] = count;
-  const isCut = Uint8Array.from({ length: day.birds }, (_, bird) => (isCutUp(bird, day) ? 1 : 0));
   return {
-    medians,
     nextAtBench: NEXT_AT_BENCH,
     walkMinutes: WALK_MINUTES,
     streams: STREAMS,
     places,
     room,
-    isCut,
     setUpMinutes: day.setUpMinutes,
-    bleedMinutes: minutes.bleed,
     bleedFloor: day.bleedFloorMinutes,
-    restMinutes: day.restMinutes,
-    changeMinutes: day.waterChange?.minutes ?? 0,
     spellFrom: slowSpell?.fromMinute ?? Infinity,
     spellTo: slowSpell ? slowSpell.fromMinute + slowSpell.minutes : Infinity,
     spellFactor: slowSpell?.factor ?? 1,
-    sagPerBird: bath?.sagPerBird ?? 0,
-    recoveryPerMinute: bath?.recoveryPerMinute ?? 0,
-    waitBelow: bath?.waitBelow ?? Infinity,
-    stretchPerKelvin: bath ? Math.LN10 / bath.zCelsius : 0,
+  };
+}
+
+function lotTables(day: LineDay) {
+  const { lots } = day;
+  const birds = birdsByLot(day);
+  const flows = flowsWith(day);
+  const birdsBefore = (lot: number) => birdsOf({ lots: lots.slice(0, lot) });
+  const ofLots = (of: (lot: LineLot) => number) => Float64Array.from(lots, of);
+  return {
+    medians: Float64Array.from(lots.flatMap(({ minutes }) => STATIONS.map((station) => minutes[station]))),
+    lotOf: Uint8Array.from(birds, ({ lot }) => lot),
+    isCut: Uint8Array.from(birds, ({ isCutUp }) => Number(isCutUp)),
+    flowOf: Uint8Array.from(birds, ({ lot }) => flows[lot]!),
+    flowFrom: Int32Array.from(flows, birdsBefore),
+    flowTo: Int32Array.from(flows, (first) => birdsBefore(flows.lastIndexOf(first) + 1)),
+    hasGiblets: Uint8Array.from(lots, ({ giblets }) => Number(giblets)),
+    tankShare: ofLots(({ tankShare }) => tankShare),
+    bleedMinutes: ofLots(({ minutes }) => minutes.bleed),
+    restMinutes: ofLots(({ restMinutes }) => restMinutes),
+    settingMinutes: ofLots(({ settingMinutes }) => settingMinutes),
+    changeMinutes: ofLots(({ waterChangeMinutes }) => waterChangeMinutes),
+    sagPerBird: ofLots(({ bath }) => bath?.sagPerBird ?? 0),
+    recoveryPerMinute: ofLots(({ bath }) => bath?.recoveryPerMinute ?? 0),
+    waitBelow: ofLots(({ bath }) => bath?.waitBelow ?? Infinity),
+    stretchPerKelvin: ofLots(({ bath }) => (bath ? Math.LN10 / bath.zCelsius : 0)),
   };
 }
 
@@ -306,7 +350,8 @@ function clockTables(day: LineDay, people: LineDay["people"]) {
   return { moments, momentFlags, momentPresent };
 }
 
-function emptyState({ birds, people, kit }: LineDay): LineState {
+function emptyState({ lots, people, kit }: LineDay): LineState {
+  const birds = birdsOf({ lots });
   const persons = people.length;
   return {
     dueAt: new Float64Array(persons + kit.cones + 3),

@@ -34,7 +34,7 @@ export interface LineKit {
   readonly places: Readonly<Record<PlaceStation, number>>;
   /** Birds that can wait before a station. */
   readonly buffers: Readonly<Record<BufferStation, number>>;
-  /** Birds that the chill holds at a time. */
+  /** Birds of the day's largest that the chill holds at a time. */
   readonly tankBirds: number;
 }
 
@@ -51,20 +51,35 @@ export interface LineBath {
   readonly zCelsius: number;
 }
 
-/** A day as the line is simulated. Times are minutes after its start, 0 for the first that anybody works. */
-export interface LineDay {
+/** Birds of a day that are alike and stay together: they share their times and are done before the next lot's. */
+export interface LineLot {
   readonly birds: number;
-  readonly people: readonly LinePerson[];
-  readonly kit: LineKit;
-  readonly minutes: LineMinutes;
-  readonly bleedFloorMinutes: number;
-  readonly pluckBy: "drum" | "hand";
-  readonly giblets: boolean;
-  /** Birds go on from the chill to packing on the same day, and so many of them are cut up. */
-  readonly packSameDay: boolean;
+  /** Of them, cut up where the day packs. */
   readonly cutUp: number;
+  readonly minutes: LineMinutes;
+  readonly giblets: boolean;
   /** In the chill before a bird may go on. */
   readonly restMinutes: number;
+  /** Room a bird takes in the tanks, as a share of that of the day's largest: more than 0, at most 1. */
+  readonly tankShare: number;
+  /** Undefined where the water never sags, or never comes back. */
+  readonly bath: LineBath | undefined;
+  /** Until the water that the lot before left is as hot or as cool as this one's; 0 for the first, or where it is the same. */
+  readonly settingMinutes: number;
+  /** Until new water is as hot as this lot's. */
+  readonly waterChangeMinutes: number;
+}
+
+/** A day as the line is simulated. Times are minutes after its start, 0 for the first that anybody works. */
+export interface LineDay {
+  /** In the order in which they are killed, at least one. */
+  readonly lots: readonly LineLot[];
+  readonly people: readonly LinePerson[];
+  readonly kit: LineKit;
+  readonly bleedFloorMinutes: number;
+  readonly pluckBy: "drum" | "hand";
+  /** Birds go on from the chill to packing on the same day. */
+  readonly packSameDay: boolean;
   /** In order, not overlapping; no one begins anything in them. */
   readonly breaks: readonly { readonly fromMinute: number; readonly minutes: number }[];
   readonly setUpMinutes: number;
@@ -73,20 +88,28 @@ export interface LineDay {
   readonly slowSpell:
     | { readonly fromMinute: number; readonly minutes: number; readonly factor: number }
     | undefined;
-  /** After so many birds the water is changed and has to heat. */
-  readonly waterChange: { readonly everyBirds: number; readonly minutes: number } | undefined;
-  readonly bath: LineBath | undefined;
+  /** After so many birds the water is changed and has to heat; undefined where it is kept all day. */
+  readonly changeWaterEvery: number | undefined;
   /** Spread of whole days, sd of the logarithm, see DAY_SD_LN. */
   readonly daySdLn: number;
 }
 
+export const birdsOf = ({ lots }: { readonly lots: readonly { readonly birds: number }[] }): number =>
+  lots.reduce((sum, { birds }) => sum + birds, 0);
+
+/** What of a day decides who is needed. */
+interface WhatIsDone {
+  readonly packSameDay: boolean;
+  readonly lots: readonly Pick<LineLot, "birds" | "cutUp" | "giblets">[];
+}
+
 /** Stations that a day needs someone at. */
-export function neededStations(day: Pick<LineDay, "giblets" | "packSameDay" | "cutUp" | "birds">): Station[] {
+export function neededStations({ packSameDay, lots }: WhatIsDone): Station[] {
   const isNeeded: Readonly<Record<WhenNeeded, boolean>> = {
     always: true,
-    giblets: day.giblets,
-    "whole-same-day": day.packSameDay && day.cutUp < day.birds,
-    "cut-up-same-day": day.packSameDay && day.cutUp > 0,
+    giblets: lots.some(({ giblets }) => giblets),
+    "whole-same-day": packSameDay && lots.some(({ cutUp, birds }) => cutUp < birds),
+    "cut-up-same-day": packSameDay && lots.some(({ cutUp }) => cutUp > 0),
   };
   return STATIONS.filter((station) => isNeeded[stationRow(station).needed]);
 }
@@ -95,9 +118,41 @@ export function neededStations(day: Pick<LineDay, "giblets" | "packSameDay" | "c
 export const mostInLine = (people: LineDay["people"]): number =>
   BIRDS_IN_LINE_EACH * people.filter(({ stations }) => stations.some(isBeforeChill)).length;
 
-/** Whether the bird of this number is cut up: they are spread evenly over the day. */
-export function isCutUp(bird: number, { birds, cutUp }: Pick<LineDay, "birds" | "cutUp">): boolean {
-  return (bird * cutUp) % birds < cutUp;
+/** Shares of the tanks are whole 64ths, so that what goes in and comes out again adds up to nothing. */
+const TANK_STEPS = 64;
+
+/** Room that a bird takes in the tanks against that of the day's heaviest lot, rounded up. */
+export const tankShareOf = (kilograms: number, heaviestKilograms: number): number =>
+  Math.min(1, Math.ceil((TANK_STEPS * kilograms) / heaviestKilograms - 1e-9) / TANK_STEPS);
+
+/** A bird's place in its day: its lot, and whether it is cut up. */
+export interface BirdOfLot {
+  readonly lot: number;
+  readonly isCutUp: boolean;
+}
+
+/** The day's birds in the order of the kill; those that are cut up are spread evenly over their lot. */
+export const birdsByLot = ({ lots }: Pick<LineDay, "lots">): BirdOfLot[] =>
+  lots.flatMap(({ birds, cutUp }, lot) =>
+    Array.from({ length: birds }, (_, bird) => ({ lot, isCutUp: (bird * cutUp) % birds < cutUp })),
+  );
+
+/**
+ * Lots that flow as one, since they are scalded and plucked alike one after the other: they share loads and queues. By
+ * lot, the first of them.
+ */
+export function flowsWith({ lots }: Pick<LineDay, "lots">): number[] {
+  const firsts: number[] = [];
+  for (const [lot, { settingMinutes, minutes }] of lots.entries()) {
+    const before = lots[lot - 1];
+    const isAlike =
+      before !== undefined &&
+      settingMinutes === 0 &&
+      before.minutes.scald === minutes.scald &&
+      before.minutes.pluck === minutes.pluck;
+    firsts.push(isAlike ? firsts[lot - 1]! : lot);
+  }
+  return firsts;
 }
 
 /** Medians of a practiced adult for a way of working. A dip longer than the usual load takes its own time. */

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { type LineDay, type LinePerson, lineMinutes } from "#core/processing-line/line-day.ts";
+import { type LineDay, type LineLot, type LinePerson, lineMinutes } from "#core/processing-line/line-day.ts";
 import {
   BUFFER_STATIONS,
   DEFAULT_BUFFERS,
@@ -17,8 +17,23 @@ export const person = (name: string, stations: LinePerson["stations"]): LinePers
   toMinute: Infinity,
 });
 
-export const ORDINARY_DAY: LineDay = {
+export const ORDINARY_LOT: LineLot = {
   birds: 40,
+  cutUp: 0,
+  minutes: lineMinutes({ dipMinutes: 0, keepsFeet: false, pluckBy: "drum" }),
+  giblets: true,
+  restMinutes: 60,
+  tankShare: 1,
+  bath: undefined,
+  settingMinutes: 0,
+  waterChangeMinutes: 0,
+};
+
+/** The ordinary lot, but for what is said. */
+export const lotOf = (change: Partial<LineLot>): LineLot => ({ ...ORDINARY_LOT, ...change });
+
+export const ORDINARY_DAY: LineDay = {
+  lots: [ORDINARY_LOT],
   people: [
     person("Tobias", ["cones", "scald", "pluck"]),
     person("Maren", ["gut"]),
@@ -33,19 +48,14 @@ export const ORDINARY_DAY: LineDay = {
     buffers: DEFAULT_BUFFERS,
     tankBirds: 64,
   },
-  minutes: lineMinutes({ dipMinutes: 0, keepsFeet: false, pluckBy: "drum" }),
   bleedFloorMinutes: 1.5,
   pluckBy: "drum",
-  giblets: true,
   packSameDay: false,
-  cutUp: 0,
-  restMinutes: 60,
   breaks: [{ fromMinute: 120, minutes: 30 }],
   setUpMinutes: 0,
   cleanUpMinutes: 60,
   slowSpell: undefined,
-  waterChange: undefined,
-  bath: undefined,
+  changeWaterEvery: undefined,
   daySdLn: 0.18,
 };
 
@@ -72,9 +82,45 @@ const anyPeople = fc
     })),
   );
 
+/** Lots that differ in all that a lot may differ in; the first is at the water's setting. */
+const anyLots = (of: { birds: number; lots: number }): fc.Arbitrary<readonly LineLot[]> =>
+  fc
+    .array(
+      fc.record({
+        birds: count(of.birds),
+        cutShare: fc.constantFrom(0, 0.3, 1),
+        giblets: fc.boolean(),
+        restMinutes: fc.constantFrom(60, 60, 45, 90),
+        tankShare: fc.constantFrom(1, 1, 0.5, 0.75),
+        bath: fc.option(
+          fc.record({
+            sagPerBird: fc.constantFrom(0.7, 0.4),
+            recoveryPerMinute: fc.constantFrom(0.3, 0.5),
+            waitBelow: fc.constantFrom(2, 1),
+            zCelsius: fc.constant(19),
+          }),
+          { nil: undefined },
+        ),
+        dipMinutes: fc.constantFrom(0, 0, 2.5),
+        keepsFeet: fc.boolean(),
+        settingMinutes: fc.constantFrom(0, 0, 12),
+        waterChangeMinutes: minute(20),
+      }),
+      { minLength: 1, maxLength: of.lots },
+    )
+    .map((lots) =>
+      lots.map(({ cutShare, dipMinutes, keepsFeet, ...lot }, index) => ({
+        ...lot,
+        tankShare: index === 0 ? 1 : lot.tankShare,
+        settingMinutes: index === 0 ? 0 : lot.settingMinutes,
+        cutUp: Math.round(cutShare * lot.birds),
+        minutes: lineMinutes({ dipMinutes, keepsFeet, pluckBy: "drum" }),
+      })),
+    );
+
 export const anyLineDay: fc.Arbitrary<LineDay> = fc
   .record({
-    birds: count(30),
+    lots: fc.oneof(anyLots({ birds: 30, lots: 1 }), anyLots({ birds: 12, lots: 4 })),
     people: anyPeople,
     cones: count(6),
     scaldAtOnce: count(4),
@@ -83,21 +129,15 @@ export const anyLineDay: fc.Arbitrary<LineDay> = fc
     places: fc.record(forEach(PLACE_STATIONS, (station) => count(station === "gut" ? 3 : 2))),
     buffers: fc.record(forEach(BUFFER_STATIONS, (station) => count(station === "rinse" ? 4 : 6))),
     pluckBy: fc.constantFrom("drum" as const, "drum" as const, "hand" as const),
-    giblets: fc.boolean(),
     packSameDay: fc.boolean(),
-    cutShare: fc.constantFrom(0, 0.3, 1),
     setUpMinutes: fc.constantFrom(0, 20),
     breakAt: fc.constantFrom(undefined, 30, 90),
     slowSpell: fc.option(fc.constant({ fromMinute: 30, minutes: 60, factor: 1.25 }), { nil: undefined }),
-    waterChange: fc.option(fc.record({ everyBirds: count(12), minutes: minute(20) }), { nil: undefined }),
-    bath: fc.option(fc.constant({ sagPerBird: 0.7, recoveryPerMinute: 0.3, waitBelow: 2, zCelsius: 19 }), {
-      nil: undefined,
-    }),
+    changeWaterEvery: fc.option(count(12), { nil: undefined }),
   })
-  .map(({ cones, scaldAtOnce, pluckAtOnce, tankBirds, places, buffers, cutShare, breakAt, ...day }) => ({
+  .map(({ cones, scaldAtOnce, pluckAtOnce, tankBirds, places, buffers, breakAt, ...day }) => ({
     ...ORDINARY_DAY,
     ...day,
     kit: { cones, scaldAtOnce, pluckAtOnce, tankBirds, places, buffers },
-    cutUp: Math.round(cutShare * day.birds),
     breaks: breakAt === undefined ? [] : [{ fromMinute: breakAt, minutes: 25 }],
   }));

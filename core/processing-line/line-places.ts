@@ -6,7 +6,6 @@ import {
   DUE_AT,
   IN_PLUCKER,
   IN_SCALD,
-  IN_TANK,
   KILLED,
   type LineContext,
   NO_KILL,
@@ -14,6 +13,7 @@ import {
   PLACED,
   QUEUED,
   ROOMY,
+  TANK_TAKEN,
   WATER_IS_SHUT,
 } from "#core/processing-line/line-context.ts";
 import { CONES, FEET, PLUCK, RINSE, SCALD } from "#core/processing-line/line-station.ts";
@@ -40,10 +40,20 @@ export function announce(context: LineContext, who: number): void {
   dueWho[place] = who;
 }
 
-export function push({ state, birds }: LineContext, station: number, bird: number): void {
-  const place = state.tail[station]!;
-  state.queue[station * birds + place] = bird;
-  state.tail[station] = place + 1;
+/** Puts a bird at the end of a queue, or before all birds of later lots that do not flow as one with its own. */
+export function push({ state, birds, keepsOrder, flowOf }: LineContext, station: number, bird: number): void {
+  const { queue } = state;
+  const from = station * birds + state.head[station]!;
+  let place = station * birds + state.tail[station]!;
+  state.tail[station] = state.tail[station]! + 1;
+  if (keepsOrder) {
+    const flow = flowOf[bird]!;
+    while (place > from && flowOf[queue[place - 1]!]! > flow) {
+      queue[place] = queue[place - 1]!;
+      place -= 1;
+    }
+  }
+  queue[place] = bird;
   state.counts[QUEUED] = state.counts[QUEUED]! | (1 << station);
 }
 
@@ -67,16 +77,57 @@ export function vacate({ state, room }: LineContext, station: number, birds: num
   if (taken < room[station]!) state.counts[ROOMY] = state.counts[ROOMY]! | (1 << (station - 1));
 }
 
-export function takeTank({ state: { counts }, tankBirds }: LineContext): void {
-  const taken = counts[IN_TANK]! + 1;
-  counts[IN_TANK] = taken;
-  if (taken >= tankBirds) counts[ROOMY] = counts[ROOMY]! & ~(1 << RINSE);
+export function takeTank(context: LineContext, bird: number): void {
+  changeTank(context, context.tankShare[context.lotOf[bird]!]!);
 }
 
-export function leaveTank({ state: { counts }, tankBirds }: LineContext): void {
-  const taken = counts[IN_TANK]! - 1;
-  counts[IN_TANK] = taken;
-  if (taken < tankBirds) counts[ROOMY] = counts[ROOMY]! | (1 << RINSE);
+export function leaveTank(context: LineContext, bird: number): void {
+  changeTank(context, -context.tankShare[context.lotOf[bird]!]!);
+}
+
+/** The tanks are full where one of the day's largest has no room in them. */
+function changeTank({ state: { counts, clock }, tankBirds }: LineContext, by: number): void {
+  const taken = clock[TANK_TAKEN]! + by;
+  clock[TANK_TAKEN] = taken;
+  if (taken + 1 > tankBirds) counts[ROOMY] = counts[ROOMY]! & ~(1 << RINSE);
+  else counts[ROOMY] = counts[ROOMY]! | (1 << RINSE);
+}
+
+/** Birds at the head of a queue that flow as one, at most so many. */
+function alike(
+  { state: { queue, head }, birds, flowOf }: LineContext,
+  station: number,
+  most: number,
+): number {
+  const at = station * birds + head[station]!;
+  const flow = flowOf[queue[at]!]!;
+  let load = 1;
+  while (load < most && flowOf[queue[at + load]!]! === flow) load += 1;
+  return load;
+}
+
+/** Birds of the next load into the scald; none where birds of an earlier lot are still to come. */
+export function nextScaldLoad(context: LineContext): number {
+  const { state, birds, scaldAtOnce, flowOf, flowFrom, keepsOrder } = context;
+  const scalded = state.head[SCALD]!;
+  const most = Math.min(state.tail[SCALD]! - scalded, scaldAtOnce);
+  if (!keepsOrder) return most;
+  const flow = flowOf[state.queue[SCALD * birds + scalded]!]!;
+  return flowFrom[flow]! <= scalded ? alike(context, SCALD, most) : 0;
+}
+
+/** Birds that make a load full: as many as the bath holds, or all that are left of lots that flow as one. */
+function mostToScald({ state, scaldAtOnce, flowOf, flowTo, keepsOrder }: LineContext): number {
+  if (!keepsOrder) return scaldAtOnce;
+  const scalded = state.head[SCALD]!;
+  return Math.min(flowTo[flowOf[scalded]!]! - scalded, scaldAtOnce);
+}
+
+/** Birds of the next load into the drum. */
+export function nextDrumLoad(context: LineContext): number {
+  const { state, pluckAtOnce, keepsOrder } = context;
+  const most = Math.min(state.tail[PLUCK]! - state.head[PLUCK]!, pluckAtOnce);
+  return keepsOrder ? alike(context, PLUCK, most) : most;
 }
 
 /** Stations, as bits, at which something can be begun now: work before it, a place at it, and room after it. */
@@ -97,11 +148,11 @@ export function readyStations(context: LineContext, flags: number): number {
     (flags & NO_SCALD) === 0 &&
     counts[WATER_IS_SHUT] === 0
   ) {
-    const bled = tail[SCALD]! - head[SCALD]!;
-    const isFull = bled >= context.scaldAtOnce;
-    const load = isFull ? context.scaldAtOnce : bled;
+    const load = nextScaldLoad(context);
+    const isFull = load >= mostToScald(context);
     // A load that is not full goes in only when nothing can add to it: else it would wait for ever before a break.
     if (
+      load > 0 &&
       occupied[PLUCK]! + load <= context.scaldedRoom &&
       (isFull || (!canKill && (counts[BLEEDING] === 0 || (flags & NO_KILL) !== 0)))
     )

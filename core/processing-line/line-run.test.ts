@@ -2,8 +2,14 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { likelyMinutes } from "#core/processing-line/alternatives/line-whatif.ts";
 import { CHILLED, lineContext } from "#core/processing-line/line-context.ts";
-import type { LineDay } from "#core/processing-line/line-day.ts";
-import { anyLineDay, ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
+import { birdsByLot, type LineDay } from "#core/processing-line/line-day.ts";
+import {
+  anyLineDay,
+  lotOf,
+  ORDINARY_DAY,
+  ORDINARY_LOT,
+  person,
+} from "#core/processing-line/line-days-of-tests.ts";
 import { playReplication } from "#core/processing-line/line-run.ts";
 import { BUFFER_STATIONS, STATION_NUMBER, STATIONS } from "#core/processing-line/line-station.ts";
 import { type Happening, readableReplication } from "#core/processing-line/readable-line.ts";
@@ -46,18 +52,20 @@ test("every bird ends in the chill tank exactly once, and is worked at each stat
     fc.property(...replication, (day, seed, replication) => {
       const { happenings, state, isFinished } = played(day, seed, replication);
       expect(isFinished).toBe(true);
-      expect(state.counts[CHILLED]).toBe(day.birds);
-      const all = Array.from({ length: day.birds }, (_, bird) => bird);
+      const byLot = birdsByLot(day);
+      expect(state.counts[CHILLED]).toBe(byLot.length);
+      const all = byLot.map((_, bird) => bird);
       expect([...state.chilledBird].sort((one, other) => one - other)).toEqual(all);
       const birdsAt = (station: string) =>
         happenings
           .filter((one) => one.what === "ends" && one.station === station)
           .map(({ bird }) => bird)
           .sort((one, other) => one - other);
-      for (const station of ["cones", "feet", "pins", "gut", "rinse", ...(day.giblets ? ["giblets"] : [])])
-        expect(birdsAt(station)).toEqual(all);
+      for (const station of ["cones", "feet", "pins", "gut", "rinse"]) expect(birdsAt(station)).toEqual(all);
+      expect(birdsAt("giblets")).toEqual(all.filter((bird) => day.lots[byLot[bird]!.lot]!.giblets));
       if (day.packSameDay) {
-        expect([...birdsAt("pack"), ...birdsAt("cut")].sort((one, other) => one - other)).toEqual(all);
+        expect(birdsAt("cut")).toEqual(all.filter((bird) => byLot[bird]!.isCutUp));
+        expect(birdsAt("pack")).toEqual(all.filter((bird) => !byLot[bird]!.isCutUp));
         expect(birdsAt("seal")).toEqual(birdsAt("cut"));
       }
     }),
@@ -97,17 +105,63 @@ test("queues, tables and tanks never hold more than they have room for", () => {
         expect(mostWaiting[station]!).toBeLessThanOrEqual(day.kit.buffers[station]);
       const working = new Map<string, number>();
       let inTank = 0;
-      for (const { what, station } of played(day, seed, replication).happenings) {
+      const byLot = birdsByLot(day);
+      for (const { what, station, bird } of played(day, seed, replication).happenings) {
         working.set(station, (working.get(station) ?? 0) + (what === "begins" ? 1 : -1));
         if (station in day.kit.places)
           expect(working.get(station)!).toBeLessThanOrEqual(day.kit.places[station as "gut"]);
-        if (what === "ends" && station === "rinse") inTank += 1;
-        if (what === "begins" && (station === "pack" || station === "cut")) inTank -= 1;
+        const { tankShare } = day.lots[byLot[bird]!.lot]!;
+        if (what === "ends" && station === "rinse") inTank += tankShare;
+        if (what === "begins" && (station === "pack" || station === "cut")) inTank -= tankShare;
         if (day.packSameDay) expect(inTank).toBeLessThanOrEqual(day.kit.tankBirds);
       }
     }),
     { numRuns: 50 },
   );
+});
+
+test("two lots of the same kind in a row end when one lot of their sum does", () => {
+  const oneLot = anyLineDay.filter(({ lots }) => lots.length === 1 && lots[0]!.birds > 1);
+  fc.assert(
+    fc.property(oneLot, fc.double({ min: 0, max: 1, noNaN: true }), (day, share) => {
+      const lot = { ...day.lots[0]!, cutUp: 0 };
+      const first = Math.min(lot.birds - 1, 1 + Math.floor(share * (lot.birds - 1)));
+      const lots = [first, lot.birds - first].map((birds) => ({ ...lot, birds }));
+      expect(likelyMinutes({ ...day, lots }, 5, 8)).toBe(likelyMinutes({ ...day, lots: [lot] }, 5, 8));
+    }),
+    { numRuns: 100 },
+  );
+});
+
+test("the scald takes no bird before all of the earlier lots, and a load holds birds that are scalded alike", () => {
+  fc.assert(
+    fc.property(...replication, (day, seed, replication) => {
+      const byLot = birdsByLot(day);
+      const loads = played(day, seed, replication).happenings.filter(
+        ({ what, station }) => what === "begins" && station === "scald",
+      );
+      const lots = loads.map(({ bird }) => byLot[bird]!.lot);
+      expect(lots).toEqual(lots.toSorted((one, other) => one - other));
+    }),
+    { numRuns: 50 },
+  );
+});
+
+test("a hotter lot waits for the water as long as it is said to, and heats once", () => {
+  const cold = lotOf({ birds: 10 });
+  const day = (settingMinutes: number): LineDay => ({
+    ...ORDINARY_DAY,
+    breaks: [],
+    lots: [cold, lotOf({ birds: 10, settingMinutes })],
+  });
+  const scalds = (settingMinutes: number) => {
+    const { happenings } = played(day(settingMinutes), 1, 0);
+    const ends = happenings.filter(({ what, station }) => what === "ends" && station === "scald");
+    const begins = happenings.filter(({ what, station }) => what === "begins" && station === "scald");
+    return begins[10]!.minute - ends[9]!.minute;
+  };
+  expect(scalds(30)).toBeCloseTo(30, 9);
+  expect(scalds(0)).toBeLessThan(5);
 });
 
 /**
@@ -142,12 +196,16 @@ test("another person, cone, place or a larger tank never finishes later at even 
 });
 
 test("one bird and one person work, also plucked by hand, and a day that nobody can finish says so", () => {
-  const alone: LineDay = { ...ORDINARY_DAY, birds: 1, people: [person("Maren", STATIONS)] };
+  const alone: LineDay = {
+    ...ORDINARY_DAY,
+    lots: [lotOf({ birds: 1 })],
+    people: [person("Maren", STATIONS)],
+  };
   expect(played(alone, 1, 0).isFinished).toBe(true);
   const byHand: LineDay = {
     ...alone,
     pluckBy: "hand",
-    minutes: { ...alone.minutes, pluck: 8 },
+    lots: [lotOf({ birds: 1, minutes: { ...ORDINARY_LOT.minutes, pluck: 8 } })],
   };
   const { happenings } = played(byHand, 1, 0);
   const [begins, ends] = happenings.filter(({ station }) => station === "pluck");
@@ -159,6 +217,8 @@ test("one bird and one person work, also plucked by hand, and a day that nobody 
   const stuck = played(nobodyGuts, 1, 0);
   expect(stuck.isFinished).toBe(false);
   expect(stuck.state.counts[CHILLED]).toBe(0);
-  expect(() => lineContext({ ...ORDINARY_DAY, birds: 5000 }, 1)).toThrow("birds must be 1 to 2000, got 5000");
+  expect(() => lineContext({ ...ORDINARY_DAY, lots: [lotOf({ birds: 5000 })] }, 1)).toThrow(
+    "birds must be 1 to 2000, got 5000",
+  );
   expect(() => lineContext({ ...ORDINARY_DAY, people: [] }, 1)).toThrow("people must be 1 to 24, got 0");
 });

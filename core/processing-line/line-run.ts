@@ -124,10 +124,12 @@ function finishRest(context: LineContext): void {
   const place = counts[RESTED]!;
   counts[RESTED] = place + 1;
   const bird = chilledBird[place]!;
-  if (!context.packsSameDay) leaveTank(context);
+  if (!context.packsSameDay) leaveTank(context, bird);
   else push(context, context.isCut[bird] === 1 ? CUT : PACK, bird);
   if (place + 1 === counts[CHILLED]) return;
-  clock[DUE_AT] = chilledAt[place + 1]! + context.restMinutes;
+  const restedAt = chilledAt[place + 1]! + context.restMinutes[context.lotOf[chilledBird[place + 1]!]!]!;
+  // Birds are taken out in the order in which they went in.
+  clock[DUE_AT] = Math.max(restedAt, clock[NOW]!);
   announce(context, REST);
 }
 

@@ -1,6 +1,7 @@
 import { SLOW_START, TIREDNESS } from "#core/processing-line/line-constants.ts";
 import {
   BATH_BELOW,
+  BATH_LOT,
   BATH_SINCE,
   BLEEDING,
   CHILLED,
@@ -29,6 +30,8 @@ import { BLEED_STREAM, drawIndex, TABLE_BITS } from "#core/processing-line/line-
 import {
   announce,
   leaveTank,
+  nextDrumLoad,
+  nextScaldLoad,
   occupy,
   pop,
   push,
@@ -86,12 +89,13 @@ export function begin(
     setHandMinutes(context, key, person, station, bird);
   } else if (station === SCALD) {
     bird = loadScald(context);
-    clock[MINUTES] = context.medians[SCALD]! * drawsOf(context, key, SCALD, bird);
+    const lot = context.lotOf[bird]!;
+    clock[MINUTES] = medianOf(context, SCALD, bird) * drawsOf(context, key, SCALD, bird);
     if (context.hasBath)
-      clock[MINUTES] = clock[MINUTES]! * Math.exp(context.stretchPerKelvin * clock[BATH_BELOW]!);
+      clock[MINUTES] = clock[MINUTES]! * Math.exp(context.stretchPerKelvin[lot]! * clock[BATH_BELOW]!);
   } else if (station === PLUCK && !context.isPluckedByHand) {
     bird = loadPlucker(context);
-    clock[MINUTES] = context.medians[PLUCK]! * drawsOf(context, key, PLUCK, bird);
+    clock[MINUTES] = medianOf(context, PLUCK, bird) * drawsOf(context, key, PLUCK, bird);
   } else {
     bird = pop(context, station);
     // Up to the rinse the next station is the next number; giblets, whole birds and sealed packs go nowhere.
@@ -100,10 +104,10 @@ export function begin(
       occupy(context, station + 1, 1);
     } else if (station === RINSE) {
       vacate(context, station, 1);
-      takeTank(context);
-    } else if (station === PACK) leaveTank(context);
+      takeTank(context, bird);
+    } else if (station === PACK) leaveTank(context, bird);
     else if (station === CUT) {
-      leaveTank(context);
+      leaveTank(context, bird);
       occupy(context, SEAL, 1);
     } else if (station === SEAL) vacate(context, SEAL, 1);
     setHandMinutes(context, key, person, station, bird);
@@ -126,10 +130,9 @@ export function begin(
 }
 
 function loadScald(context: LineContext): number {
-  const { state, scaldAtOnce } = context;
+  const { state } = context;
   const { counts, clock } = state;
-  const bled = state.tail[SCALD]! - state.head[SCALD]!;
-  const load = Math.min(bled, scaldAtOnce);
+  const load = nextScaldLoad(context);
   const now = clock[NOW]!;
   for (let place = 0; place < load; place += 1) {
     const bird = pop(context, SCALD);
@@ -141,8 +144,9 @@ function loadScald(context: LineContext): number {
   counts[CONES_TAKEN] = counts[CONES_TAKEN]! - load;
   occupy(context, PLUCK, load);
   if (context.hasBath) {
-    const below = clock[BATH_BELOW]! - context.recoveryPerMinute * (now - clock[BATH_SINCE]!);
-    clock[BATH_BELOW] = Math.max(below, 0) + context.sagPerBird * load;
+    const lot = context.lotOf[state.inScald[0]!]!;
+    const below = clock[BATH_BELOW]! - context.recoveryPerMinute[lot]! * (now - clock[BATH_SINCE]!);
+    clock[BATH_BELOW] = Math.max(below, 0) + context.sagPerBird[lot]! * load;
     clock[BATH_SINCE] = now;
   }
   return state.inScald[0]!;
@@ -151,8 +155,7 @@ function loadScald(context: LineContext): number {
 function loadPlucker(context: LineContext): number {
   const { state, room } = context;
   const { counts, occupied } = state;
-  let load = state.tail[PLUCK]! - state.head[PLUCK]!;
-  if (load > context.pluckAtOnce) load = context.pluckAtOnce;
+  let load = nextDrumLoad(context);
   const roomLeft = room[FEET]! - occupied[FEET]!;
   if (load > roomLeft) load = roomLeft;
   for (let place = 0; place < load; place += 1) state.inPlucker[place] = pop(context, PLUCK);
@@ -160,6 +163,10 @@ function loadPlucker(context: LineContext): number {
   vacate(context, PLUCK, load);
   occupy(context, FEET, load);
   return state.inPlucker[0]!;
+}
+
+function medianOf({ medians, lotOf }: LineContext, station: number, bird: number): number {
+  return medians[lotOf[bird]! * STATION_COUNT + station]!;
 }
 
 function drawsOf(context: LineContext, key: number, station: number, bird: number): number {
@@ -180,7 +187,7 @@ function setHandMinutes(
   const at = person * STATION_COUNT + station;
   const done = state.personDone[at]!;
   let minutes =
-    context.medians[station]! *
+    medianOf(context, station, bird) *
     context.pace[at]! *
     state.personFactor[person]! *
     SLOW_START_FACTOR[done < SLOW_START_BIRDS ? done : SLOW_START_BIRDS - 1]! *
@@ -214,7 +221,7 @@ export function finish(
   else if (station === FEET || station === PINS) push(context, station + 1, bird);
   else if (station === GUT) {
     push(context, RINSE, bird);
-    if (context.hasGiblets) push(context, GIBLETS, bird);
+    if (context.hasGiblets[context.lotOf[bird]!] === 1) push(context, GIBLETS, bird);
   } else if (station === RINSE) intoChill(context, bird);
   else if (station === CUT) push(context, SEAL, bird);
 }
@@ -222,27 +229,46 @@ export function finish(
 function startBleeding(context: LineContext, key: number, bird: number): void {
   const { clock } = context.state;
   const place = (BLEED_STREAM << TABLE_BITS) + drawIndex(key, BLEED_STREAM, bird);
-  const minutes = context.bleedMinutes * context.draws[place]!;
+  const minutes = context.bleedMinutes[context.lotOf[bird]!]! * context.draws[place]!;
   clock[DUE_AT] = clock[NOW]! + Math.max(minutes, context.bleedFloor);
   announce(context, FIRST_BIRD + bird);
 }
 
 function unloadScald(context: LineContext): void {
-  const { counts, clock, head, inScald } = context.state;
+  const { counts, inScald } = context.state;
   const load = counts[IN_SCALD]!;
   for (let place = 0; place < load; place += 1) push(context, PLUCK, inScald[place]!);
   counts[IN_SCALD] = 0;
   counts[SINCE_CHANGE] = counts[SINCE_CHANGE]! + load;
+  readyWater(context);
+}
+
+/** Makes the water ready for the next load: new water, the next lot's setting, or back from its sag. */
+function readyWater(context: LineContext): void {
+  const { counts, clock, head } = context.state;
   const now = clock[NOW]!;
-  if (counts[SINCE_CHANGE]! >= context.changeEvery && head[SCALD]! < context.birds) {
+  const scalded = head[SCALD]!;
+  const lot = context.lotOf[scalded < context.birds ? scalded : scalded - 1]!;
+  const isNextLot = counts[BATH_LOT] !== lot;
+  counts[BATH_LOT] = lot;
+  if (counts[SINCE_CHANGE]! >= context.changeEvery && scalded < context.birds) {
     counts[SINCE_CHANGE] = 0;
     clock[BATH_BELOW] = 0;
-    shutWater(context, context.changeMinutes);
-  } else if (context.hasBath) {
-    const below = clock[BATH_BELOW]! - context.recoveryPerMinute * (now - clock[BATH_SINCE]!);
-    if (below > context.waitBelow)
-      shutWater(context, (below - context.waitBelow) / context.recoveryPerMinute);
+    shutWater(context, context.changeMinutes[lot]!);
+    return;
   }
+  let minutes = isNextLot ? context.settingMinutes[lot]! : 0;
+  if (context.hasBath) {
+    const recovery = context.recoveryPerMinute[lot]!;
+    const below = clock[BATH_BELOW]! - recovery * (now - clock[BATH_SINCE]!);
+    if (minutes > 0) {
+      // All of the heat goes into the new setting first.
+      clock[BATH_BELOW] = Math.max(below, 0);
+      clock[BATH_SINCE] = now + minutes;
+    }
+    if (below > context.waitBelow[lot]!) minutes += (below - context.waitBelow[lot]!) / recovery;
+  }
+  if (minutes > 0) shutWater(context, minutes);
 }
 
 function shutWater(context: LineContext, minutes: number): void {
@@ -277,7 +303,7 @@ function intoChill(context: LineContext, bird: number): void {
   chilledBird[place] = bird;
   counts[CHILLED] = place + 1;
   if (context.doesRestMatter && counts[RESTED] === place) {
-    clock[DUE_AT] = now + context.restMinutes;
+    clock[DUE_AT] = now + context.restMinutes[context.lotOf[bird]!]!;
     announce(context, REST);
   }
   const waited = now - pluckedAt[bird]!;

@@ -5,7 +5,14 @@ import {
   SLOW_START,
   TIREDNESS,
 } from "#core/processing-line/line-constants.ts";
-import { isCutUp, type LineDay, type LinePerson } from "#core/processing-line/line-day.ts";
+import {
+  birdsByLot,
+  birdsOf,
+  flowsWith,
+  type LineDay,
+  type LineLot,
+  type LinePerson,
+} from "#core/processing-line/line-day.ts";
 import {
   BLEED_STREAM,
   DRAW_TABLES,
@@ -67,6 +74,9 @@ interface Due {
   readonly happen: () => void;
 }
 
+/** Water that never sags. */
+const STEADY_BATH = { sagPerBird: 0, recoveryPerMinute: 0, waitBelow: Infinity };
+
 /**
  * The same replication as line-run.ts plays, told plainly: lists, names and functions, no thought of speed. It is there to
  * be read, and to hold the other to.
@@ -79,14 +89,19 @@ class ReadableLine {
   private readonly waiting: Record<Station, number[]>;
   private readonly mostWaiting: Partial<Record<Station, number>> = {};
   private readonly killedAt = new Map<number, number>();
-  private readonly chilled: { bird: number; minute: number }[] = [];
+  private readonly chilled: { bird: number; minute: number; restedAt: number }[] = [];
   private readonly workers: readonly Worker[];
   private readonly mostInLine: number;
   private readonly pluckers: number;
+  private readonly birds: readonly { readonly lot: number; readonly isCutUp: boolean }[];
+  /** By lot, the first of those that flow as one with it. */
+  private readonly flows: readonly number[];
   private dues: Due[] = [];
   private now: number;
   private bleeding = 0;
-  private inTank = 0;
+  private tankTaken = 0;
+  private scalded = 0;
+  private bathLot = 0;
   private rested = 0;
   private sinceChange = 0;
   private isWaterShut = false;
@@ -111,7 +126,9 @@ class ReadableLine {
       .toSorted((one, other) => one.order.length - other.order.length);
     const empty = Object.fromEntries(STATIONS.map((station) => [station, []]));
     this.waiting = empty as unknown as Record<Station, number[]>;
-    this.waiting.cones = Array.from({ length: day.birds }, (_, bird) => bird);
+    this.birds = birdsByLot(day);
+    this.flows = flowsWith(day);
+    this.waiting.cones = this.birds.map((_, bird) => bird);
     this.now = day.setUpMinutes;
     this.bath = { below: 0, since: day.setUpMinutes };
     const early = day.people.filter(({ stations }) => stations.some(isBeforeChill));
@@ -151,11 +168,37 @@ class ReadableLine {
 
   private isDone(): boolean {
     return (
-      this.chilled.length === this.day.birds &&
-      (!this.day.packSameDay || this.rested === this.day.birds) &&
+      this.chilled.length === this.birds.length &&
+      (!this.day.packSameDay || this.rested === this.birds.length) &&
       this.workers.every(({ task }) => !task) &&
       STATIONS.every((station) => this.waiting[station].length === 0)
     );
+  }
+
+  private lotOf(bird: number): LineLot {
+    return this.day.lots[this.birds[bird]!.lot]!;
+  }
+
+  /** Birds of the day before the first of a lot. */
+  private birdsBefore(lot: number): number {
+    return birdsOf({ lots: this.day.lots.slice(0, lot) });
+  }
+
+  private flowOf(bird: number): number {
+    return this.flows[this.birds[bird]!.lot]!;
+  }
+
+  /** A bird waits behind those of earlier lots and those that flow as one with its own, before all of later ones. */
+  private waits(station: Station, bird: number): void {
+    const queue = this.waiting[station];
+    const later = queue.findIndex((other) => this.flowOf(other) > this.flowOf(bird));
+    queue.splice(later === -1 ? queue.length : later, 0, bird);
+  }
+
+  /** The first birds of a queue that flow as one, at most so many. */
+  private alike(queue: readonly number[], most: number): number[] {
+    const other = queue.findIndex((bird) => this.flowOf(bird) !== this.flowOf(queue[0]!));
+    return queue.slice(0, other === -1 ? most : Math.min(most, other));
   }
 
   private draws(stream: number, index: number): number {
@@ -205,8 +248,11 @@ class ReadableLine {
       case "cones":
         return this.canKill() ? first : [];
       case "scald": {
-        const birds = this.waiting.scald.slice(0, this.day.kit.scaldAtOnce);
-        const isFull = birds.length === this.day.kit.scaldAtOnce;
+        const { scaldAtOnce } = this.day.kit;
+        // No bird goes in before all of the earlier lots have.
+        const isEarly = first.some((bird) => this.birdsBefore(this.flowOf(bird)) > this.scalded);
+        const birds = isEarly ? [] : this.alike(this.waiting.scald, scaldAtOnce);
+        const isFull = birds.length === Math.min(scaldAtOnce, this.leftToScald());
         const canNothingBeAdded =
           !this.canKill() && (this.bleeding === 0 || this.isNearBreak(DRAIN_MINUTES.kill));
         const scaldedRoom = this.pluckers + this.day.kit.scaldAtOnce - this.waiting.pluck.length;
@@ -220,7 +266,7 @@ class ReadableLine {
           this.waiting.pluck.length >= this.day.kit.pluckAtOnce || this.atWork("scald").length === 0;
         const most = Math.min(this.day.kit.pluckAtOnce, this.roomBefore("feet"));
         return this.atWork("pluck").length === 0 && isWorthIt
-          ? this.waiting.pluck.slice(0, Math.max(0, most))
+          ? this.alike(this.waiting.pluck, Math.max(0, most))
           : [];
       }
       case "feet":
@@ -230,12 +276,18 @@ class ReadableLine {
       case "gut":
         return this.hasPlace("gut") && this.roomBefore("rinse") > 0 ? first : [];
       case "rinse":
-        return this.hasPlace("rinse") && this.inTank < this.day.kit.tankBirds ? first : [];
+        return this.hasPlace("rinse") && this.tankTaken + 1 <= this.day.kit.tankBirds ? first : [];
       case "cut":
         return this.hasPlace("cut") && this.roomBefore("seal") > 0 ? first : [];
       default:
         return this.hasPlace(station) ? first : [];
     }
+  }
+
+  /** Birds that are still to be scalded of the lots that flow as one with the next. */
+  private leftToScald(): number {
+    const last = this.flows.lastIndexOf(this.flowOf(Math.min(this.scalded, this.birds.length - 1)));
+    return this.birdsBefore(last + 1) - this.scalded;
   }
 
   private handMinutes(median: number, worker: Worker, station: Station, bird: number): number {
@@ -253,14 +305,14 @@ class ReadableLine {
   }
 
   private minutesFor(worker: Worker, { station, birds }: Task): number {
-    const { minutes } = this.day;
     const bird = birds[0]!;
+    const { minutes, bath } = this.lotOf(bird);
     const machine = (median: number) => median * this.draws(stationRow(station).drawStream, bird);
     const hands = (median: number) => this.handMinutes(median, worker, station, bird);
     switch (station) {
       case "scald": {
-        if (!this.day.bath) return machine(minutes.scald);
-        return machine(minutes.scald) * Math.exp((Math.LN10 / this.day.bath.zCelsius) * this.bath.below);
+        if (!bath) return machine(minutes.scald);
+        return machine(minutes.scald) * Math.exp((Math.LN10 / bath.zCelsius) * this.bath.below);
       }
       case "pluck":
         return this.day.pluckBy === "hand" ? hands(minutes.pluck) : machine(minutes.pluck);
@@ -276,14 +328,14 @@ class ReadableLine {
       this.killedAt.set(birds[0]!, this.now);
       this.bleeding += 1;
     }
-    if (station === "rinse") this.inTank += 1;
-    if (station === "pack" || station === "cut") this.inTank -= 1;
-    if (station === "scald" && this.day.bath) {
-      const below = Math.max(
-        0,
-        this.bath.below - this.day.bath.recoveryPerMinute * (this.now - this.bath.since),
-      );
-      this.bath = { below: below + this.day.bath.sagPerBird * birds.length, since: this.now };
+    const { bath, tankShare } = this.lotOf(birds[0]!);
+    if (station === "rinse") this.tankTaken += tankShare;
+    if (station === "pack" || station === "cut") this.tankTaken -= tankShare;
+    if (station === "scald") this.scalded += birds.length;
+    if (station === "scald" && this.hasBath()) {
+      const { sagPerBird, recoveryPerMinute } = bath ?? STEADY_BATH;
+      const below = Math.max(0, this.bath.below - recoveryPerMinute * (this.now - this.bath.since));
+      this.bath = { below: below + sagPerBird * birds.length, since: this.now };
     }
     const hasMoved = worker.lastStation !== undefined && isAnotherBench(worker.lastStation, station);
     const minutes = this.minutesFor(worker, task) + (hasMoved ? CHANGE_MINUTES : 0);
@@ -312,41 +364,53 @@ class ReadableLine {
     });
     if (station === "cones") this.bleed(birds[0]!);
     if (station === "scald") this.afterScald(birds);
-    if (station === "pluck") this.waiting.feet.push(...birds);
-    if (station === "feet") this.waiting.pins.push(...birds);
-    if (station === "pins") this.waiting.gut.push(...birds);
-    if (station === "gut") this.waiting.rinse.push(...birds);
-    if (station === "gut" && this.day.giblets) this.waiting.giblets.push(...birds);
-    if (station === "rinse") this.chill(birds[0]!);
-    if (station === "cut") this.waiting.seal.push(...birds);
+    for (const bird of birds) {
+      if (station === "pluck") this.waits("feet", bird);
+      if (station === "feet") this.waits("pins", bird);
+      if (station === "pins") this.waits("gut", bird);
+      if (station === "gut") this.waits("rinse", bird);
+      if (station === "gut" && this.lotOf(bird).giblets) this.waits("giblets", bird);
+      if (station === "rinse") this.chill(bird);
+      if (station === "cut") this.waits("seal", bird);
+    }
+  }
+
+  private hasBath(): boolean {
+    return this.day.lots.some(({ bath }) => bath);
   }
 
   private bleed(bird: number): void {
     const minutes = Math.max(
-      this.day.minutes.bleed * this.draws(BLEED_STREAM, bird),
+      this.lotOf(bird).minutes.bleed * this.draws(BLEED_STREAM, bird),
       this.day.bleedFloorMinutes,
     );
     this.expected(this.now + minutes, 64 + bird, () => {
       this.bleeding -= 1;
-      this.waiting.scald.push(bird);
+      this.waits("scald", bird);
     });
   }
 
   private afterScald(birds: readonly number[]): void {
-    this.waiting.pluck.push(...birds);
+    for (const bird of birds) this.waits("pluck", bird);
     this.sinceChange += birds.length;
-    const isLast =
-      birds.length + (this.killedAt.size - this.bleeding - this.waiting.scald.length - birds.length) >=
-      this.day.birds;
-    if (this.day.waterChange && this.sinceChange >= this.day.waterChange.everyBirds && !isLast) {
+    const next = this.birds[this.scalded]?.lot;
+    const lot = this.day.lots[next ?? this.day.lots.length - 1]!;
+    const isNextLot = next !== undefined && next !== this.bathLot;
+    this.bathLot = next ?? this.bathLot;
+    const { changeWaterEvery } = this.day;
+    if (changeWaterEvery !== undefined && this.sinceChange >= changeWaterEvery && next !== undefined) {
       this.sinceChange = 0;
       this.bath = { ...this.bath, below: 0 };
-      this.shutWater(this.day.waterChange.minutes);
-    } else if (this.day.bath) {
-      const below = this.bath.below - this.day.bath.recoveryPerMinute * (this.now - this.bath.since);
-      if (below > this.day.bath.waitBelow)
-        this.shutWater((below - this.day.bath.waitBelow) / this.day.bath.recoveryPerMinute);
+      this.shutWater(lot.waterChangeMinutes);
+      return;
     }
+    const { recoveryPerMinute, waitBelow } = lot.bath ?? STEADY_BATH;
+    const below = this.bath.below - recoveryPerMinute * (this.now - this.bath.since);
+    const setting = isNextLot ? lot.settingMinutes : 0;
+    // All of the heat goes into a new setting first.
+    if (setting > 0) this.bath = { below: Math.max(0, below), since: this.now + setting };
+    const recovery = below > waitBelow ? (below - waitBelow) / recoveryPerMinute : 0;
+    if (setting + recovery > 0) this.shutWater(setting + recovery);
   }
 
   private shutWater(minutes: number): void {
@@ -357,11 +421,15 @@ class ReadableLine {
   }
 
   private chill(bird: number): void {
-    this.chilled.push({ bird, minute: this.now });
-    this.expected(this.now + this.day.restMinutes, 32, () => {
+    const before = this.chilled.at(-1);
+    const { restMinutes, tankShare } = this.lotOf(bird);
+    // Birds are taken out in the order in which they went in.
+    const restedAt = Math.max(this.now + restMinutes, before?.restedAt ?? 0);
+    this.chilled.push({ bird, minute: this.now, restedAt });
+    this.expected(restedAt, 32, () => {
       this.rested += 1;
-      if (!this.day.packSameDay) this.inTank -= 1;
-      else this.waiting[isCutUp(bird, this.day) ? "cut" : "pack"].push(bird);
+      if (!this.day.packSameDay) this.tankTaken -= tankShare;
+      else this.waits(this.birds[bird]!.isCutUp ? "cut" : "pack", bird);
     });
   }
 

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { ORDINARY_DAY } from "#core/processing-line/line-days-of-tests.ts";
+import { lotOf, ORDINARY_DAY } from "#core/processing-line/line-days-of-tests.ts";
 import { readableReplication } from "#core/processing-line/readable-line.ts";
 import {
   placeAt,
@@ -7,7 +7,7 @@ import {
   watchedReplication,
 } from "#core/processing-line/watched-replication.ts";
 
-const day = { ...ORDINARY_DAY, birds: 15, kit: { ...ORDINARY_DAY.kit, scaldAtOnce: 2 } };
+const day = { ...ORDINARY_DAY, lots: [lotOf({ birds: 15 })], kit: { ...ORDINARY_DAY.kit, scaldAtOnce: 2 } };
 
 test("every bird goes from its crate through each station once and into the chill, as the readable line has it", () => {
   const { birds } = watchedReplication(day, 3, 5);

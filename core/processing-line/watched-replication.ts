@@ -41,7 +41,7 @@ export function typicalReplication(day: LineDay, seed: number): WatchedReplicati
 export function watchedReplication(day: LineDay, seed: number, replication: number): WatchedReplication {
   const context = lineContext(day, seed);
   const { state } = context;
-  const birds: BirdStep[][] = Array.from({ length: day.birds }, () => []);
+  const birds: BirdStep[][] = Array.from({ length: context.birds }, () => []);
   const loadAt = (station: number, first: number): number[] => {
     if (station === SCALD) return Array.from(state.inScald.subarray(0, state.counts[IN_SCALD]));
     if (station === PLUCK && !context.isPluckedByHand)

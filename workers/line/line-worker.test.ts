@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, test, vi } from "vitest";
-import { ORDINARY_DAY } from "#core/processing-line/line-days-of-tests.ts";
+import { lotOf, ORDINARY_DAY } from "#core/processing-line/line-days-of-tests.ts";
 import { LineTally } from "#core/processing-line/line-tally.ts";
 import { LineWorker } from "#workers/line/client.ts";
 import type { LineAsk, LineCommand, LineReply } from "#workers/line/protocol.ts";
@@ -26,7 +26,12 @@ beforeAll(async () => {
 });
 
 const ask = (replications: number, birds = 12) =>
-  ({ what: "answer", day: { ...ORDINARY_DAY, birds }, seed: 1, replications }) as const satisfies LineAsk;
+  ({
+    what: "answer",
+    day: { ...ORDINARY_DAY, lots: [lotOf({ birds })] },
+    seed: 1,
+    replications,
+  }) as const satisfies LineAsk;
 
 describe("the line's worker", () => {
   test("answers as the sums do, and tells how far it is", async () => {

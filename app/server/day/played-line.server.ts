@@ -1,6 +1,6 @@
 import { remembered } from "#app/server/remembered.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
-import type { LineDay } from "#core/processing-line/line-day.ts";
+import { birdsOf, type LineDay } from "#core/processing-line/line-day.ts";
 import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
 
 /** Replications of a day of up to 60 birds, as many as a page refines to, so that every screen says the same hour. */
@@ -16,7 +16,7 @@ export const playedLine = (day: LineDay, replications = REPLICATIONS): LineAnswe
 
 const played = remembered(({ day, replications }: { day: LineDay; replications: number }) => {
   const tally = new LineTally(day, LINE_SEED);
-  const fewer = Math.round((replications * BIRDS) / day.birds);
+  const fewer = Math.round((replications * BIRDS) / birdsOf(day));
   tally.play(Math.max(LEAST_REPLICATIONS, Math.min(replications, fewer)));
   return tally.answer();
 }, KEPT_DAYS);

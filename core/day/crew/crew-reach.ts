@@ -63,7 +63,19 @@ function lineOf({ helpers, means, cones, tablePlaces, year }: Reach, birds: numb
   const crew = crewOf(seats, seats.length, { helpers: coming, year });
   const people = linePeople(crew, means, (minute) => minute - USUAL_START_MINUTE);
   const day: LineDay = {
-    birds,
+    lots: [
+      {
+        birds,
+        cutUp: 0,
+        minutes: lineMinutes({ dipMinutes: DIP_MINUTES, keepsFeet: false, pluckBy: "drum" }),
+        giblets: true,
+        restMinutes: 0,
+        tankShare: 1,
+        bath: undefined,
+        settingMinutes: 0,
+        waterChangeMinutes: 0,
+      },
+    ],
     people,
     kit: {
       cones,
@@ -73,19 +85,14 @@ function lineOf({ helpers, means, cones, tablePlaces, year }: Reach, birds: numb
       buffers: DEFAULT_BUFFERS,
       tankBirds: birds,
     },
-    minutes: lineMinutes({ dipMinutes: DIP_MINUTES, keepsFeet: false, pluckBy: "drum" }),
     bleedFloorMinutes: BLEED_FLOOR_MINUTES,
     pluckBy: "drum",
-    giblets: true,
     packSameDay: false,
-    cutUp: 0,
-    restMinutes: 0,
     breaks: [],
     setUpMinutes: 0,
     cleanUpMinutes: 0,
     slowSpell: undefined,
-    waterChange: undefined,
-    bath: undefined,
+    changeWaterEvery: undefined,
     daySdLn: means.ownPace.daySdLn,
   };
   const manned = new Set(people.flatMap(({ stations }) => stations));

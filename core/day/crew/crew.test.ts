@@ -51,7 +51,7 @@ test("nobody stands where a rule keeps them from, and who is left with nothing g
 });
 
 test("a crew of any size without names has somebody at every station", () => {
-  const needed = neededStations({ giblets: true, packSameDay: false, cutUp: 0, birds: 10 });
+  const needed = neededStations({ packSameDay: false, lots: [{ giblets: true, cutUp: 0, birds: 10 }] });
   for (let people = 1; people <= 9; people += 1) {
     const manned = new Set(
       crewOf([], people, { helpers: [], year: 2026 }).flatMap(({ stations }) => stations),
@@ -61,7 +61,7 @@ test("a crew of any size without names has somebody at every station", () => {
 });
 
 test("who joins goes where nobody is yet", () => {
-  const needed = neededStations({ giblets: false, packSameDay: false, cutUp: 0, birds: 10 });
+  const needed = neededStations({ packSameDay: false, lots: [{ giblets: false, cutUp: 0, birds: 10 }] });
   const seats: CrewSeat[] = [
     { personId: undefined, name: "Maren", stations: ["feet", "pins", "gut", "rinse"] },
   ];

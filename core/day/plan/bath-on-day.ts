@@ -92,7 +92,6 @@ export function bathOnDay(plan: PlanInput, scald: ScaldPlan, line: LinePlan): Ba
   const breaks = day.breaks.reduce((sum, { minutes }) => sum + minutes, 0);
   const workingHours = Math.max(0.25, ((asking.lastInChill?.p50 ?? line.lineMinutes) - breaks) / 60);
   const demandBirdsPerHour = mostWithin(scaldMinutes, 60);
-  const change = day.waterChange;
   return {
     sagKelvin: dunk.sagKelvin,
     recoveryMinutes: dunk.recoverySeconds === undefined ? undefined : dunk.recoverySeconds / 60,
@@ -111,8 +110,11 @@ export function bathOnDay(plan: PlanInput, scald: ScaldPlan, line: LinePlan): Ba
       workingHours,
       ...birds,
     }),
-    waterChanges: change
-      ? { count: Math.floor((choices.birds - 1) / change.everyBirds), minutes: change.minutes }
+    waterChanges: day.changeWaterEvery
+      ? {
+          count: Math.floor((choices.birds - 1) / day.changeWaterEvery),
+          minutes: day.lots[0]!.waterChangeMinutes,
+        }
       : { count: 0, minutes: 0 },
   };
 }
@@ -150,7 +152,10 @@ function coldestDip(
 
 /** What the line would ask of a bath that never sags. */
 function withoutBath(day: LineDay): LineAnswer {
-  const tally = new LineTally({ ...day, bath: undefined }, LINE_SEED);
+  const tally = new LineTally(
+    { ...day, lots: day.lots.map((lot) => ({ ...lot, bath: undefined })) },
+    LINE_SEED,
+  );
   tally.play(ASKING_MORNINGS);
   return tally.answer();
 }

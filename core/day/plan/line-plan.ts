@@ -3,7 +3,7 @@ import { type LineFault, type LineSetup, lineSetup, withEveryoneStaying } from "
 import type { PlanInput } from "#core/day/plan/plan-input.ts";
 import type { ScaldPlan } from "#core/day/plan/scald-plan.ts";
 import { CLEAN_UP_MINUTES, LINE_SEED, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
-import type { LineDay } from "#core/processing-line/line-day.ts";
+import { birdsOf, type LineDay } from "#core/processing-line/line-day.ts";
 import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 import type { RuleName } from "#core/reckoning/reckoning-names.ts";
@@ -148,6 +148,8 @@ function faultsOfTimes({ day }: LineSetup, lineMinutes: number): LineFault[] {
 
 function firstAnswer(day: LineDay): LineAnswer {
   const tally = new LineTally(day, LINE_SEED);
-  tally.play(Math.max(8, Math.min(FIRST_MORNINGS, Math.round((FIRST_MORNINGS * FIRST_BIRDS) / day.birds))));
+  tally.play(
+    Math.max(8, Math.min(FIRST_MORNINGS, Math.round((FIRST_MORNINGS * FIRST_BIRDS) / birdsOf(day)))),
+  );
   return tally.answer();
 }

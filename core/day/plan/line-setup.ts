@@ -44,8 +44,25 @@ export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
   const room = tankRoom(flock.dressed.value, means.tankLiters.value).birdsThatFit;
   const breakFrom = minuteAfterStart(choices.breakAtMinute);
   const hasBreak = choices.breakMinutes > 0 && breakFrom >= 0;
+  const waterChange = waterChangeOf(plan, scald);
   const day: LineDay = {
-    birds: choices.birds,
+    lots: [
+      {
+        birds: choices.birds,
+        cutUp: choices.cutUp,
+        minutes: lineMinutes({
+          dipMinutes: scald.seconds.value / 60,
+          keepsFeet: choices.keepsFeet,
+          pluckBy: choices.pluckBy,
+        }),
+        giblets: choices.keepsGiblets,
+        restMinutes: chillMinutes(plan),
+        tankShare: 1,
+        bath: bathOnLine(plan, scald),
+        settingMinutes: 0,
+        waterChangeMinutes: waterChange?.minutes ?? 0,
+      },
+    ],
     people: linePeople(crew, means, minuteAfterStart),
     kit: {
       cones: choices.cones,
@@ -60,23 +77,14 @@ export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
       buffers: DEFAULT_BUFFERS,
       tankBirds: Math.max(1, room),
     },
-    minutes: lineMinutes({
-      dipMinutes: scald.seconds.value / 60,
-      keepsFeet: choices.keepsFeet,
-      pluckBy: choices.pluckBy,
-    }),
     bleedFloorMinutes: BLEED_FLOOR_MINUTES,
     pluckBy: choices.pluckBy,
-    giblets: choices.keepsGiblets,
     packSameDay: choices.packsSameDay,
-    cutUp: choices.cutUp,
-    restMinutes: chillMinutes(plan),
     breaks: hasBreak ? [{ fromMinute: breakFrom, minutes: choices.breakMinutes }] : [],
     setUpMinutes: 0,
     cleanUpMinutes: CLEAN_UP_MINUTES,
     slowSpell: choices.isRainExpected ? ALL_DAY_RAIN : undefined,
-    waterChange: waterChange(plan, scald),
-    bath: bathOnLine(plan, scald),
+    changeWaterEvery: waterChange?.everyBirds,
     daySdLn: means.ownPace.daySdLn,
   };
   const manned = new Set(day.people.flatMap(({ stations }) => stations));
@@ -140,7 +148,7 @@ function bathOnLine({ choices, means, flock }: PlanInput, scald: ScaldPlan): Lin
   };
 }
 
-function waterChange({ choices, means }: PlanInput, scald: ScaldPlan): LineDay["waterChange"] {
+function waterChangeOf({ choices, means }: PlanInput, scald: ScaldPlan) {
   if (choices.changeWaterBirds === undefined) return undefined;
   const { seconds } = bathHeatUp(
     bathSetup(means, "likely", "as-it-is"),

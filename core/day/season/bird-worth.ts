@@ -33,7 +33,7 @@ export interface BirdWorth {
 
 /** Hands' work on one bird on the line, without scald and pluck being attended in loads, minutes. */
 const medianMinutes = (of: { readonly cutUp: number }) =>
-  neededStations({ birds: 1, giblets: true, packSameDay: true, ...of }).reduce(
+  neededStations({ packSameDay: true, lots: [{ birds: 1, giblets: true, ...of }] }).reduce(
     (sum, station) => sum + stationRow(station).medianMinutes,
     0,
   );

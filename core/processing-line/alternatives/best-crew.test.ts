@@ -9,7 +9,7 @@ import {
 import { bottleneck, likelyMinutes } from "#core/processing-line/alternatives/line-whatif.ts";
 import { whatHelps } from "#core/processing-line/alternatives/what-helps.ts";
 import { type LineDay, neededStations } from "#core/processing-line/line-day.ts";
-import { ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
+import { lotOf, ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
 import { isInFront, STATIONS, type Station } from "#core/processing-line/line-station.ts";
 
 function last<Yielded, Returned>(steps: Generator<Yielded, Returned>): Returned {
@@ -81,8 +81,7 @@ test.each<{ what: string; birds: number; allowed: Allowed }>([
   ({ birds, allowed }) => {
     const day: LineDay = {
       ...ORDINARY_DAY,
-      birds,
-      giblets: false,
+      lots: [lotOf({ birds, giblets: false })],
       breaks: [],
       cleanUpMinutes: 0,
       people: allowed.map((stations, index) => person(`person ${index + 1}`, stations)),
@@ -98,7 +97,7 @@ test("nobody is put where they may not be, and the day is never longer than as e
   const allowed: Allowed = [STATIONS, ["pins", "rinse"], ["gut", "pins", "giblets", "rinse"]];
   const day = {
     ...ORDINARY_DAY,
-    birds: 12,
+    lots: [lotOf({ birds: 12 })],
     people: allowed.map((stations, index) => person(`${index}`, stations)),
   };
   const { crew } = last(bestCrew({ day, allowed, seed: 4 }));
@@ -117,7 +116,7 @@ test("nobody is put where they may not be, and the day is never longer than as e
 test("one pair of hands at a slow table limits the line there, and another helps more than more cones", () => {
   const day: LineDay = {
     ...ORDINARY_DAY,
-    birds: 20,
+    lots: [lotOf({ birds: 20 })],
     breaks: [],
     people: [
       person("Tobias", ["cones", "scald", "pluck"]),

@@ -1,5 +1,5 @@
 import { LAST_WORK, type LineContext, lineContext } from "#core/processing-line/line-context.ts";
-import { type LineDay, neededStations } from "#core/processing-line/line-day.ts";
+import { type LineDay, type LineMinutes, neededStations } from "#core/processing-line/line-day.ts";
 import { playReplication } from "#core/processing-line/line-run.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import { quantile } from "#core/processing-line/line-tally.ts";
@@ -65,11 +65,9 @@ export function bottleneck(day: LineDay, seed: number, replications: number): Bo
 }
 
 function quicker(day: LineDay, station: Station): LineDay {
-  const { minutes } = day;
-  const cut = (change: Partial<LineDay["minutes"]>): LineDay => ({
-    ...day,
-    minutes: { ...minutes, ...change },
-  });
-  if (station === "cones") return cut({ cones: minutes.cones * QUICKER, bleed: minutes.bleed * QUICKER });
-  return cut({ [station]: minutes[station] * QUICKER });
+  const cut = (minutes: LineMinutes): LineMinutes =>
+    station === "cones"
+      ? { ...minutes, cones: minutes.cones * QUICKER, bleed: minutes.bleed * QUICKER }
+      : { ...minutes, [station]: minutes[station] * QUICKER };
+  return { ...day, lots: day.lots.map((lot) => ({ ...lot, minutes: cut(lot.minutes) })) };
 }

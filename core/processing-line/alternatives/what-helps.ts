@@ -1,6 +1,11 @@
 import { Replications } from "#core/processing-line/alternatives/line-whatif.ts";
-import type { LineDay, LinePerson } from "#core/processing-line/line-day.ts";
-import { neededStations } from "#core/processing-line/line-day.ts";
+import {
+  birdsOf,
+  type LineDay,
+  type LineLot,
+  type LinePerson,
+  neededStations,
+} from "#core/processing-line/line-day.ts";
 import { type PlaceStation, STATIONS } from "#core/processing-line/line-station.ts";
 
 /** Something that could be changed about a day. */
@@ -75,25 +80,29 @@ function moreLevers(day: LineDay): Tried[] {
       changed: withKit(day, { scaldAtOnce: kit.scaldAtOnce + 1 }),
     },
     ...(day.pluckBy === "drum" ? [pluck] : []),
-    ...(kit.tankBirds < day.birds ? [tank] : []),
+    ...(kit.tankBirds < birdsOf(day) ? [tank] : []),
   ];
 }
 
 /** Hotter water to change to, and fewer birds cut up. */
 function lessWorkLevers(day: LineDay): Tried[] {
-  const { waterChange, cutUp } = day;
-  const hotter: Tried[] =
-    waterChange && waterChange.minutes > 1
-      ? [
-          {
-            lever: { what: "hotter-water", minutes: waterChange.minutes / 2 },
-            changed: { ...day, waterChange: { ...waterChange, minutes: waterChange.minutes / 2 } },
-          },
-        ]
-      : [];
-  const half = Math.floor(cutUp / 2);
-  const fewer: Tried = { lever: { what: "fewer-cut-up", cutUp: half }, changed: { ...day, cutUp: half } };
-  return [...hotter, ...(day.packSameDay && cutUp > 0 ? [fewer] : [])];
+  const { lots } = day;
+  const withLots = (change: (lot: LineLot) => Partial<LineLot>): LineDay => ({
+    ...day,
+    lots: lots.map((lot) => ({ ...lot, ...change(lot) })),
+  });
+  const minutes = Math.max(...lots.map(({ waterChangeMinutes }) => waterChangeMinutes)) / 2;
+  const hotter: Tried = {
+    lever: { what: "hotter-water", minutes },
+    changed: withLots(({ waterChangeMinutes }) => ({ waterChangeMinutes: waterChangeMinutes / 2 })),
+  };
+  const changed = withLots(({ cutUp }) => ({ cutUp: Math.floor(cutUp / 2) }));
+  const cutUp = changed.lots.reduce((sum, lot) => sum + lot.cutUp, 0);
+  const fewer: Tried = { lever: { what: "fewer-cut-up", cutUp }, changed };
+  return [
+    ...(day.changeWaterEvery !== undefined && minutes > 0.5 ? [hotter] : []),
+    ...(day.packSameDay && lots.some((lot) => lot.cutUp > 0) ? [fewer] : []),
+  ];
 }
 
 /** One less of everything, to see what the day would not miss. */

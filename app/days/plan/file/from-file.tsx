@@ -1,5 +1,5 @@
 import { data, Form, redirect } from "react-router";
-import { readLineFile } from "#app/days/plan/file/line-file.ts";
+import { readLineFile } from "#app/days/plan/file/read-line-file.ts";
 import { type FarmContext, farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { requireBatch } from "#app/server/farm/required.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";

@@ -1,12 +1,20 @@
 import { readFileSync } from "node:fs";
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { LineFile, lineDayOfFile, lineFileOf, readLineFile } from "#app/days/plan/file/line-file.ts";
+import { LineFile } from "#app/days/plan/file/line-file.ts";
+import { lineDayOfFile, readLineFile } from "#app/days/plan/file/read-line-file.ts";
+import { lineFileOf } from "#app/days/plan/file/write-line-file.ts";
 import { usualStations } from "#core/day/crew/crew.ts";
 import { likelyMinutes } from "#core/processing-line/alternatives/line-whatif.ts";
 import { lineContext } from "#core/processing-line/line-context.ts";
 import { type LineDay, lineMinutes } from "#core/processing-line/line-day.ts";
-import { anyLineDay, ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
+import {
+  anyLineDay,
+  lotOf,
+  ORDINARY_DAY,
+  ORDINARY_LOT,
+  person,
+} from "#core/processing-line/line-days-of-tests.ts";
 import { playReplication } from "#core/processing-line/line-run.ts";
 
 /** What was answered while pins and feet were one station, minutes, 1,000 mornings of seed 1: the file, and usual crews of 1 to 6. */
@@ -26,16 +34,29 @@ test("a day written as a file reads as the same day", () => {
       { ...person("Tobias", ["cones", "scald", "pluck"]), pace: { cones: 1.2, scald: 1, pluck: 1 } },
       { ...person("Maren", ["gut", "rinse", "giblets", "feet", "pins"]), fromMinute: 30, toMinute: 300 },
     ],
-    minutes: { ...ORDINARY_DAY.minutes, scald: 1.25 },
-    waterChange: { everyBirds: 20, minutes: 15 },
-    bath: { sagPerBird: 0.5, recoveryPerMinute: 0.35, waitBelow: 2, zCelsius: 19 },
+    lots: [
+      lotOf({
+        minutes: { ...ORDINARY_LOT.minutes, scald: 1.25 },
+        waterChangeMinutes: 15,
+        bath: { sagPerBird: 0.5, recoveryPerMinute: 0.35, waitBelow: 2, zCelsius: 19 },
+      }),
+      lotOf({ birds: 12, cutUp: 3, giblets: false, tankShare: 0.75, settingMinutes: 6, restMinutes: 45 }),
+    ],
+    changeWaterEvery: 20,
   };
-  const file = lineFileOf(day, { kind: "slow", liveKilograms: 2.9, start: "07:00" });
+  const file = lineFileOf(day, {
+    lots: [
+      { kind: "slow", liveKilograms: 2.8, scald: "middle" },
+      { kind: "mature", liveKilograms: 2.1, scald: "hot" },
+    ],
+    start: "07:00",
+  });
   const people = day.people.map((one) => ({
     ...one,
     pace: Object.fromEntries(one.stations.map((station) => [station, one.pace[station] ?? 1])),
   }));
-  expect(dayOf(JSON.parse(JSON.stringify(file)))).toEqual({ ...day, people });
+  const lots = day.lots.map((lot) => ({ ...lot, bath: lot.bath ?? day.lots[0]!.bath }));
+  expect(dayOf(JSON.parse(JSON.stringify(file)))).toEqual({ ...day, lots, people });
 });
 
 test.each([
@@ -50,6 +71,9 @@ test.each([
     "11:00 is within the previous break",
   ],
   [{ work: { cutUp: 20, packSameDay: true } }, "there are only 12 birds"],
+  [{ lots: [{ birds: 6 }, { birds: 5 }] }, "must be 11, as the lots have together, or left out"],
+  [{ birds: undefined }, "says how many there are, unless `lots` do"],
+  [{ lots: [{ birds: 12, cutUp: 13 }] }, "there are only 12 birds"],
   [{ people: [{ from: "12:00", to: "11:00" }] }, "11:00 is not after they arrive"],
 ])("%j is named", (change, problem) => {
   const read = lineDayOfFile(LineFile.parse({ birds: 12, people: [{}], kit: { cones: 2 }, ...change }));
@@ -68,10 +92,23 @@ test("any day taken along as a file plays the same morning where it is read agai
     return happenings;
   };
   fc.assert(
-    fc.property(anyLineDay, fc.boolean(), fc.constantFrom("05:45", "13:30"), (any, keepsFeet, start) => {
-      const { pluckBy } = any;
-      const day = { ...any, minutes: lineMinutes({ dipMinutes: 1.25, keepsFeet, pluckBy }) };
-      const text = JSON.stringify(lineFileOf(day, { kind: "fast", liveKilograms: 2.6, start }));
+    fc.property(anyLineDay, fc.constantFrom("05:45", "13:30"), (any, start) => {
+      // One way of plucking stands for all lots, and a lot that says nothing of its bath has the day's.
+      const { bath } = any.lots[0]!;
+      const day = {
+        ...any,
+        lots: any.lots.map((lot) => {
+          const keepsFeet = lot.minutes.feet > ORDINARY_LOT.minutes.feet;
+          const minutes = lineMinutes({ dipMinutes: lot.minutes.scald, keepsFeet, pluckBy: any.pluckBy });
+          return { ...lot, minutes, bath: lot.bath ?? bath };
+        }),
+      };
+      const lots = day.lots.map(({ tankShare }) => ({
+        kind: "fast" as const,
+        liveKilograms: 2.6 * tankShare,
+        scald: "middle" as const,
+      }));
+      const text = JSON.stringify(lineFileOf(day, { lots, start }));
       const read = readLineFile(text);
       if (!("day" in read)) throw new Error(read.problems.join("; "));
       expect(played(read.day)).toEqual(played(day));
@@ -86,6 +123,9 @@ test.each([
   [{ birds: 0 }, "birds: must be at least 1"],
   [{ birds: 5000 }, "birds: must be at most 2000"],
   [{ birds: 3.5 }, "birds: must be a whole number"],
+  [{ lots: [{ birds: 12 }, { birds: 0 }] }, "lots.1.birds: must be at least 1"],
+  [{ lots: [] }, "lots: needs at least one lot"],
+  [{ lots: [{ birds: 12, scald: "tepid" }] }, "lots.0.scald: must be one of gentle, middle, hot"],
   [{ kit: { cones: 0 } }, "kit.cones: must be at least 1"],
   [{ kit: { cones: 2, places: { gut: 0 } } }, "kit.places.gut: must be at least 1"],
   [{ kit: { cones: 2, buffers: { pins: 0 } } }, "kit.buffers.pins: must be at least 1"],
@@ -133,7 +173,9 @@ test("a file of before the feet were a station of their own stays valid: its pin
   }
   // Written again it names both, and reads as the same day.
   const again = readLineFile(
-    JSON.stringify(lineFileOf(read.day, { kind: "slow", liveKilograms: 3, start: "07:00" })),
+    JSON.stringify(
+      lineFileOf(read.day, { lots: [{ kind: "slow", liveKilograms: 3, scald: "middle" }], start: "07:00" }),
+    ),
   );
   expect("day" in again && again.day.people.map(({ stations }) => stations)).toEqual(
     people.map(({ stations }) => stations),

@@ -1,4 +1,4 @@
-import { lineFileOf } from "#app/days/plan/file/line-file.ts";
+import { lineFileOf } from "#app/days/plan/file/write-line-file.ts";
 import { planOf } from "#app/server/day/plan-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
@@ -11,8 +11,7 @@ export function loader({ context, params }: Route.LoaderArgs) {
   const { farm, day, batch } = requireDay(here, params.dayId);
   const { plan, forecast } = planOf(here, farm, batch, day);
   const file = lineFileOf(plan.line.setup.day, {
-    kind: batch.kind,
-    liveKilograms: forecast.live.value,
+    lots: [{ kind: batch.kind, liveKilograms: forecast.live.value, scald: day.scaldMethod }],
     start: localClock(day.startAt, day.timeZone),
   });
   return new Response(JSON.stringify(file, null, 2), {

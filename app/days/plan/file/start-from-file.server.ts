@@ -1,6 +1,7 @@
-import { readLineFile } from "#app/days/plan/file/line-file.ts";
+import { readLineFile } from "#app/days/plan/file/read-line-file.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { minuteOfClock } from "#core/calendar/farm-time.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 import type { DatedChoices } from "#db/day/day-queries.server.ts";
 
 /** What a plan's file says of a day: all but the date, and the methods of feed and scald. */
@@ -34,19 +35,19 @@ export function choicesOfFile(here: FarmContext, text: string | null): ChoicesOf
   const [pause] = file.breaks;
   return {
     start: file.start,
-    birds: day.birds,
-    cutUp: day.cutUp,
+    birds: birdsOf(day),
+    cutUp: day.lots.reduce((sum, { cutUp }) => sum + cutUp, 0),
     people: day.people.length,
     cones: day.kit.cones,
     tablePlaces: day.kit.places.gut,
     pinPlaces: day.kit.places.pins,
-    keepsGiblets: day.giblets,
+    keepsGiblets: day.lots[0]!.giblets,
     keepsFeet: file.work.feet,
     packsSameDay: day.packSameDay,
     pluckBy: day.pluckBy,
     breakMinutes: pause?.minutes ?? 0,
     ...(pause && { breakAtMinute: minuteOfClock(pause.at) }),
-    changeWaterBirds: day.waterChange?.everyBirds,
+    changeWaterBirds: day.changeWaterEvery,
     crew: day.people.map(({ name, stations }) => ({
       personId: people.find((person) => person.name === name)?.id,
       name,

@@ -1,4 +1,4 @@
-import { USUAL_DAY } from "#db/day/usual-day.ts";
+import { USUAL_DAY, USUAL_LOT } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 
 /** A small farm for tests: one batch of twelve, and a day for ten of them on Saturday 19 September 2026. */
@@ -36,6 +36,8 @@ export function makeFarmOfTests(file: FarmFile): void {
       scalderFillMillicelsius: undefined,
       circuitVolts: undefined,
       breakerAmps: undefined,
+      ruleForOthers: "",
+      dayCostSharedBy: "birds",
     },
     0,
   );
@@ -52,18 +54,14 @@ export function makeFarmOfTests(file: FarmFile): void {
       chickCostCents: 3000,
     },
   );
-  file.addDay({ entryId: "day-of-tests", at: 0 }, 1, "America/New_York", {
+  file.addDay({ entryId: "day-of-tests", at: 0 }, "America/New_York", {
     processedOn: "2026-09-19",
     startAt: Date.UTC(2026, 8, 19, 11),
-    birds: 10,
-    cutUp: 0,
+    lots: [{ ...USUAL_LOT, batchId: 1, birds: 10 }],
     people: 3,
     cones: 3,
     tablePlaces: 2,
     breakMinutes: 0,
-    scaldMethod: "middle",
-    withdrawalMethod: "short",
-    whichBirds: "as-they-come",
     ...USUAL_DAY,
   });
 }

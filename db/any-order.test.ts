@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
-import { BATCH, CARCASS, CHOICES, entry } from "#db/file-of-tests.ts";
+import { BATCH, CARCASS, CHOICES, entry, NOTHING_SAID } from "#db/file-of-tests.ts";
 
 /*
  * A file takes whatever a season brings, in any order, sent twice or removed, and always says what a plain list of
@@ -46,7 +46,7 @@ interface Kept {
 function play(file: FarmFile, steps: readonly Step[], check: (current: readonly Kept[]) => void) {
   file.addBatch(entry(), BATCH);
   const batch = file.batches()[0]!.id;
-  file.addDay(entry(), batch, "UTC", CHOICES);
+  file.addDay(entry(), "UTC", CHOICES);
   const day = file.openDays()[0]!.id;
   const current: Kept[] = [];
   const feed = (from: number | undefined, to: number | undefined, bags: number) => ({
@@ -93,8 +93,7 @@ function play(file: FarmFile, steps: readonly Step[], check: (current: readonly 
     if ("count" in step) {
       const send = sender(step);
       if (send().recorded) current.push({ entryId: send.id, step, send });
-    } else if (step.what === "settle")
-      file.settling.settle(entry(), day, { workMinutes: undefined, liveMeanMilligrams: undefined });
+    } else if (step.what === "settle") file.settling.settle(entry(), day, NOTHING_SAID);
     else if (step.what === "reopen") file.settling.reopen(day, 1);
     else if (step.what === "again") {
       const kept = current[step.which % Math.max(1, current.length)];

@@ -79,6 +79,7 @@ const FACTS = [
   "batch_pen_move",
   "batch_feed_opened",
   "feed_moved",
+  "bird_owner",
   "kit_item",
   "storage_place",
   "carcass_out",

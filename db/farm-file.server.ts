@@ -11,6 +11,7 @@ import { entryQueries, removeFact } from "#db/entry.server.ts";
 import { farmQueries } from "#db/farm/farm-queries.server.ts";
 import { freezerQueries } from "#db/freezer/freezer-queries.server.ts";
 import { openFile } from "#db/open-file.server.ts";
+import { ownerQueries } from "#db/owner/owner-queries.server.ts";
 import { peopleQueries } from "#db/season/people-queries.server.ts";
 import { seasonQueries } from "#db/season/season-queries.server.ts";
 import { supplyQueries } from "#db/supply/supply-queries.server.ts";
@@ -34,6 +35,7 @@ export function openFarmFile(path: string) {
     books: bookQueries(database),
     season: seasonQueries(database),
     people: peopleQueries(database),
+    owning: ownerQueries(database),
     readings: readingQueries(database),
     removeFact: removeFact(database),
     /** Whether something was kept under an id before. */

@@ -1,6 +1,14 @@
 import { describe, expect, test } from "vitest";
 import type { DatedChoices, KeptPlan } from "#db/day/day-queries.server.ts";
-import { BATCH, CARCASS, CHOICES, entry, fileForEachTest } from "#db/file-of-tests.ts";
+import {
+  BATCH,
+  CARCASS,
+  CHOICES,
+  choicesOfBirds,
+  entry,
+  fileForEachTest,
+  NOTHING_SAID,
+} from "#db/file-of-tests.ts";
 
 const file = fileForEachTest();
 const KEPT: KeptPlan = {
@@ -9,11 +17,19 @@ const KEPT: KeptPlan = {
   startAt: 1,
   likelyAt: 2,
   wholeDayMinutes: 240,
-  feedOffAt: 0,
-  liveMeanMilligrams: 3_000_000,
-  dressedMeanMilligrams: 2_000_000,
   iceBagCount: 3,
+  lots: [
+    {
+      lotId: 1,
+      birdCount: 10,
+      feedOffAt: 0,
+      liveMeanMilligrams: 3_000_000,
+      dressedMeanMilligrams: 2_000_000,
+    },
+  ],
 };
+
+const seen = (seenRevision: number) => ({ seenRevision, timeZone: "UTC", at: 2 });
 
 function batchId(): number {
   file().addBatch(entry(), BATCH);
@@ -21,7 +37,8 @@ function batchId(): number {
 }
 function dayId(change: Partial<DatedChoices> = {}, batch = batchId()): number {
   const set = entry();
-  file().addDay(set, batch, "America/New_York", { ...CHOICES, ...change });
+  const lots = CHOICES.lots.map((lot) => ({ ...lot, batchId: batch }));
+  file().addDay(set, "America/New_York", { ...CHOICES, lots, ...change });
   return file().dayOfEntry(set.entryId)!;
 }
 
@@ -78,11 +95,11 @@ describe("birds are counted", () => {
     const first = dayId({}, batch);
     expect(file().freeForDay(batch)).toBe(12);
     expect(file().freeForDay(batch, first)).toBe(22);
-    expect(file().addDay(entry(), batch, "UTC", { ...CHOICES, birds: 13 })).toEqual({
+    expect(file().addDay(entry(), "UTC", { ...CHOICES, ...choicesOfBirds(13) })).toEqual({
       recorded: false,
       reason: "more-than-alive",
     });
-    dayId({ birds: 12 }, batch);
+    dayId(choicesOfBirds(12), batch);
     expect(file().freeForDay(batch)).toBe(0);
   });
 
@@ -93,7 +110,7 @@ describe("birds are counted", () => {
       file().pack.recordCarcass(entry(), day, { ...CARCASS, birdNumber: bird });
     expect(file().batch(batch)?.aliveCount).toBe(14);
     expect(file().freeForDay(batch)).toBe(12);
-    file().settling.settle(entry(), day, { workMinutes: undefined, liveMeanMilligrams: undefined });
+    file().settling.settle(entry(), day, NOTHING_SAID);
     expect(file().freeForDay(batch)).toBe(14);
   });
 });
@@ -101,10 +118,10 @@ describe("birds are counted", () => {
 describe("a day", () => {
   test("is changed only from the revision that was seen", () => {
     const day = dayId();
-    expect(file().changeDay(day, 1, "UTC", { ...CHOICES, people: 5 })).toBe("saved");
-    expect(file().changeDay(day, 1, "UTC", { ...CHOICES, people: 6 })).toBe("changed-meanwhile");
+    expect(file().changeDay(day, seen(1), { ...CHOICES, people: 5 })).toBe("saved");
+    expect(file().changeDay(day, seen(1), { ...CHOICES, people: 6 })).toBe("changed-meanwhile");
     expect(file().day(day)?.people).toBe(5);
-    expect(file().changeDay(day, 2, "UTC", { ...CHOICES, birds: 23 })).toBe("more-than-alive");
+    expect(file().changeDay(day, seen(2), { ...CHOICES, ...choicesOfBirds(23) })).toBe("more-than-alive");
   });
 
   test("keeps the plan as it stood at its first start, and counts a repeated tap once", () => {
@@ -123,13 +140,13 @@ describe("a day", () => {
 
   test("that is settled takes no more taps, birds or costs until it is opened again", () => {
     const day = dayId();
-    expect(file().settling.settle(entry(), day, { workMinutes: 60, liveMeanMilligrams: undefined })).toEqual({
+    expect(file().settling.settle(entry(), day, { workMinutes: 60, live: [] })).toEqual({
       recorded: false,
       reason: "nothing-packed",
     });
     const packed = entry();
     file().pack.recordCarcass(packed, day, CARCASS);
-    file().settling.settle(entry(), day, { workMinutes: 60, liveMeanMilligrams: undefined });
+    file().settling.settle(entry(), day, { workMinutes: 60, live: [] });
     const refused = { recorded: false, reason: "day-settled" };
     expect(file().run.record(entry(), day, { kind: "bird", at: 9, note: "" })).toEqual(refused);
     expect(file().pack.recordCarcass(entry(), day, { ...CARCASS, birdNumber: 2 })).toEqual(refused);
@@ -202,7 +219,7 @@ test("a bird leaves its store once", () => {
 });
 
 test("what is stored is what was packed, less condemned, less left, less taken back, in whatever order it happened", () => {
-  const day = dayId({ birds: 10 });
+  const day = dayId();
   const packed = Array.from({ length: 5 }, entry);
   packed.forEach((one, index) => {
     const condemned = { purpose: "condemned", reason: "sores" } as const;

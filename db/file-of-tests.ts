@@ -1,6 +1,6 @@
 import { afterEach, beforeEach } from "vitest";
 import type { DatedChoices } from "#db/day/day-queries.server.ts";
-import { USUAL_DAY } from "#db/day/usual-day.ts";
+import { USUAL_DAY, USUAL_LOT } from "#db/day/usual-day.ts";
 import type { Entry } from "#db/entry.server.ts";
 import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
 
@@ -32,19 +32,22 @@ export const BATCH = {
 export const CHOICES: DatedChoices = {
   processedOn: "2026-06-20",
   startAt: Date.UTC(2026, 5, 20, 11),
-  birds: 10,
-  cutUp: 2,
+  lots: [{ ...USUAL_LOT, batchId: 1, birds: 10, cutUp: 2 }],
   people: 3,
   cones: 3,
   tablePlaces: 2,
   breakMinutes: 30,
-  scaldMethod: "middle",
-  withdrawalMethod: "short",
-  whichBirds: "as-they-come",
   ...USUAL_DAY,
 };
 
+/** The same day with another count of birds. */
+export const choicesOfBirds = (birds: number, batchId = 1): Pick<DatedChoices, "lots"> => ({
+  lots: [{ ...CHOICES.lots[0]!, batchId, birds }],
+});
+
+/** A bird of the first day's first lot. */
 export const CARCASS = {
+  lotId: 1,
   birdNumber: 1,
   purpose: "sale",
   weightMilligrams: 2_075_185,
@@ -52,6 +55,9 @@ export const CARCASS = {
   reason: "",
   placeId: undefined,
 } as const;
+
+/** A day settled by its log and what was expected. */
+export const NOTHING_SAID = { workMinutes: undefined, live: [] } as const;
 
 /** A hundred for 4.80. */
 export const TIES = {

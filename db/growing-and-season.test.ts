@@ -119,7 +119,8 @@ describe("what binds a season", () => {
 
 test("a breeder's marks belong to a bird that was weighed", () => {
   const set = entry();
-  file().addDay(set, batchId(), "America/New_York", CHOICES);
+  batchId();
+  file().addDay(set, "America/New_York", CHOICES);
   const day = file().dayOfEntry(set.entryId)!;
   const mark = {
     frameWidthMillimeters: 95,
@@ -132,6 +133,7 @@ test("a breeder's marks belong to a bird that was weighed", () => {
     reason: "no-such-bird",
   });
   file().pack.recordCarcass(entry(), day, {
+    lotId: 1,
     birdNumber: 1,
     purpose: "sale",
     weightMilligrams: 2_075_185,

@@ -22,6 +22,24 @@ const splitPins = (row: Row): Row =>
       }
     : row;
 
+/** The migration that gave days their lots: what a day said of its birds moved to its only lot. */
+const LOTS = 12;
+
+/** Tables whose rows are read with those of the lot that some of their columns moved to. */
+function withLots(tables: Map<string, Row[]>): Map<string, Row[]> {
+  const lots = tables.get("day_lot")!;
+  const ofDay = (dayId: unknown) => lots.find((lot) => lot.day_id === dayId)!;
+  const rowOfLot = (table: string, lotId: unknown) => tables.get(table)!.find((row) => row.lot_id === lotId);
+  const joined = (table: string, more: (row: Row) => Row | undefined) =>
+    [table, tables.get(table)!.map((row) => ({ ...more(row), ...row }))] as const;
+  return new Map([
+    ...tables,
+    joined("processing_day", ({ id }) => ofDay(id)),
+    joined("kept_plan", ({ day_id }) => rowOfLot("kept_lot", ofDay(day_id).id)),
+    joined("day_settlement", ({ day_id }) => rowOfLot("settled_lot", ofDay(day_id).id)),
+  ]);
+}
+
 function tables(database: Database): Map<string, Row[]> {
   const names = database
     .prepare<[], { name: string }>(
@@ -55,13 +73,23 @@ describe.each(readdirSync(FOLDER).filter((name) => name.endsWith(".sqlite.gz")))
 
   test("opens with every row of every table as it was", () => {
     const opened = new BetterSqlite3(path, { readonly: true });
-    const after = tables(opened);
+    const after = withLots(tables(opened));
     opened.close();
     expect([...before.values()].flat().length).toBeGreaterThan(100);
     for (const [table, rows] of before) {
       const kept = after.get(table)!;
       expect(kept.length, table).toBe(rows.length);
       for (const [index, row] of rows.entries()) expect(kept[index], table).toMatchObject(meant(row));
+    }
+  });
+
+  test("has each day as a day of one lot, and each bird in it", () => {
+    if (Number(/(\d+)\.sqlite/.exec(name)![1]) >= LOTS) return;
+    for (const { id, lots } of file.days()) {
+      expect(lots).toHaveLength(1);
+      expect(file.pack.carcasses(id).every(({ lotId }) => lotId === lots[0]!.id)).toBe(true);
+      const old = before.get("processing_day")!.find((day) => day.id === id)!;
+      expect(lots[0]).toMatchObject({ batchId: old.batch_id, birds: old.bird_count, cutUp: old.cut_up_count });
     }
   });
 

@@ -7,6 +7,7 @@ const YES_OR_NO: ReadonlySet<string> = new Set([
   "canFreeze",
   "found",
   "isRainExpected",
+  "isRemoved",
   "isScalderInsulated",
   "isScalderLidded",
   "keepsFeet",

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { BATCH, CARCASS, CHOICES, entry, fileForEachTest, TIES } from "#db/file-of-tests.ts";
+import { BATCH, CARCASS, CHOICES, entry, fileForEachTest, NOTHING_SAID, TIES } from "#db/file-of-tests.ts";
 
 const file = fileForEachTest();
 
@@ -13,7 +13,7 @@ const stock = () => file().supplying.supplies()[0]!.inStock;
 function packedDay(): number {
   file().addBatch(entry(), BATCH);
   const set = entry();
-  file().addDay(set, file().batches()[0]!.id, "UTC", CHOICES);
+  file().addDay(set, "UTC", CHOICES);
   const dayId = file().dayOfEntry(set.entryId)!;
   file().pack.recordCarcass(entry(), dayId, CARCASS);
   return dayId;
@@ -48,7 +48,7 @@ describe("a supply", () => {
     const id = tiesOf(30);
     const dayId = packedDay();
     const closing = entry();
-    const hours = { workMinutes: undefined, liveMeanMilligrams: undefined };
+    const hours = NOTHING_SAID;
     const used = { movedOn: "2026-09-20", used: [{ supplyId: id, amount: 9 }] };
     file().settling.settle(closing, dayId, hours, used);
     expect(stock()).toBe(21);
@@ -72,7 +72,7 @@ describe("a supply", () => {
   test("is put back when the day is opened again, and a count made since the day has seen its use already", () => {
     const id = tiesOf(30);
     const dayId = packedDay();
-    const hours = { workMinutes: undefined, liveMeanMilligrams: undefined };
+    const hours = NOTHING_SAID;
     const used = { movedOn: "2026-09-20", used: [{ supplyId: id, amount: 9 }] };
     file().settling.settle(entry(), dayId, hours, used);
     expect(stock()).toBe(21);
@@ -93,7 +93,7 @@ describe("a supply", () => {
         { supplyId: 99, amount: 1 },
       ],
     };
-    const hours = { workMinutes: undefined, liveMeanMilligrams: undefined };
+    const hours = NOTHING_SAID;
     expect(() => file().settling.settle(entry(), dayId, hours, wrong)).toThrow("FOREIGN KEY");
     expect(stock()).toBe(30);
     expect(file().day(dayId)!.settledEntryId).toBeUndefined();

@@ -10,7 +10,7 @@ import { kilogramsFromMilligrams, milligramsFromKilograms } from "#core/quantity
 import { liveKilograms } from "#core/quantity/quantity.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { DatedChoices, KeptPlan } from "#db/day/day-queries.server.ts";
-import { USUAL_DAY } from "#db/day/usual-day.ts";
+import { USUAL_DAY, USUAL_LOT } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 import type { Remedy } from "#db/freezer/freezer-queries.server.ts";
 import { asPoundsAndOunces, at, DEMO_ZONE, type entryMaker, must } from "#demo/demo-file.ts";
@@ -20,16 +20,15 @@ type MakeEntry = ReturnType<typeof entryMaker>;
 
 const SHARED = {
   cones: 4,
-  scaldMethod: "middle",
-  withdrawalMethod: "short",
-  whichBirds: "as-they-come",
   ...USUAL_DAY,
 } as const;
 
 type NamedCrew = readonly (readonly [name: string, stations: readonly Station[]])[];
 
 interface RunDay {
-  readonly choices: Omit<DatedChoices, "crew">;
+  readonly choices: Omit<DatedChoices, "crew" | "lots">;
+  readonly birds: number;
+  readonly cutUp: number;
   readonly crew: NamedCrew;
   /** From the first tap of the day to its last, minutes; setup and cleanup come on top. */
   readonly lineMinutes: number;
@@ -43,12 +42,12 @@ interface RunDay {
 
 const JUNE: readonly RunDay[] = [
   {
+    birds: 31,
+    cutUp: 6,
     choices: {
       ...SHARED,
       processedOn: "2026-06-20",
       startAt: at("2026-06-20", "07:00"),
-      birds: 31,
-      cutUp: 6,
       people: 4,
       tablePlaces: 2,
       breakMinutes: 45,
@@ -77,12 +76,12 @@ const JUNE: readonly RunDay[] = [
     iceBags: 5,
   },
   {
+    birds: 31,
+    cutUp: 8,
     choices: {
       ...SHARED,
       processedOn: "2026-06-27",
       startAt: at("2026-06-27", "07:00"),
-      birds: 31,
-      cutUp: 8,
       people: 5,
       tablePlaces: 3,
       breakMinutes: 15,
@@ -116,12 +115,11 @@ export function makeDemoDays(file: FarmFile, entry: MakeEntry): void {
   const white = batchNamed("White 26-A");
   for (const day of JUNE) runAndSettle(file, entry, white, day);
   must(
-    file.addDay(entry("2026-09-13"), batchNamed("Red 26-B").id, DEMO_ZONE, {
+    file.addDay(entry("2026-09-13"), DEMO_ZONE, {
       ...SHARED,
+      lots: [{ ...USUAL_LOT, batchId: batchNamed("Red 26-B").id, birds: 58, cutUp: 12 }],
       processedOn: "2026-09-19",
       startAt: at("2026-09-19", "07:00"),
-      birds: 58,
-      cutUp: 12,
       people: 5,
       tablePlaces: 3,
       breakMinutes: 40,
@@ -139,17 +137,19 @@ export function makeDemoDays(file: FarmFile, entry: MakeEntry): void {
 function runAndSettle(file: FarmFile, entry: MakeEntry, batch: Batch, run: RunDay): void {
   const { processedOn, startAt } = run.choices;
   const set = entry(addDays(processedOn, -7));
-  must(file.addDay(set, batch.id, DEMO_ZONE, { ...run.choices, crew: crewOf(file, run.crew) }));
+  const lots = [{ ...USUAL_LOT, batchId: batch.id, birds: run.birds, cutUp: run.cutUp }];
+  must(file.addDay(set, DEMO_ZONE, { ...run.choices, lots, crew: crewOf(file, run.crew) }));
   const dayId = file.dayOfEntry(set.entryId)!;
-  tapTheDay(file, entry, dayId, run, keptPlan(file, batch, run));
-  weighTheBirds(file, entry, batch, dayId, run);
+  const lotId = file.day(dayId)!.lots[0]!.id;
+  tapTheDay(file, entry, dayId, run, keptPlan(file, batch, lotId, run));
+  weighTheBirds(file, entry, batch, { dayId, lotId }, run);
   markSome(file, entry, dayId);
   for (const [what, amountCents] of run.costs)
     must(file.settling.addCost(entry(processedOn), dayId, { what, amountCents }));
   must(
     file.settling.settle(entry(addDays(processedOn, 3)), dayId, {
       workMinutes: undefined,
-      liveMeanMilligrams: undefined,
+      live: [],
     }),
   );
   someLeave(file, entry, dayId, startAt);
@@ -158,21 +158,28 @@ function runAndSettle(file: FarmFile, entry: MakeEntry, batch: Batch, run: RunDa
 function keptPlan(
   file: FarmFile,
   batch: Batch,
-  { choices, plannedLineMinutes, feedOffTime, iceBags }: RunDay,
+  lotId: number,
+  { choices, birds, plannedLineMinutes, feedOffTime, iceBags }: RunDay,
 ): KeptPlan {
   const live = expectedLive(file, batch, choices.processedOn);
   return {
     keptAt: choices.startAt,
-    birdCount: choices.birds,
+    birdCount: birds,
     startAt: choices.startAt,
     likelyAt: choices.startAt + plannedLineMinutes * MINUTE,
     wholeDayMinutes: plannedLineMinutes + 120,
-    feedOffAt: at(addDays(choices.processedOn, -1), feedOffTime),
-    liveMeanMilligrams: milligramsFromKilograms(live),
-    dressedMeanMilligrams: milligramsFromKilograms(
-      dressedWeight(liveKilograms(live), DRESSED_FRACTION[batch.kind]),
-    ),
     iceBagCount: iceBags,
+    lots: [
+      {
+        lotId,
+        birdCount: birds,
+        feedOffAt: at(addDays(choices.processedOn, -1), feedOffTime),
+        liveMeanMilligrams: milligramsFromKilograms(live),
+        dressedMeanMilligrams: milligramsFromKilograms(
+          dressedWeight(liveKilograms(live), DRESSED_FRACTION[batch.kind]),
+        ),
+      },
+    ],
   };
 }
 
@@ -190,7 +197,8 @@ function expectedLive(file: FarmFile, batch: Batch, day: string): number {
 }
 
 function tapTheDay(file: FarmFile, entry: MakeEntry, dayId: number, run: RunDay, plan: KeptPlan): void {
-  const { startAt, birds: birdCount, processedOn } = run.choices;
+  const { startAt, processedOn } = run.choices;
+  const { birds: birdCount } = run;
   const moment = (minute: number) => startAt + Math.round(minute * MINUTE);
   const [pauseFrom, pauseMinutes] = run.pause;
   const firstBirdMinute = 22;
@@ -219,18 +227,19 @@ function weighTheBirds(
   file: FarmFile,
   entry: MakeEntry,
   batch: Batch,
-  dayId: number,
-  { choices }: RunDay,
+  { dayId, lotId }: { dayId: number; lotId: number },
+  { choices, birds, cutUp }: RunDay,
 ): void {
   const draws = drawsFrom(100 + dayId);
   const mean = expectedLive(file, batch, choices.processedOn) * DRESSED_FRACTION[batch.kind];
   const places = file.places();
   const place = (name: string) => places.find((one) => one.name === name)!.id;
-  for (let bird = 1; bird <= choices.birds; bird += 1) {
-    const purpose = purposeOf(bird, choices.cutUp);
+  for (let bird = 1; bird <= birds; bird += 1) {
+    const purpose = purposeOf(bird, cutUp);
     const { milligrams, asTyped } = asPoundsAndOunces(mean * (1 + 0.13 * draws.normal()));
     must(
       file.pack.recordCarcass(entry(addDays(choices.processedOn, 2), "18:30"), dayId, {
+        lotId,
         birdNumber: bird,
         purpose,
         weightMilligrams: milligrams,

@@ -53,6 +53,8 @@ function makeSettings(file: FarmFile): void {
       scalderFillMillicelsius: undefined,
       circuitVolts: 120,
       breakerAmps: 15,
+      ruleForOthers: "At most 1,000 birds a year, and own birds only.",
+      dayCostSharedBy: "birds",
     },
     0,
   );

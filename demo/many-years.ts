@@ -1,5 +1,5 @@
 import { addDays } from "#core/calendar/local-day.ts";
-import { USUAL_DAY } from "#db/day/usual-day.ts";
+import { USUAL_DAY, USUAL_LOT } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 import { asPoundsAndOunces, at, DEMO_ZONE, entryMaker, must } from "#demo/demo-file.ts";
 import { drawsFrom } from "#demo/draws.ts";
@@ -43,13 +43,17 @@ function addDay({ file, entry, draws }: Filling, number: number, day: string): v
     }),
   );
   const startAt = at(day, "07:00");
-  must(file.addDay(entry(day), number + 1, DEMO_ZONE, { ...CHOICES, processedOn: day, startAt }));
-  const dayId = number + 1;
+  const batchId = number + 1;
+  const lots = [{ ...USUAL_LOT, batchId, birds: BIRDS_A_DAY }];
+  must(file.addDay(entry(day), DEMO_ZONE, { ...CHOICES, lots, processedOn: day, startAt }));
+  // Batches, days and lots are numbered alike: each batch has one day, and each day one lot.
+  const dayId = batchId;
   for (let bird = 1; bird <= BIRDS_A_DAY; bird += 1) {
     must(file.run.record(entry(day), dayId, { kind: "bird", at: startAt + bird * 90_000, note: "" }));
     const { milligrams, asTyped } = asPoundsAndOunces(2.3 * (1 + 0.13 * draws.normal()));
     must(
       file.pack.recordCarcass(entry(day), dayId, {
+        lotId: dayId,
         birdNumber: bird,
         purpose: "sale",
         weightMilligrams: milligrams,
@@ -62,20 +66,15 @@ function addDay({ file, entry, draws }: Filling, number: number, day: string): v
 }
 
 const CHOICES = {
-  birds: BIRDS_A_DAY,
-  cutUp: 0,
   people: 6,
   cones: 8,
   tablePlaces: 4,
   breakMinutes: 60,
-  scaldMethod: "middle",
-  withdrawalMethod: "short",
-  whichBirds: "as-they-come",
   ...USUAL_DAY,
 } as const;
 
 function settleDay({ file, entry }: Filling, dayId: number, day: string): void {
-  must(file.settling.settle(entry(day), dayId, { workMinutes: 2880, liveMeanMilligrams: undefined }));
+  must(file.settling.settle(entry(day), dayId, { workMinutes: 2880, live: [] }));
   for (const { id } of file.pack.carcasses(dayId))
     must(file.freezers.takeOut(entry(day), id, { outOn: addDays(day, 30), how: "sold" }));
 }

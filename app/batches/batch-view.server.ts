@@ -13,7 +13,6 @@ import { type FlockPath, flockPath } from "#core/growth/flock-path.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import { AGE_WINDOW_DAYS } from "#core/season/season-constants.ts";
 import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
-import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** Days between two points of the chart's band. */
@@ -21,7 +20,10 @@ const CHART_STEP_DAYS = 3;
 
 /** A flock's growth, when it had best go, and what is expected on a day. */
 export function batchView(here: FarmContext, farm: Farm, batch: Batch, story: BatchStory, on: LocalDay) {
-  const own = here.file.daysOf(batch.id);
+  const own = here.file.daysOf(batch.id).flatMap((day) => {
+    const lot = day.lots.find(({ batchId }) => batchId === batch.id);
+    return lot ? [{ ...day, birds: lot.birds, whichBirds: lot.whichBirds }] : [];
+  });
   const facts = factsOf(here, farm, batch, story);
   const { flock } = facts.groups[0]!;
   const path = flockPath(flock);
@@ -83,7 +85,7 @@ function growthChart(
   batch: Batch,
   story: BatchStory,
   path: FlockPath,
-  days: readonly ProcessingDay[],
+  days: readonly { readonly processedOn: LocalDay; readonly birds: number }[],
   { sizes, today }: SeasonFacts,
 ) {
   const { earliest, latest } = AGE_WINDOW_DAYS[batch.kind];

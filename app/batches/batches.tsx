@@ -26,7 +26,7 @@ export function loader({ context }: Route.LoaderArgs) {
       ageDays: forecast.ageDays,
       liveKg: forecast.live.value,
       dressedKg: forecast.dressed.value,
-      nextDay: days.find((day) => day.batchId === batch.id)?.processedOn,
+      nextDay: days.find(({ lots }) => lots.some(({ batchId }) => batchId === batch.id))?.processedOn,
       weighed: story.weighings.length,
     };
   };

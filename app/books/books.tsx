@@ -1,4 +1,3 @@
-import { sum } from "d3-array";
 import { settlementOf } from "#app/server/day/settlement-of.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
@@ -17,20 +16,24 @@ export function loader({ context }: Route.LoaderArgs) {
   const farm = requireFarm(here);
   const file = here.file;
   const days = file.days();
+  const settledDays = days
+    .filter(({ settledEntryId }) => settledEntryId)
+    .map((day) => settlementOf(here, farm, day));
   const settled = file.batches().flatMap((batch) => {
-    const settlements = days
-      .filter((day) => day.batchId === batch.id && day.settledEntryId)
-      .flatMap((day) => {
-        const { settlement, live } = settlementOf(here, farm, batch, day);
-        return settlement ? [{ settlement, liveKilograms: live.value, birds: dressedCount(day.id) }] : [];
-      });
+    const settlements = settledDays.flatMap(({ lots }) =>
+      lots.flatMap((lot) =>
+        lot.batch.id === batch.id && lot.settlement
+          ? [{ settlement: lot.settlement, liveKilograms: lot.live.value, birds: lot.dressedCount }]
+          : [],
+      ),
+    );
     if (settlements.length === 0) return [];
     return [
       {
         key: `batch-${batch.id}`,
         name: batch.name,
         kind: batch.kind,
-        on: days.findLast((day) => day.batchId === batch.id)!.processedOn,
+        on: days.findLast(({ lots }) => lots.some(({ batchId }) => batchId === batch.id))!.processedOn,
         days: settlements.length,
         isWhole: batch.aliveCount <= 0,
         entryId: undefined,
@@ -57,10 +60,6 @@ export function loader({ context }: Route.LoaderArgs) {
     }),
   }));
   return { rows: [...settled, ...past].toSorted((one, other) => (one.on < other.on ? 1 : -1)) };
-
-  function dressedCount(dayId: number): number {
-    return sum(file.pack.carcasses(dayId), ({ purpose }) => (purpose === "condemned" ? 0 : 1));
-  }
 }
 
 export default function Books({ loaderData: { rows } }: Route.ComponentProps) {

@@ -4,22 +4,23 @@ import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 import { restStage } from "#core/rest/rest.ts";
 import type { Route } from "./+types/day.ts";
 
 /** A day opens on the leaf that the clock says. */
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
+  const { farm, day, lots } = requireDay(here, params.dayId);
   const packed = here.file.pack.carcasses(day.id).length;
   const { state, lastBirdAt, done } = progressOf(here, day);
   const leaf = (() => {
     if (day.settledEntryId) return "settle";
-    if (packed > 0) return packed >= Math.max(done, 1) && packed >= day.birds ? "settle" : "pack";
+    if (packed > 0) return packed >= Math.max(done, 1) && packed >= birdsOf(day) ? "settle" : "pack";
     if (state === "running" || state === "paused") return "run";
     if (state === "finished") {
       const hours = lastBirdAt === undefined ? 0 : (here.now() - lastBirdAt) / HOUR;
-      return restStage(hours, batch.kind) === "rested" ? "pack" : "rest";
+      return lots.every(({ batch }) => restStage(hours, batch.kind) === "rested") ? "pack" : "rest";
     }
     return localDayOf(here.now(), farm.timeZone) === day.processedOn ? "run" : "plan";
   })();

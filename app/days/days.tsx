@@ -1,8 +1,10 @@
 import { Link } from "react-router";
 import { planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
+import { lotsOfDay } from "#app/server/farm/required.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { lotsInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
 import type { Route } from "./+types/days.ts";
 
@@ -13,19 +15,18 @@ export function loader({ context }: Route.LoaderArgs) {
   const farm = requireFarm(here);
   const file = here.file;
   const rows = file.days().map((day) => {
-    const batch = file.batch(day.batchId)!;
     // A line is played only for days to come: there may be hundreds behind.
-    const plan = day.settledEntryId ? undefined : planOf(here, farm, batch, day).plan;
+    const plan = day.settledEntryId ? undefined : planOf(here, farm, day).plan;
     const { state, done, lastBirdAt } = progressOf(here, day);
     return {
       day,
-      batchName: batch.name,
+      birds: lotsInWords(lotsOfDay(here, day)),
       state,
       done,
       lastBirdAt,
       packed: file.pack.carcasses(day.id).length,
       planned: plan && {
-        feedOffAt: plan.withdrawal.feedOffAt.value,
+        feedOffAt: Math.min(...plan.lots.map(({ withdrawal }) => withdrawal.feedOffAt.value)),
         likelyAt: plan.line.likelyAt.value,
         iceBags: plan.chill.bags.value,
       },
@@ -84,9 +85,7 @@ function DayTable({ heading, rows }: { heading: string; rows: readonly Row[] }) 
               <span className="font-display text-xl underline decoration-rule underline-offset-4">
                 {show.longDay(row.day.processedOn)}
               </span>
-              <span>
-                {plural(row.day.birds, "bird")} of {row.batchName}
-              </span>
+              <span>{row.birds}</span>
               <span className="text-soft">{whereItStands(row, show)}</span>
             </Link>
           </li>

@@ -4,6 +4,7 @@ import { temperature, volume, weight } from "#app/ui/read/read-measure.ts";
 import { degrees, timeZone } from "#app/ui/read/read-when.ts";
 import { isKnownLocale } from "#app/words/locale.ts";
 import { CHILL_METHODS, TANK_WALLS } from "#core/chill/chill-constants.ts";
+import { SHARED_BY } from "#core/day/settle/day-shares.ts";
 import { PRACTICES } from "#core/processing-line/line-constants.ts";
 import {
   fahrenheitFromCelsius,
@@ -59,6 +60,8 @@ export function farmSettingsForm(unitSystem: UnitSystem) {
       fill: optional(temperature({ unitSystem, least: 0, most: 95, ask: "" })),
       circuitVolts: optional(wholeNumber({ least: 100, most: 480, ask: "" })),
       breakerAmps: optional(wholeNumber({ least: 1, most: 400, ask: "" })),
+      ruleForOthers: optional(words(500, "")),
+      dayCostSharedBy: choice(SHARED_BY, "Choose how lots share the cost of a day"),
     })
     .transform((typed, context): FarmSettings => {
       if ((typed.circuitVolts === undefined) !== (typed.breakerAmps === undefined)) {
@@ -84,6 +87,7 @@ export function farmSettingsForm(unitSystem: UnitSystem) {
         madeIceMilligrams: madeIce,
         scalderMilliliters: scalder,
         scalderFillMillicelsius: fill,
+        ruleForOthers: same.ruleForOthers ?? "",
       };
     });
 }
@@ -114,6 +118,8 @@ export function farmSettings(farm: Farm): Record<string, string | undefined> {
     unitSystem: farm.unitSystem,
     currency: farm.currency,
     practice: farm.practice,
+    ruleForOthers: farm.ruleForOthers,
+    dayCostSharedBy: farm.dayCostSharedBy,
     usesOwnDays: farm.usesOwnDays ? "on" : undefined,
     arePensLit: farm.arePensLit ? "on" : undefined,
     pluckAtOnceCount: String(farm.pluckAtOnceCount),

@@ -3,6 +3,7 @@ import { parseWithZod } from "@conform-to/zod/v4";
 import { type ReactNode, useEffect, useState } from "react";
 import { Form, useNavigation } from "react-router";
 import type { z } from "zod";
+import { nestedFields } from "#app/ui/nested-fields.ts";
 import { Button } from "#app/ui/sheet.tsx";
 import { type Draft, rememberSent, takeUnanswered } from "#app/ui/typed-draft.ts";
 
@@ -80,7 +81,7 @@ function OneForm<Schema extends z.ZodType<Entered, Entered>>(props: FarmFormProp
   const [form, fields] = useForm({
     ...(id !== undefined && { id }),
     lastResult: refusal?.result ?? null,
-    defaultValue: defaults ?? {},
+    defaultValue: nestedFields(defaults ?? {}) as Record<string, string | undefined>,
     onValidate: ({ formData }) => parse(formData),
     // Not on blur: a fault that appears under a field moves the button away from under the finger.
     shouldValidate: "onSubmit",

@@ -1,3 +1,4 @@
+import { lotsInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
 import type { DayTask, TaskFacts, TaskKey } from "#core/day/tasks/day-tasks.ts";
 
@@ -8,9 +9,9 @@ export interface TaskWords {
 }
 
 const TASK_WORDS: Readonly<Record<TaskKey, (facts: TaskFacts) => TaskWords>> = {
-  book: ({ thing = "", birds = 0, batchName }) => ({
+  book: ({ thing = "", lots = [] }) => ({
     title: `Book the ${thing.toLowerCase()}`,
-    why: `for ${plural(birds, "bird")} from ${batchName}`,
+    why: `for ${lotsInWords(lots)}`,
   }),
   "count-stock": () => ({
     title: "Count bags, ties, labels, and gloves, and order what is short",
@@ -34,24 +35,24 @@ const TASK_WORDS: Readonly<Record<TaskKey, (facts: TaskFacts) => TaskWords>> = {
     title: `Have ${plural(bags, "bag")} of ice ready`,
     why: "what the plan needs beyond your own ice",
   }),
-  "feed-off": ({ windowHours: [least, most] = [0, 0] }) => ({
-    title: "Pull the feed",
+  "feed-off": ({ windowHours: [least, most] = [0, 0], batchName }) => ({
+    title: batchName === undefined ? "Pull the feed" : `Pull the feed of ${batchName}`,
     why: `first bird off feed ${least} to ${most} h; leave the water`,
   }),
   burner: () => ({
     title: "Heat the scald water",
     why: "never power an element that is not under water; gas outdoors only",
   }),
-  day: ({ birds = 0, batchName }) => ({
-    title: `Processing day: ${plural(birds, "bird")} from ${batchName}`,
+  day: ({ lots = [] }) => ({
+    title: `Processing day: ${lotsInWords(lots)}`,
     why: "setup through likely cleanup; it may take longer",
   }),
   "set-up": () => ({
     title: "Set up tables, cones, and hoses; fill the tanks with water and ice",
     why: "birds move one way, from dirty to clean",
   }),
-  catch: ({ birds = 0, crates = 0 }) => ({
-    title: `Catch the first ${birds}: ${plural(crates, "crate")}`,
+  catch: ({ birds = 0, crates = 0, batchName }) => ({
+    title: `Catch the first ${batchName === undefined ? birds : `${birds} of ${batchName}`}: ${plural(crates, "crate")}`,
     why: "in low light, in the shade, shortly before the cones",
   }),
   "first-bird": () => ({ title: "First bird", why: "time off feed is counted to here" }),

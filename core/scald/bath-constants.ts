@@ -28,3 +28,6 @@ export const BIRD_IN_BATH = {
   startCelsius: 40,
   carryOutKilogramPerKilogramLive: 0.12,
 } as const;
+
+/** Drawing hot water off and making it up from a garden hose, then stirring and reading: choice. See docs/sources.md#bath. */
+export const WATER_SWAP = { litersPerMinute: 10, settleSeconds: 60 } as const;

@@ -69,19 +69,33 @@ export interface BatchStory extends GrowingStory {
   readonly weighings: readonly BatchWeighing[];
 }
 
-/** Birds of a batch that a day takes: those planned while it is open, those dressed or condemned once it is settled. */
+/**
+ * Birds of a batch that a day takes: those planned while it is open, those dressed or condemned once it is settled. Birds
+ * that were tapped count for the day's lots in the order of their kill, and any beyond the plan for the last.
+ */
 const TAKEN_BY_DAYS = `
-  SELECT day.batch_id, day.id AS day_id, day.bird_count AS planned_count,
-         settlement.day_id IS NOT NULL AS is_settled,
-         coalesce(settlement.bird_count, max(
-           (SELECT count(*) FROM day_event AS event WHERE event.day_id = day.id AND event.kind = 'bird'
-             AND event.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)),
-           (SELECT count(*) FROM carcass WHERE carcass.day_id = day.id
-             AND carcass.entry_id NOT IN (SELECT entry_id FROM entry_taken_back))
-         )) AS dressed_count
-    FROM processing_day AS day
-    LEFT JOIN day_settlement AS settlement
-           ON settlement.day_id = day.id AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)`;
+  SELECT batch_id, day_id, planned_count, settlement_id IS NOT NULL AS is_settled,
+         CASE WHEN settlement_id IS NOT NULL
+           THEN coalesce((SELECT bird_count FROM settled_lot
+                           WHERE settled_lot.settlement_id = taking.settlement_id AND settled_lot.lot_id = taking.lot_id), 0)
+           ELSE max(
+             (SELECT count(*) FROM carcass WHERE carcass.lot_id = taking.lot_id
+               AND carcass.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)),
+             max(0, min((SELECT count(*) FROM day_event AS event WHERE event.day_id = taking.day_id AND event.kind = 'bird'
+                          AND event.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) - before_count,
+                        CASE WHEN is_last THEN 100000 ELSE planned_count END))
+           ) END AS dressed_count
+    FROM (SELECT lot.id AS lot_id, lot.batch_id, lot.day_id, lot.bird_count AS planned_count, settlement.id AS settlement_id,
+                 (SELECT coalesce(sum(bird_count), 0) FROM day_lot AS earlier
+                   WHERE earlier.day_id = lot.day_id AND earlier.removed_at IS NULL AND earlier.place < lot.place) AS before_count,
+                 NOT EXISTS (SELECT 1 FROM day_lot AS later
+                   WHERE later.day_id = lot.day_id AND later.removed_at IS NULL AND later.place > lot.place) AS is_last
+            FROM day_lot AS lot
+            JOIN processing_day AS day ON day.id = lot.day_id
+            LEFT JOIN day_settlement AS settlement
+                   ON settlement.day_id = lot.day_id AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)
+           WHERE lot.removed_at IS NULL AND day.joined_day_id IS NULL
+             AND day.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS taking`;
 
 /** Prepares every statement of the batches once; call it once per connection. */
 export function batchQueries(database: Database) {
@@ -110,6 +124,9 @@ export function batchQueries(database: Database) {
   const selectBatch = database.prepare<[number], Batch>(batchSql("batch.id = ?"));
   const selectIsNameUsed = database.prepare<[string], { taken: boolean }>(
     `SELECT EXISTS (SELECT 1 FROM batch WHERE name = ? AND ${current}) AS taken`,
+  );
+  const selectTaken = database.prepare<[number], { batchId: number; birds: number }>(
+    `SELECT batch_id AS batchId, dressed_count AS birds FROM (${TAKEN_BY_DAYS}) WHERE day_id = ?`,
   );
   const selectSetAside = database.prepare<[number, number], { setAside: number }>(`
     WITH taken AS (${TAKEN_BY_DAYS})
@@ -170,6 +187,9 @@ export function batchQueries(database: Database) {
     batch,
     /** Birds of a batch that a day may have: arrived, less losses, less what every other day has set aside or dressed. */
     freeForDay,
+    /** Birds that a day has taken of each batch so far, tapped or packed, or as it was settled. */
+    takenOn: (dayId: number): ReadonlyMap<number, number> =>
+      new Map(selectTaken.all(dayId).map(({ batchId, birds }) => [batchId, birds])),
 
     story: (batchId: number): BatchStory => ({
       losses: selectLosses.all(batchId),

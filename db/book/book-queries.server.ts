@@ -15,6 +15,13 @@ export interface PastBatch {
   readonly feedMilligrams: number | undefined;
 }
 
+/** Birds of one calendar year and one owner; undefined for the farm's own. */
+export interface BirdsOfYear {
+  readonly year: string;
+  readonly ownerId: number | undefined;
+  readonly birds: number;
+}
+
 /** Prepares every statement of the books once; call it once per connection. */
 export function bookQueries(database: Database) {
   const entries = entryQueries(database);
@@ -29,16 +36,18 @@ export function bookQueries(database: Database) {
     VALUES (@entryId, @name, @kind, @finishedOn, @dressedCount, @dressedMilligrams, @costCents,
             @liveMilligrams, @feedMilligrams)`);
 
-  const selectByYear = database.prepare<[], { year: string; birds: number }>(`
-    SELECT substr(day.processed_on, 1, 4) AS year, sum(settlement.bird_count) AS birds
-      FROM day_settlement AS settlement JOIN processing_day AS day ON day.id = settlement.day_id
+  const selectByYear = database.prepare<[], BirdsOfYear>(`
+    SELECT substr(day.processed_on, 1, 4) AS year, lot.owner_id AS ownerId, sum(settled.bird_count) AS birds
+      FROM day_settlement AS settlement
+      JOIN processing_day AS day ON day.id = settlement.day_id
+      JOIN settled_lot AS settled ON settled.settlement_id = settlement.id
+      JOIN day_lot AS lot ON lot.id = settled.lot_id
      WHERE settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)
-     GROUP BY year`);
+     GROUP BY year, lot.owner_id`);
 
   return {
-    /** Birds of settled days, by calendar year. */
-    dressedByYear: (): Record<string, number> =>
-      Object.fromEntries(selectByYear.all().map(({ year, birds }) => [year, birds])),
+    /** Birds of settled days, by calendar year and owner. */
+    dressedByYear: (): BirdsOfYear[] => selectByYear.all(),
     pastBatches: (): PastBatch[] => selectPast.all(),
     addPastBatch: (entry: Entry, past: Omit<PastBatch, "entryId">): Recorded =>
       entries.once(entry, ["past", past], () => {

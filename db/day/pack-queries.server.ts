@@ -6,6 +6,7 @@ import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 export interface Carcass {
   readonly id: number;
   readonly entryId: string;
+  readonly lotId: number;
   readonly birdNumber: number;
   readonly purpose: CarcassUse;
   readonly weightMilligrams: number | undefined;
@@ -16,19 +17,22 @@ export interface Carcass {
 }
 
 export type NewCarcass = Omit<Carcass, "id" | "entryId" | "packedAt">;
-export type PackRefusal = "bird-already-packed" | "day-settled" | "place-unknown";
+export type PackRefusal = "bird-already-packed" | "lot-unknown" | "day-settled" | "place-unknown";
 
 /** Prepares every statement of packing once; call it once per connection. */
 export function packQueries(database: Database) {
   const entries = entryQueries(database);
   const selectCarcasses = database.prepare<[number], Carcass>(`
-    SELECT id, entry_id AS entryId, bird_number AS birdNumber, purpose, weight_milligrams AS weightMilligrams,
+    SELECT id, entry_id AS entryId, lot_id AS lotId, bird_number AS birdNumber, purpose, weight_milligrams AS weightMilligrams,
            as_typed AS asTyped, reason, place_id AS placeId, packed_at AS packedAt
       FROM carcass WHERE day_id = ? AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)
      ORDER BY packed_at, id`);
   const isSettled = settledCheck(database);
   const selectPlace = database.prepare<[number], { id: number }>(`
     SELECT id FROM storage_place WHERE id = ? AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)`);
+  const selectLot = database.prepare<[number, number], { id: number }>(
+    "SELECT id FROM day_lot WHERE id = ? AND day_id = ? AND removed_at IS NULL",
+  );
   const selectIsNumberUsed = database.prepare<[number, number], { taken: boolean }>(`
     SELECT EXISTS (SELECT 1 FROM carcass WHERE day_id = ? AND bird_number = ?
                       AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS taken`);
@@ -36,8 +40,8 @@ export function packQueries(database: Database) {
     "SELECT EXISTS (SELECT 1 FROM carcass WHERE day_id = ? AND entry_id = ?) AS found",
   );
   const insertCarcass = database.prepare<Omit<Carcass, "id"> & { dayId: number }>(`
-    INSERT INTO carcass (entry_id, day_id, bird_number, purpose, weight_milligrams, as_typed, reason, place_id, packed_at)
-    VALUES (@entryId, @dayId, @birdNumber, @purpose, @weightMilligrams, @asTyped, @reason, @placeId, @packedAt)`);
+    INSERT INTO carcass (entry_id, day_id, lot_id, bird_number, purpose, weight_milligrams, as_typed, reason, place_id, packed_at)
+    VALUES (@entryId, @dayId, @lotId, @birdNumber, @purpose, @weightMilligrams, @asTyped, @reason, @placeId, @packedAt)`);
 
   return {
     /** Birds packed and not removed, in the order they were weighed. */
@@ -46,6 +50,7 @@ export function packQueries(database: Database) {
     recordCarcass: (entry: Entry, dayId: number, carcass: NewCarcass): Recorded<PackRefusal> =>
       entries.once(entry, ["carcass", dayId, carcass], () => {
         if (isSettled(dayId)) return "day-settled";
+        if (!selectLot.get(carcass.lotId, dayId)) return "lot-unknown";
         if (carcass.placeId !== undefined && !selectPlace.get(carcass.placeId)) return "place-unknown";
         if (selectIsNumberUsed.get(dayId, carcass.birdNumber)!.taken) return "bird-already-packed";
         insertCarcass.run({ entryId: entry.entryId, packedAt: entry.at, dayId, ...carcass });

@@ -1,6 +1,6 @@
 import type { Database } from "better-sqlite3";
 import type { RunEventKind } from "#core/day/run/run-progress.ts";
-import type { KeptPlan } from "#db/day/day-queries.server.ts";
+import type { KeptLot, KeptPlan } from "#db/day/day-queries.server.ts";
 import { settledCheck } from "#db/day/settled.server.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 
@@ -23,12 +23,17 @@ export function runQueries(database: Database) {
   const selectIsOfDay = database.prepare<[number, string], { found: boolean }>(
     "SELECT EXISTS (SELECT 1 FROM day_event WHERE day_id = ? AND entry_id = ?) AS found",
   );
-  const insertKeptPlan = database.prepare<KeptPlan & { dayId: number }>(`
-    INSERT INTO kept_plan (day_id, kept_at, bird_count, start_at, even_chance_at, whole_day_minutes, feed_off_at,
-                           live_mean_milligrams, dressed_mean_milligrams, ice_bag_count)
-    VALUES (@dayId, @keptAt, @birdCount, @startAt, @likelyAt, @wholeDayMinutes, @feedOffAt,
-            @liveMeanMilligrams, @dressedMeanMilligrams, @iceBagCount)
+  const insertKeptPlan = database.prepare<Omit<KeptPlan, "lots"> & { dayId: number }>(`
+    INSERT INTO kept_plan (day_id, kept_at, bird_count, start_at, even_chance_at, whole_day_minutes, ice_bag_count)
+    VALUES (@dayId, @keptAt, @birdCount, @startAt, @likelyAt, @wholeDayMinutes, @iceBagCount)
     ON CONFLICT (day_id) DO NOTHING`);
+  const insertKeptLot = database.prepare<KeptLot>(`
+    INSERT INTO kept_lot (lot_id, bird_count, feed_off_at, live_mean_milligrams, dressed_mean_milligrams)
+    VALUES (@lotId, @birdCount, @feedOffAt, @liveMeanMilligrams, @dressedMeanMilligrams)`);
+  const keepPlan = (dayId: number, { lots, ...plan }: KeptPlan): void => {
+    if (insertKeptPlan.run({ dayId, ...plan }).changes === 0) return;
+    for (const lot of lots) insertKeptLot.run(lot);
+  };
 
   const record = (
     entry: Entry,
@@ -50,7 +55,7 @@ export function runQueries(database: Database) {
     record,
     /** Starts the day and keeps the plan as it stands at that moment. */
     start: (entry: Entry, dayId: number, at: number, plan: KeptPlan): Recorded<"day-settled"> =>
-      record(entry, dayId, { kind: "start", at, note: "" }, () => insertKeptPlan.run({ dayId, ...plan })),
+      record(entry, dayId, { kind: "start", at, note: "" }, () => keepPlan(dayId, plan)),
     /** Takes back one of the day's own events, if the day is open. */
     remove: database.transaction(
       (dayId: number, entryId: string, at: number): "taken-back" | "day-settled" => {

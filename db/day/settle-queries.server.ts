@@ -1,4 +1,6 @@
 import type { Database } from "better-sqlite3";
+import { batchQueries } from "#db/batch/batch-queries.server.ts";
+import { lotQueries } from "#db/day/lot-queries.server.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 import { supplyQueries } from "#db/supply/supply-queries.server.ts";
 
@@ -11,10 +13,21 @@ export interface DayCost {
 export interface SettlementRow {
   readonly entryId: string;
   readonly settledAt: number;
-  /** Birds that the day took, tapped or packed. */
-  readonly birdCount: number;
   readonly workMinutes: number | undefined;
+  readonly lots: readonly SettledLot[];
+}
+
+export interface SettledLot {
+  readonly lotId: number;
+  /** Birds that the day took of it, tapped or packed. */
+  readonly birdCount: number;
   readonly liveMeanMilligrams: number | undefined;
+}
+
+/** What is said when a day is settled: hours of all people, and what lots weighed alive that morning, where they were weighed. */
+export interface SettlingFacts {
+  readonly workMinutes: number | undefined;
+  readonly live: readonly Pick<SettledLot, "lotId" | "liveMeanMilligrams">[];
 }
 
 /** What a day took from stock, and the day on which it is written off. */
@@ -34,17 +47,24 @@ export function settleQueries(database: Database) {
   const insertCost = database.prepare<DayCost & { dayId: number }>(
     "INSERT INTO day_cost (entry_id, day_id, what, amount_cents) VALUES (@entryId, @dayId, @what, @amountCents)",
   );
-  const selectSettlement = database.prepare<[number], SettlementRow>(`
-    SELECT entry_id AS entryId, settled_at AS settledAt, bird_count AS birdCount, work_minutes AS workMinutes,
-           live_mean_milligrams AS liveMeanMilligrams
+  const selectSettlement = database.prepare<[number], { id: number } & Omit<SettlementRow, "lots">>(`
+    SELECT id, entry_id AS entryId, settled_at AS settledAt, work_minutes AS workMinutes
       FROM day_settlement WHERE day_id = ? AND ${current}`);
-  const insertSettlement = database.prepare<SettlementRow & { dayId: number }>(`
-    INSERT INTO day_settlement (entry_id, day_id, settled_at, bird_count, work_minutes, live_mean_milligrams)
-    VALUES (@entryId, @dayId, @settledAt, @birdCount, @workMinutes, @liveMeanMilligrams)`);
-  const selectPacked = database.prepare<{ dayId: number }, { dressedCount: number; birdCount: number }>(`
-    SELECT (SELECT count(*) FROM carcass WHERE day_id = @dayId AND purpose <> 'condemned' AND ${current}) AS dressedCount,
-           max((SELECT count(*) FROM carcass WHERE day_id = @dayId AND ${current}),
-               (SELECT count(*) FROM day_event WHERE day_id = @dayId AND kind = 'bird' AND ${current})) AS birdCount`);
+  const selectLots = database.prepare<[number], SettledLot>(`
+    SELECT lot_id AS lotId, bird_count AS birdCount, live_mean_milligrams AS liveMeanMilligrams
+      FROM settled_lot WHERE settlement_id = ?`);
+  const insertSettlement = database.prepare<
+    Omit<SettlementRow, "lots"> & { dayId: number; birdCount: number }
+  >(`
+    INSERT INTO day_settlement (entry_id, day_id, settled_at, bird_count, work_minutes)
+    VALUES (@entryId, @dayId, @settledAt, @birdCount, @workMinutes)`);
+  const insertLot = database.prepare<SettledLot & { settlementId: number }>(`
+    INSERT INTO settled_lot (settlement_id, lot_id, bird_count, live_mean_milligrams)
+    VALUES (@settlementId, @lotId, @birdCount, @liveMeanMilligrams)`);
+  const selectDressed = database.prepare<[number], { dressedCount: number }>(`
+    SELECT count(*) AS dressedCount FROM carcass WHERE day_id = ? AND purpose <> 'condemned' AND ${current}`);
+  const { takenOn } = batchQueries(database);
+  const { lots } = lotQueries(database);
 
   const selectSettledCount = database.prepare<[], { days: number }>(
     `SELECT count(*) AS days FROM day_settlement WHERE ${current}`,
@@ -54,7 +74,12 @@ export function settleQueries(database: Database) {
     /** Days that are settled. */
     settledCount: (): number => selectSettledCount.get()!.days,
     costs: (dayId: number): DayCost[] => selectCosts.all(dayId),
-    settlement: (dayId: number): SettlementRow | undefined => selectSettlement.get(dayId),
+    settlement: (dayId: number): SettlementRow | undefined => {
+      const settled = selectSettlement.get(dayId);
+      if (!settled) return undefined;
+      const { id, ...row } = settled;
+      return { ...row, lots: selectLots.all(id) };
+    },
 
     addCost: (entry: Entry, dayId: number, cost: Omit<DayCost, "entryId">): Recorded<"day-settled"> =>
       entries.once(entry, ["day-cost", dayId, cost], () => {
@@ -66,14 +91,26 @@ export function settleQueries(database: Database) {
     settle: (
       entry: Entry,
       dayId: number,
-      hours: Pick<SettlementRow, "workMinutes" | "liveMeanMilligrams">,
+      facts: SettlingFacts,
       stock: SupplyUse = { movedOn: "", used: [] },
     ): Recorded<"day-settled" | "nothing-packed"> =>
-      entries.once(entry, ["settle", dayId, hours, stock], () => {
+      entries.once(entry, ["settle", dayId, facts, stock], () => {
         if (selectSettlement.get(dayId)) return "day-settled";
-        const { dressedCount, birdCount } = selectPacked.get({ dayId })!;
-        if (dressedCount === 0) return "nothing-packed";
-        insertSettlement.run({ entryId: entry.entryId, dayId, settledAt: entry.at, birdCount, ...hours });
+        if (selectDressed.get(dayId)!.dressedCount === 0) return "nothing-packed";
+        const taken = takenOn(dayId);
+        const settledLots = lots(dayId).map(({ id: lotId, batchId }) => ({
+          lotId,
+          birdCount: taken.get(batchId) ?? 0,
+          liveMeanMilligrams: facts.live.find((lot) => lot.lotId === lotId)?.liveMeanMilligrams,
+        }));
+        const { lastInsertRowid } = insertSettlement.run({
+          entryId: entry.entryId,
+          dayId,
+          settledAt: entry.at,
+          birdCount: settledLots.reduce((sum, lot) => sum + lot.birdCount, 0),
+          workMinutes: facts.workMinutes,
+        });
+        for (const lot of settledLots) insertLot.run({ settlementId: Number(lastInsertRowid), ...lot });
         supplying.use(entry.entryId, { dayId, movedOn: stock.movedOn }, stock.used);
         return undefined;
       }),

@@ -1,6 +1,7 @@
 import type { Database } from "better-sqlite3";
 import type { ChillMethod, TankWall } from "#core/chill/chill-constants.ts";
 import type { KitItem } from "#core/cost/kit-share.ts";
+import type { SharedBy } from "#core/day/settle/day-shares.ts";
 import type { Practice } from "#core/processing-line/line-constants.ts";
 import type { Currency } from "#core/quantity/currency.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
@@ -41,6 +42,10 @@ export interface Farm {
   readonly scalderFillMillicelsius: number | undefined;
   readonly circuitVolts: number | undefined;
   readonly breakerAmps: number | undefined;
+  /** What the farm may process for others, in its own words; empty where it has not said. */
+  readonly ruleForOthers: string;
+  /** How lots share what a day costs as a whole. */
+  readonly dayCostSharedBy: SharedBy;
 }
 
 export type FarmSettings = Omit<Farm, "revision">;
@@ -78,6 +83,8 @@ const COLUMNS: Readonly<Record<keyof FarmSettings, string>> = {
   scalderFillMillicelsius: "scalder_fill_millicelsius",
   circuitVolts: "circuit_volts",
   breakerAmps: "breaker_amps",
+  ruleForOthers: "rule_for_others",
+  dayCostSharedBy: "day_cost_shared_by",
 };
 
 export interface KitRow {

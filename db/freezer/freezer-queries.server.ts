@@ -37,7 +37,8 @@ export function freezerQueries(database: Database) {
       FROM stored_carcass AS stored
       JOIN carcass ON carcass.id = stored.carcass_id
       JOIN processing_day AS day ON day.id = carcass.day_id
-      JOIN batch ON batch.id = day.batch_id
+      JOIN day_lot AS lot ON lot.id = carcass.lot_id
+      JOIN batch ON batch.id = lot.batch_id
      ORDER BY day.start_at, carcass.bird_number`);
   const selectLately = database.prepare<[number], BirdOut>(`
     SELECT gone.entry_id AS entryId, batch.name AS batchName, carcass.bird_number AS birdNumber,
@@ -45,7 +46,8 @@ export function freezerQueries(database: Database) {
       FROM carcass_out AS gone
       JOIN carcass ON carcass.id = gone.carcass_id
       JOIN processing_day AS day ON day.id = carcass.day_id
-      JOIN batch ON batch.id = day.batch_id
+      JOIN day_lot AS lot ON lot.id = carcass.lot_id
+      JOIN batch ON batch.id = lot.batch_id
      WHERE gone.entry_id NOT IN ${removed}
      ORDER BY gone.out_on DESC, gone.id DESC LIMIT ?`);
   const selectOutBetween = database.prepare<[string, string], { birds: number }>(`

@@ -9,6 +9,7 @@ import { TextField } from "#app/ui/field.tsx";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { batchesInWords } from "#app/words/lot-words.ts";
 import type { CarcassMark } from "#db/day/mark-queries.server.ts";
 import type { Route } from "./+types/marks.ts";
 
@@ -16,11 +17,18 @@ export const meta = () => [{ title: "Breeding notes · Pale Morning" }];
 
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
+  const { farm, day, lots } = requireDay(here, params.dayId);
   const marks = here.file.marking.marks(day.id);
   const marked = new Set(marks.map(({ birdNumber }) => birdNumber));
   const next = here.file.pack.carcasses(day.id).find(({ birdNumber }) => !marked.has(birdNumber))?.birdNumber;
-  return { day, batchName: batch.name, unitSystem: farm.unitSystem, marks, next, entryId: newEntryId() };
+  return {
+    day,
+    batchName: batchesInWords(lots),
+    unitSystem: farm.unitSystem,
+    marks,
+    next,
+    entryId: newEntryId(),
+  };
 }
 
 export async function action({ context, request, params }: Route.ActionArgs) {

@@ -16,6 +16,7 @@ export function packForm(unitSystem: UnitSystem) {
   return z
     .object({
       birdNumber: wholeNumber({ least: 1, most: 100_000, ask: "Enter the bird's number" }),
+      lotId: optional(wholeNumber({ least: 1, most: 1_000_000_000, ask: "" })),
       weight: z.string().trim().default(""),
       purpose: choice(CARCASS_USES, "Choose what the bird is for"),
       reason: optional(words(200, "")),
@@ -36,6 +37,7 @@ export function packForm(unitSystem: UnitSystem) {
       }
       return {
         birdNumber: bird.birdNumber,
+        lotId: bird.lotId ?? undefined,
         purpose: bird.purpose,
         placeId: bird.purpose === "condemned" ? undefined : bird.placeId,
         reason: bird.purpose === "condemned" ? (bird.reason ?? "") : "",

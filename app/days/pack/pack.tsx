@@ -6,14 +6,17 @@ import { WeighOne } from "#app/days/pack/weigh-one.tsx";
 import { dressedWeights, tallySentence } from "#app/days/pack/weights-in-words.ts";
 import { progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
-import { requireDay } from "#app/server/farm/required.server.ts";
+import { type LotOfDay, requireDay } from "#app/server/farm/required.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { type Column, DataTable } from "#app/ui/data-table.tsx";
 import { ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { batchesInWords } from "#app/words/lot-words.ts";
 import { plural, type Show } from "#app/words/show.ts";
 import { USE_WORDS } from "#app/words/words.ts";
+import { lotOfBird } from "#core/day/run/lot-of-bird.ts";
 import { packTally } from "#core/packing/pack-tally.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 import type { Carcass } from "#db/day/pack-queries.server.ts";
 import type { StoragePlace } from "#db/farm/farm-queries.server.ts";
 import type { Route } from "./+types/pack.ts";
@@ -22,7 +25,7 @@ export const meta = () => [{ title: "Pack · Pale Morning" }];
 
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
+  const { farm, day, lots } = requireDay(here, params.dayId);
   const carcasses = here.file.pack.carcasses(day.id);
   const stored = here.file.freezers.stored();
   const places = here.file.places().map((place) => ({
@@ -39,10 +42,11 @@ export function loader({ context, params }: Route.LoaderArgs) {
   let next = 1;
   while (numbers.has(next)) next += 1;
   const { state, done } = progressOf(here, day);
-  const expected = state === "finished" ? done : Math.max(done, day.birds);
+  const expected = state === "finished" ? done : Math.max(done, birdsOf(day));
   return {
     day,
-    batchName: batch.name,
+    lots: weighedByLot(lots, carcasses),
+    nextLotId: lots[lotOfBird(lots, next)]!.id,
     unitSystem: farm.unitSystem,
     carcasses,
     places,
@@ -53,31 +57,45 @@ export function loader({ context, params }: Route.LoaderArgs) {
   };
 }
 
+/** What was weighed of each lot so far. */
+const weighedByLot = (lots: readonly LotOfDay[], carcasses: readonly Carcass[]) =>
+  lots.map(({ id, batchName, birds }) => {
+    const own = carcasses.filter(({ lotId }) => lotId === id);
+    const { dressedCount, meanMilligrams, totalMilligrams } = packTally(
+      own.map(({ purpose, weightMilligrams }) => ({ use: purpose, weightMilligrams })),
+    );
+    return { id, batchName, birds, weighed: own.length, dressedCount, meanMilligrams, totalMilligrams };
+  });
+
 export async function action({ context, request, params }: Route.ActionArgs) {
   const here = context.get(farmContext);
   const { farm, day } = requireDay(here, params.dayId);
   const sent = await submitted(here, request, packForm(farm.unitSystem));
   if (!sent.ok) return sent.refusal;
-  const outcome = here.file.pack.recordCarcass(sent.entry, day.id, sent.value);
+  const { birdNumber, lotId } = sent.value;
+  // Where nobody says otherwise, birds come lot by lot in the order of the kill.
+  const lot = lotId ?? day.lots[lotOfBird(day.lots, birdNumber)]!.id;
+  const outcome = here.file.pack.recordCarcass(sent.entry, day.id, { ...sent.value, lotId: lot });
   const faults = faultsOf(outcome, {
     "bird-already-packed": {
-      birdNumber: `Bird ${sent.value.birdNumber} was already weighed. Use another number, or correct the first one`,
+      birdNumber: `Bird ${birdNumber} was already weighed. Use another number, or correct the first one`,
     },
     "day-settled": { "": "This day is settled and locked. Reopen it under Settle first" },
+    "lot-unknown": { lotId: "That lot was taken off this day. Choose another" },
     "place-unknown": { placeId: "That place was removed. Choose another" },
   });
   return faults ? sent.refuse(faults) : redirect(`/days/${day.id}/pack`, 303);
 }
 
 export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
-  const { day, batchName, carcasses, places, tally, toGo } = loaderData;
+  const { day, lots, carcasses, places, tally, toGo } = loaderData;
   const last = carcasses.at(-1);
   return (
     <Page isWide>
       <DayHead
         dayId={day.id}
         processedOn={day.processedOn}
-        line={`${batchName} · ${carcasses.length} weighed, ${toGo} to go`}
+        line={`${batchesInWords(lots)} · ${carcasses.length} weighed, ${toGo} to go`}
       />
       <div className="grid gap-5 lg:grid-cols-3">
         <div className="grid content-start gap-5 lg:col-span-2">
@@ -93,11 +111,17 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
             <WeighOne key={last?.entryId ?? "first"} {...loaderData} refusal={actionData} last={last} />
           )}
           {carcasses.length > 0 && (
-            <Weights carcasses={carcasses} tally={tally} isSettled={day.settledEntryId !== undefined} />
+            <Weights
+              carcasses={carcasses}
+              lots={lots}
+              tally={tally}
+              isSettled={day.settledEntryId !== undefined}
+            />
           )}
         </div>
         <div className="grid content-start gap-5">
           <Tally {...loaderData} />
+          {lots.length > 1 && <ByLot lots={lots} />}
           <Places places={places} />
           {carcasses.length > 0 && (
             <ButtonLink kind="plain" to={`/days/${day.id}/pack/marks`}>
@@ -114,9 +138,10 @@ type Loaded = Route.ComponentProps["loaderData"];
 
 function Weights({
   carcasses,
+  lots,
   tally,
   isSettled,
-}: Pick<Loaded, "carcasses" | "tally"> & { isSettled: boolean }) {
+}: Pick<Loaded, "carcasses" | "lots" | "tally"> & { isSettled: boolean }) {
   const show = useShow();
   const sentence = tallySentence(tally, show);
   return (
@@ -127,7 +152,7 @@ function Weights({
         <summary className="min-h-10 text-sm text-soft underline">Show all as a table</summary>
         <DataTable
           caption="Weights so far"
-          columns={columnsOf(show)}
+          columns={columnsOf(show, lots)}
           rows={carcasses.toReversed()}
           keyOf={({ entryId }) => entryId}
         />
@@ -136,8 +161,11 @@ function Weights({
   );
 }
 
-const columnsOf = (show: Show): Column<Carcass>[] => [
+const columnsOf = (show: Show, lots: Loaded["lots"]): Column<Carcass>[] => [
   { head: "Bird", cell: ({ birdNumber }) => birdNumber },
+  ...(lots.length > 1
+    ? [{ head: "Lot", cell: ({ lotId }: Carcass) => lots.find(({ id }) => id === lotId)?.batchName ?? "–" }]
+    : []),
   {
     head: "Use",
     cell: ({ purpose, reason }) => `${USE_WORDS[purpose]}${reason ? `: ${reason}` : ""}`,
@@ -177,6 +205,29 @@ function Tally({ tally, toGo, day }: Loaded) {
           All weighed. Settle the day
         </ButtonLink>
       )}
+    </Sheet>
+  );
+}
+
+/** Each lot's birds on the scale so far: their weights are kept apart. */
+function ByLot({ lots }: Pick<Loaded, "lots">) {
+  const show = useShow();
+  return (
+    <Sheet heading="By lot">
+      <DataTable
+        caption="Weighed by lot"
+        columns={[
+          { head: "Lot", cell: ({ batchName }) => batchName },
+          { head: "Weighed", isNumber: true, cell: ({ weighed, birds }) => `${weighed} of ${birds}` },
+          {
+            head: "Mean",
+            isNumber: true,
+            cell: ({ meanMilligrams }) => (meanMilligrams === undefined ? "–" : show.bird(meanMilligrams)),
+          },
+        ]}
+        rows={lots}
+        keyOf={({ id }) => String(id)}
+      />
     </Sheet>
   );
 }

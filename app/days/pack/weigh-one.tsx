@@ -36,8 +36,9 @@ const WEIGHT_HINT = {
 
 /** The form for the next bird: what was understood, large, and what it is for. */
 export function WeighOne(props: Loaded & WeighOneProps) {
-  const { unitSystem, next, places, entryId, refusal, last, day } = props;
+  const { unitSystem, next, lots, nextLotId, places, entryId, refusal, last, day } = props;
   const show = useShow();
+  const nextLot = lots.find(({ id }) => id === nextLotId)?.batchName;
   const [understood, setUnderstood] = useState<number>();
   const removalId = useId();
   const lastWeight =
@@ -45,7 +46,7 @@ export function WeighOne(props: Loaded & WeighOneProps) {
   const firstWithRoom = places.find((place) => place.room > 0);
   return (
     <Sheet
-      heading={`Bird ${next}`}
+      heading={lots.length > 1 ? `Bird ${next}, ${nextLot}` : `Bird ${next}`}
       beside={last ? `last: bird ${last.birdNumber}, ${lastWeight}` : "first bird"}
     >
       <FarmForm
@@ -54,6 +55,7 @@ export function WeighOne(props: Loaded & WeighOneProps) {
         entryId={entryId}
         defaults={{
           birdNumber: String(next),
+          lotId: String(nextLotId),
           purpose: last && last.purpose !== "condemned" ? last.purpose : "sale",
           placeId: String(last?.placeId ?? firstWithRoom?.id ?? ""),
         }}
@@ -67,8 +69,14 @@ export function WeighOne(props: Loaded & WeighOneProps) {
           )
         }
         onRead={(value) => setUnderstood(value?.weightMilligrams ?? undefined)}
-        after={({ birdNumber, placeId }) => (
-          <NumberAndPlace birdNumber={birdNumber} placeId={placeId} places={places} />
+        after={({ birdNumber, lotId, placeId }) => (
+          <NumberAndPlace
+            birdNumber={birdNumber}
+            lotId={lotId}
+            placeId={placeId}
+            lots={lots}
+            places={places}
+          />
         )}
       >
         {(fields) => (
@@ -89,14 +97,24 @@ export function WeighOne(props: Loaded & WeighOneProps) {
 
 interface NumberAndPlaceProps {
   birdNumber: FieldMetadata<string>;
+  lotId: FieldMetadata<string>;
   placeId: FieldMetadata<string>;
+  lots: Loaded["lots"];
   places: Loaded["places"];
 }
 
-function NumberAndPlace({ birdNumber, placeId, places }: NumberAndPlaceProps) {
+function NumberAndPlace({ birdNumber, lotId, placeId, lots, places }: NumberAndPlaceProps) {
   return (
     <div className="grid gap-4 sm:grid-cols-2">
       <TextField field={birdNumber} label="Bird" hint="Number today" inputMode="numeric" />
+      {lots.length > 1 && (
+        <SelectField
+          field={lotId}
+          label="Lot"
+          hint="In the order of the kill, until you say otherwise"
+          options={lots.map(({ id, batchName }) => ({ value: String(id), label: batchName }))}
+        />
+      )}
       {places.length > 0 && (
         <SelectField
           field={placeId}

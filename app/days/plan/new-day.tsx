@@ -1,5 +1,7 @@
 import { redirect } from "react-router";
-import { dayForm, tooManyBirds } from "#app/days/plan/choices/day-form.ts";
+import { BATCH_TWICE, dayForm, lotField, tooManyBirds } from "#app/days/plan/choices/day-form.ts";
+import { daySetting, ownersToChoose } from "#app/days/plan/choices/day-setting.server.ts";
+import { ADD_LOT } from "#app/days/plan/choices/lot-moves.ts";
 import { proposedChoices } from "#app/days/plan/choices/proposed-choices.server.ts";
 import { PlanPage } from "#app/days/plan/plan-page.tsx";
 import { aroundDay } from "#app/server/day/around-day.server.ts";
@@ -17,8 +19,8 @@ export const meta = () => [{ title: "New processing day · Pale Morning" }];
 
 function asked(here: FarmContext, request: Request, farm: Farm) {
   const batch = requireBatch(here, new URL(request.url).searchParams.get("batch") ?? undefined);
-  const freeCount = here.file.freeForDay(batch.id);
-  return { batch, setting: { timeZone: farm.timeZone, hatchedOn: batch.hatchedOn, freeCount } };
+  const setting = daySetting(here, farm, [batch], { dayId: 0, timeZone: farm.timeZone });
+  return { batch, setting, freeCount: setting.lots[0]!.freeCount };
 }
 
 export function loader({ context, request }: Route.LoaderArgs) {
@@ -31,16 +33,23 @@ export function loader({ context, request }: Route.LoaderArgs) {
       .map(({ id, name }) => ({ id, name, freeCount: here.file.freeForDay(id) }));
     return { chooseFrom: choices.filter(({ freeCount }) => freeCount > 0) };
   }
-  const { batch, setting } = asked(here, request, farm);
-  if (setting.freeCount <= 0) return { chooseFrom: [], noneFree: batch.name };
-  const current = proposedChoices(here, farm, batch, setting.freeCount, searchParams);
+  const { batch, setting, freeCount } = asked(here, request, farm);
+  if (freeCount <= 0) return { chooseFrom: [], noneFree: batch.name };
+  const current = proposedChoices(here, farm, batch, freeCount, searchParams);
   return {
     chooseFrom: undefined,
     batch,
+    freeCount,
     setting,
+    owners: ownersToChoose(here),
     current,
-    basis: planBasis(here, farm, batch, 0, iceBagsLeft(here, farm, { id: 0, startAt: current.startAt })),
-    around: aroundDay(here, farm, batch, current.processedOn),
+    basis: planBasis(
+      here,
+      farm,
+      { dayId: 0, batchIds: [batch.id] },
+      iceBagsLeft(here, farm, { id: 0, startAt: current.startAt }),
+    ),
+    around: aroundDay(here, farm, [batch], { processedOn: current.processedOn, dayId: 0 }),
     entryId: newEntryId(),
   };
 }
@@ -48,13 +57,18 @@ export function loader({ context, request }: Route.LoaderArgs) {
 export async function action({ context, request }: Route.ActionArgs) {
   const here = context.get(farmContext);
   const farm = requireFarm(here);
-  const { batch, setting } = asked(here, request, farm);
+  const { setting, freeCount } = asked(here, request, farm);
   const sent = await submitted(here, request, dayForm(setting));
   if (!sent.ok) return sent.refusal;
-  const outcome = here.file.addDay(sent.entry, batch.id, farm.timeZone, sent.value);
-  const faults = faultsOf(outcome, { "more-than-alive": { birdCount: tooManyBirds(setting.freeCount) } });
+  const { move, ...choices } = sent.value;
+  const outcome = here.file.addDay(sent.entry, farm.timeZone, choices);
+  const faults = faultsOf(outcome, {
+    "more-than-alive": { [lotField(0, "birdCount")]: tooManyBirds(freeCount) },
+    "batch-twice": { "": BATCH_TWICE },
+  });
   if (faults) return sent.refuse(faults);
-  return redirect(`/days/${here.file.dayOfEntry(sent.entry.entryId)}/plan`, 303);
+  const day = `/days/${here.file.dayOfEntry(sent.entry.entryId)}`;
+  return redirect(move === ADD_LOT ? `${day}/lots/new` : `${day}/plan`, 303);
 }
 
 export default function NewDay({ loaderData, actionData }: Route.ComponentProps) {
@@ -77,21 +91,18 @@ export default function NewDay({ loaderData, actionData }: Route.ComponentProps)
         >
           <p>
             {loaderData.chooseFrom.length > 0
-              ? "A day processes birds from one batch."
+              ? "Start with one batch. You can add birds of another to the same day."
               : `${loaderData.noneFree ? `Every bird in ${loaderData.noneFree}` : "Every bird"} is processed, lost, or already scheduled. Add a batch, or change a scheduled day.`}
           </p>
         </EmptyPlace>
       </Page>
     );
   }
-  const { batch, setting, current, basis, around, entryId } = loaderData;
+  const { batch, freeCount, owners, setting, current, basis, around, entryId } = loaderData;
   return (
     <PlanPage
       head={
-        <PageHead
-          title="New processing day"
-          line={`${batch.name}, ${plural(setting.freeCount, "bird")} free`}
-        >
+        <PageHead title="New processing day" line={`${batch.name}, ${plural(freeCount, "bird")} free`}>
           <ButtonLink kind="plain" to={`/days/new/from-file?batch=${batch.id}`}>
             Start from a plan file
           </ButtonLink>
@@ -103,6 +114,7 @@ export default function NewDay({ loaderData, actionData }: Route.ComponentProps)
       current={current}
       refusal={actionData}
       entryId={entryId}
+      owners={owners}
       submit="Schedule this day"
     />
   );

@@ -4,6 +4,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { STATION_WORDS } from "#app/words/words.ts";
 import { adultsBeside } from "#core/day/crew/crew.ts";
+import type { LotPlan } from "#core/day/plan/day-plan.ts";
 import type { LineFault } from "#core/day/plan/line-setup.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 
@@ -19,7 +20,13 @@ export function PlanCautions() {
       ))}
       <HeatCautions planned={planned} />
       <HourCautions planned={planned} at={around.at} />
-      <WindowCaution planned={planned} />
+      {planned.plan.lots.map((lot) => (
+        <WindowCaution
+          key={lot.choices.batchId}
+          lot={lot}
+          name={planned.plan.lots.length > 1 ? ` of ${lot.batchName}` : ""}
+        />
+      ))}
       <YoungCautions planned={planned} />
       <TankCaution planned={planned} />
     </div>
@@ -33,23 +40,24 @@ interface CautionProps {
 /** Water that does not get or stay hot, an element too large for its breaker, meat that chills too slowly. */
 function HeatCautions({ planned }: CautionProps) {
   const show = useShow();
-  const { scald, chill } = planned.plan;
+  const { lots, heat, chill } = planned.plan;
+  const isSpent = lots.some(({ scald }) => scald.birdsPerHour.value === 0);
   return (
     <>
-      {scald.circuit?.isOverloaded && (
+      {heat.circuit?.isOverloaded && (
         <Notice tone="stop">
           <b>The breaker is too small for the element.</b> The element needs{" "}
-          {show.value(scald.circuit.neededAmps.value, "amps")} and the breaker is {scald.circuit.breakerAmps}{" "}
-          A. Use another circuit; ask an electrician and follow your code.
+          {show.value(heat.circuit.neededAmps.value, "amps")} and the breaker is {heat.circuit.breakerAmps} A.
+          Use another circuit; ask an electrician and follow your code.
         </Notice>
       )}
-      {!scald.burner.possible && (
+      {!heat.burner.possible && (
         <Notice tone="stop">
           <b>The water never gets hot enough.</b> At this power it levels off at{" "}
-          {show.value(scald.burner.ceiling.value, "°C")}. Use a lid, less water, or more power.
+          {show.value(heat.burner.ceiling.value, "°C")}. Use a lid, less water, or more power.
         </Notice>
       )}
-      {scald.burner.possible && scald.birdsPerHour.value === 0 && (
+      {heat.burner.possible && isSpent && (
         <Notice tone="stop">
           <b>The bath has no heat to spare with its lid off.</b> It cools with every bird and does not
           recover. Use more power, less water, or a lid between birds.
@@ -69,7 +77,7 @@ function HeatCautions({ planned }: CautionProps) {
 /** The dark before cleanup is done, and the hour to pull the feed gone by. */
 function HourCautions({ planned, at }: CautionProps & { at: number }) {
   const show = useShow();
-  const { line, withdrawal } = planned.plan;
+  const { lots, line } = planned.plan;
   const { sunset } = planned.sun;
   return (
     <>
@@ -79,26 +87,34 @@ function HourCautions({ planned, at }: CautionProps & { at: number }) {
           {show.time(sunset)}. Start earlier, process fewer birds, or find another helper.
         </Notice>
       )}
-      {withdrawal.feedOffAt.value < at && planned.choices.startAt > at && (
-        <Notice tone="stop">
-          <b>The time to pull the feed has passed: {show.dayTime(withdrawal.feedOffAt.value)}.</b> If the
-          birds still have feed, pull it now and start later, or tie off every crop before you draw.
-        </Notice>
-      )}
+      {planned.choices.startAt > at &&
+        lots
+          .filter(({ withdrawal }) => withdrawal.feedOffAt.value < at)
+          .map(({ choices, batchName, withdrawal }) => (
+            <Notice key={choices.batchId} tone="stop">
+              <b>
+                The time to pull the feed{lots.length > 1 && ` of ${batchName}`} has passed:{" "}
+                {show.dayTime(withdrawal.feedOffAt.value)}.
+              </b>{" "}
+              If the birds still have feed, pull it now and start later, or tie off every crop before you
+              draw.
+            </Notice>
+          ))}
     </>
   );
 }
 
 /** Birds that are killed too full or too long off feed. */
-function WindowCaution({ planned: { plan, choices } }: CautionProps) {
-  const { share, windowHours, isDuskBound, mostBirdsInOneWindow } = plan.withdrawal;
+function WindowCaution({ lot, name }: { lot: LotPlan; name: string }) {
+  const { share, windowHours, isDuskBound, mostBirdsInOneWindow } = lot.withdrawal;
   const { tooShort, tooLong } = share;
   const [least, most] = windowHours;
   if (tooShort + tooLong === 0) return null;
   return (
     <Notice>
       <b>
-        {plural(tooShort + tooLong, "bird")} of {choices.birds} outside the withdrawal window:
+        {plural(tooShort + tooLong, "bird")} of {lot.choices.birds}
+        {name} outside the withdrawal window:
       </b>{" "}
       {[tooLong > 0 && `${tooLong} over ${most} h`, tooShort > 0 && `${tooShort} under ${least} h`]
         .filter(Boolean)

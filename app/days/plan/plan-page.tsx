@@ -1,6 +1,7 @@
 import { type ReactNode, useDeferredValue, useState } from "react";
 import { ChillSheet } from "#app/days/plan/chill/chill-sheet.tsx";
 import { type DayFormSetting, dayFields, dayForm, seatsAsText } from "#app/days/plan/choices/day-form.ts";
+import { ADD_LOT } from "#app/days/plan/choices/lot-moves.ts";
 import { PlanFields } from "#app/days/plan/choices/plan-fields.tsx";
 import { BestCrewSheet } from "#app/days/plan/line/best-crew-sheet.tsx";
 import { FinishChart } from "#app/days/plan/line/finish-chart.tsx";
@@ -34,7 +35,10 @@ interface PlanPageProps {
   /** Where the form goes, if not to its own page. */
   action?: string;
   submit: string;
-  beside?: ReactNode;
+  /** Whose birds they may be beside the farm's own. */
+  owners: readonly { readonly id: number; readonly name: string }[];
+  /** Whether the day is kept already. */
+  isKept?: boolean;
   /** Hidden fields, and cautions that stand above the choices. */
   children?: ReactNode;
 }
@@ -95,7 +99,7 @@ function PlanLine({ planned, choices, crew, seats, holding, playing, setSeats, y
         choices={choices}
         means={basis.means}
         year={year}
-        dipSeconds={planned.plan.scald.seconds.value}
+        dipSeconds={planned.plan.lots.map(({ scald }) => scald.seconds.value)}
         holding={holding}
         onCrew={setSeats}
       />
@@ -128,7 +132,7 @@ function PlanSheets({ planned, choices, crew, playing, setSeats }: PlanState) {
           startAt={choices.startAt}
           doneAt={line.likelyAt.value}
           sunrise={planned.sun.sunrise}
-          cutUp={choices.packsSameDay ? 0 : choices.cutUp}
+          cutUp={choices.packsSameDay ? 0 : choices.lots.reduce((sum, lot) => sum + lot.cutUp, 0)}
         />
       </div>
       <WeatherSheet />
@@ -154,7 +158,8 @@ function PlanChoices({
   entryId,
   action,
   submit,
-  beside,
+  owners,
+  isKept = false,
   children,
   seats,
   isRead,
@@ -171,7 +176,11 @@ function PlanChoices({
         defaults={dayFields(current, setting.timeZone)}
         {...(action !== undefined && { action })}
         submit={submit}
-        beside={beside}
+        beside={
+          <Button kind="plain" name="move" value={ADD_LOT}>
+            {submit} and add another lot
+          </Button>
+        }
         onRead={onRead}
       >
         {(fields) => (
@@ -180,7 +189,9 @@ function PlanChoices({
             <input type="hidden" name="crew" value={seatsAsText(seats)} />
             <PlanFields
               fields={fields}
-              freeCount={setting.freeCount}
+              lots={setting.lots}
+              owners={owners}
+              isKept={isKept}
               people={seats.length}
               onPeople={setPeople}
             />

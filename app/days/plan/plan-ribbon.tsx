@@ -1,7 +1,8 @@
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import type { Show } from "#app/words/show.ts";
 import { startOfDay } from "#core/calendar/farm-time.ts";
-import { HOUR } from "#core/calendar/milliseconds.ts";
+import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
 import type { Place } from "#core/sky/sun.ts";
@@ -13,18 +14,36 @@ interface PlanRibbonProps {
   place: Place;
 }
 
+/** When each lot after the first begins, and the bath that it is scalded in. */
+const laterLots = ({ lots, line }: PlanForDate["plan"], startAt: number, show: Show) =>
+  lots.slice(1).flatMap(({ batchName, birdsBefore, scald }) => {
+    const first = line.answer.kills[birdsBefore];
+    return first
+      ? [
+          {
+            at: startAt + first.p50 * MINUTE,
+            label: `${batchName}, ${show.temperature(scald.bath.value)}`,
+          },
+        ]
+      : [];
+  });
+
 /** The day on its sky, from the evening before to bedtime. */
 export function PlanRibbon({ planned: { plan, sun }, processedOn, startAt, place }: PlanRibbonProps) {
   const show = useShow();
-  const { line, withdrawal, scald } = plan;
+  const { lots, line, heat } = plan;
   const midnight = startOfDay(processedOn, show.timeZone);
-  const feedOff = withdrawal.feedOffAt.value;
-  const from = Math.min(midnight - 6 * HOUR, feedOff - HOUR);
+  const feedsOff = lots.map(({ withdrawal }) => withdrawal.feedOffAt.value);
+  const from = Math.min(midnight - 6 * HOUR, ...feedsOff.map((at) => at - HOUR));
   const to = Math.max(midnight + 22 * HOUR, line.nineInTenAt.value + 2 * HOUR);
   const marks = [
-    { at: feedOff, label: "Feed off" },
-    ...(scald.burner.possible ? [{ at: scald.burner.safeAt.value, label: "Light burner" }] : []),
+    ...lots.map(({ batchName }, index) => ({
+      at: feedsOff[index]!,
+      label: lots.length > 1 ? `Feed off ${batchName}` : "Feed off",
+    })),
+    ...(heat.burner.possible ? [{ at: heat.burner.safeAt.value, label: "Light burner" }] : []),
     { at: startAt, label: "First bird" },
+    ...laterLots(plan, startAt, show),
     { at: line.likelyAt.value, label: "Likely done" },
     { at: line.nineInTenAt.value, label: "9 in 10" },
     ...(sun.sunrise === undefined ? [] : [{ at: sun.sunrise, label: "Sunrise" }]),

@@ -1,37 +1,47 @@
 import { redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
-import { dayForm, tooManyBirds } from "#app/days/plan/choices/day-form.ts";
+import {
+  BATCH_TWICE,
+  type DayFormSetting,
+  dayForm,
+  lotField,
+  tooManyBirds,
+} from "#app/days/plan/choices/day-form.ts";
+import { daySetting, ownersToChoose } from "#app/days/plan/choices/day-setting.server.ts";
+import { ADD_LOT, lotsAfter } from "#app/days/plan/choices/lot-moves.ts";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { PlanPage } from "#app/days/plan/plan-page.tsx";
 import { aroundDay } from "#app/server/day/around-day.server.ts";
 import { iceBagsLeft } from "#app/server/day/ice-left.server.ts";
-import { planBasis, progressOf } from "#app/server/day/plan-of-day.server.ts";
-import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { basisOfDay, planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
+import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { Notice } from "#app/ui/sheet.tsx";
+import { Button, Notice } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { lotsInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
+import type { LotChoices } from "#core/day/plan/plan-input.ts";
+import type { ProcessingDay, SaveRefusal } from "#db/day/day-queries.server.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
 import type { Route } from "./+types/plan.ts";
 
 export const meta = () => [{ title: "Plan · Pale Morning" }];
 
 export function loader({ context, params, request }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
-  const saved = Number(new URL(request.url).searchParams.get("saved"));
-  const setting = {
-    timeZone: day.timeZone,
-    hatchedOn: batch.hatchedOn,
-    freeCount: here.file.freeForDay(batch.id, day.id),
-  };
+  const { farm, day, lots } = requireDay(here, params.dayId);
+  const { searchParams } = new URL(request.url);
+  const batches = lots.map(({ batch }) => batch);
   return {
     day,
-    wasSaved: saved === day.revision,
-    batchName: batch.name,
-    setting,
-    basis: planBasis(here, farm, batch, day.id, iceBagsLeft(here, farm, day)),
-    around: aroundDay(here, farm, batch, day.processedOn, day.id),
+    lots: lots.map(({ birds, batchName }) => ({ birds, batchName })),
+    wasSaved: Number(searchParams.get("saved")) === day.revision,
+    removed: removedLot(here, day.id, searchParams),
+    setting: daySetting(here, farm, batches, { dayId: day.id, timeZone: day.timeZone }),
+    owners: ownersToChoose(here),
+    basis: basisOfDay(here, farm, day, iceBagsLeft(here, farm, day)),
+    around: aroundDay(here, farm, batches, { processedOn: day.processedOn, dayId: day.id }),
     entryId: newEntryId(),
     kept: here.file.keptPlan(day.id),
     progress: progressOf(here, day),
@@ -40,41 +50,83 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
 
 export async function action({ context, request, params }: Route.ActionArgs) {
   const here = context.get(farmContext);
-  const { day, batch } = requireDay(here, params.dayId);
-  const freeCount = here.file.freeForDay(batch.id, day.id);
-  const seen = Number(new URL(request.url).searchParams.get("seen"));
-  const sent = await submitted(
-    here,
-    request,
-    dayForm({ timeZone: day.timeZone, hatchedOn: batch.hatchedOn, freeCount }),
-  );
+  const { farm, day, lots } = requireDay(here, params.dayId);
+  const batches = lots.map(({ batch }) => batch);
+  const setting = daySetting(here, farm, batches, { dayId: day.id, timeZone: day.timeZone });
+  const seenRevision = Number(new URL(request.url).searchParams.get("seen"));
+  const sent = await submitted(here, request, dayForm(setting));
   if (!sent.ok) return sent.refusal;
-  const outcome = here.file.changeDay(day.id, seen, day.timeZone, sent.value);
-  if (outcome === "saved") return redirect(`/days/${day.id}/plan?saved=${seen + 1}`, 303);
-  const faults = {
-    "changed-meanwhile": {
-      "": "This plan was changed in another window or by someone else. What you entered is still here; save again to replace the other changes",
-    },
-    "day-settled": { "": "This day is settled and locked. Reopen it under Settle to change its plan" },
-    "more-than-alive": { birdCount: tooManyBirds(freeCount) },
-  };
-  return sent.refuse(faults[outcome]);
+  const { move, ...choices } = sent.value;
+  const after = lotsAfter(choices.lots, move);
+  const taken = after.removed && feedOfRemoved(here, farm, day, after.removed.batchId);
+  const outcome = here.file.changeDay(
+    day.id,
+    { seenRevision, timeZone: day.timeZone, at: here.now() },
+    { ...choices, lots: after.lots },
+  );
+  if (outcome === "saved")
+    return redirect(
+      move === ADD_LOT
+        ? `/days/${day.id}/lots/new`
+        : `/days/${day.id}/plan?${new URLSearchParams({ saved: String(seenRevision + 1), ...taken })}`,
+      303,
+    );
+  return sent.refuse(faultsOfSave(outcome, setting, choices.lots));
+}
+
+/** Why a plan was not saved, each reason where it belongs. */
+function faultsOfSave(
+  outcome: SaveRefusal,
+  setting: DayFormSetting,
+  lots: readonly LotChoices[],
+): Record<string, string> {
+  switch (outcome) {
+    case "changed-meanwhile":
+      return {
+        "": "This plan was changed in another window or by someone else. What you entered is still here; save again to replace the other changes",
+      };
+    case "day-settled":
+      return { "": "This day is settled and locked. Reopen it under Settle to change its plan" };
+    case "batch-twice":
+      return { "": BATCH_TWICE };
+    case "lot-has-birds":
+      return { "": "Birds of that lot are weighed already. Remove their weights under Pack first" };
+    case "more-than-alive":
+      return Object.fromEntries(
+        lots.flatMap(({ batchId, birds }, index) => {
+          const free = setting.lots.find((lot) => lot.batchId === batchId)?.freeCount ?? 0;
+          return birds > free ? [[lotField(index, "birdCount"), tooManyBirds(free)]] : [];
+        }),
+      );
+  }
+}
+
+/** What the page says after a lot was taken off: which, and whether its feed was pulled by then. */
+function feedOfRemoved(here: FarmContext, farm: Farm, day: ProcessingDay, batchId: number) {
+  const lot = day.lots.find((one) => one.batchId === batchId);
+  const feedOffAt = planOf(here, farm, day).plan.lots.find(({ choices }) => choices.batchId === batchId)
+    ?.withdrawal.feedOffAt.value;
+  if (!lot || feedOffAt === undefined) return undefined;
+  return { removed: String(lot.id), ...(feedOffAt < here.now() && { unfed: String(Math.round(feedOffAt)) }) };
+}
+
+function removedLot(here: FarmContext, dayId: number, asked: URLSearchParams) {
+  const lot = here.file.removedLot(dayId, Number(asked.get("removed")));
+  if (!lot) return undefined;
+  const feedOffAt = Number(asked.get("unfed")) || undefined;
+  return { lotId: lot.id, batchName: here.file.batch(lot.batchId)?.name ?? "", birds: lot.birds, feedOffAt };
 }
 
 export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
-  const { day, wasSaved, batchName, basis, around, setting, entryId, kept, progress } = loaderData;
+  const { day, lots, owners, wasSaved, removed, basis, around, setting, entryId, kept, progress } =
+    loaderData;
   const show = useShow();
-  const isOver = setting.freeCount < day.birds;
   return (
     <PlanPage
       key={day.revision}
       head={
         <>
-          <DayHead
-            dayId={day.id}
-            processedOn={day.processedOn}
-            line={`${plural(day.birds, "bird")} of ${batchName}`}
-          />
+          <DayHead dayId={day.id} processedOn={day.processedOn} line={lotsInWords(lots)} />
           <PlanNav dayId={day.id} />
         </>
       }
@@ -85,13 +137,20 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
       refusal={actionData}
       action={`/days/${day.id}/plan?seen=${day.revision}`}
       entryId={entryId}
+      owners={owners}
+      isKept
       submit="Save plan"
     >
       {wasSaved && <p role="status">Plan saved.</p>}
-      {isOver && (
-        <Notice tone="stop">
-          {day.birds} birds are planned and only {setting.freeCount} are left. Plan fewer birds.
-        </Notice>
+      {removed && <Removed dayId={day.id} {...removed} />}
+      {setting.lots.map(
+        ({ batchId, batchName, freeCount }, index) =>
+          day.lots[index]!.birds > freeCount && (
+            <Notice key={batchId} tone="stop">
+              {day.lots[index]!.birds} birds{lots.length > 1 && ` of ${batchName}`} are planned and only{" "}
+              {freeCount} are left. Plan fewer birds.
+            </Notice>
+          ),
       )}
       {kept && (
         <Notice tone="plain">
@@ -102,5 +161,35 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
         </Notice>
       )}
     </PlanPage>
+  );
+}
+
+/** A lot that was just taken off: what its birds need now, and a way back. */
+function Removed({
+  dayId,
+  lotId,
+  batchName,
+  birds,
+  feedOffAt,
+}: NonNullable<Route.ComponentProps["loaderData"]["removed"]> & { dayId: number }) {
+  const show = useShow();
+  return (
+    <div role="status" className="grid gap-2 rounded-sheet border-l-4 border-straw bg-wheat px-4 py-2">
+      <p>
+        {plural(birds, "bird")} of {batchName} {birds === 1 ? "was" : "were"} taken off this day.{" "}
+        {feedOffAt !== undefined &&
+          `Their feed was to be pulled at ${show.dayTime(feedOffAt)}: if it was, feed them again now.`}
+      </p>
+      <div>
+        <Button
+          kind="plain"
+          form={undefined}
+          formAction={`/days/${dayId}/lots/${lotId}/restore`}
+          formNoValidate
+        >
+          Undo: put them back
+        </Button>
+      </div>
+    </div>
   );
 }

@@ -7,9 +7,11 @@ import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { batchesInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
+import type { BirdKind } from "#core/growth/bird-kind.ts";
 import { input, reckoning } from "#core/reckoning/reckoning.ts";
 import type { InputName } from "#core/reckoning/reckoning-names.ts";
 import { type RestStage, RIGOR_ONSET_HOURS, RIGOR_OVER_HOURS, restStage } from "#core/rest/rest.ts";
@@ -20,17 +22,19 @@ export const meta = () => [{ title: "Rest · Pale Morning" }];
 
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
+  const { farm, day, lots } = requireDay(here, params.dayId);
   const { firstBirdAt, lastBirdAt, done } = progressOf(here, day);
   const at = here.now();
   const head = {
     dayId: day.id,
     processedOn: day.processedOn,
-    line: `${plural(done, "bird")} of ${batch.name}`,
+    line: `${plural(done, "bird")} of ${batchesInWords(lots)}`,
   };
   if (firstBirdAt === undefined || lastBirdAt === undefined) return { head, resting: undefined };
-  const overHours = RIGOR_OVER_HOURS[batch.kind];
-  const chillHours = planOf(here, farm, batch, day).plan.chill.hours;
+  // The lot that needs longest decides: the chill does not know which bird is of which lot.
+  const kind = slowestToRest(lots.map(({ batch }) => batch.kind));
+  const overHours = RIGOR_OVER_HOURS[kind];
+  const chillHours = planOf(here, farm, day).plan.chill.hours;
   const since = (from: number, name: InputName) =>
     reckoning({
       value: Math.max(0, at - from) / HOUR,
@@ -57,10 +61,7 @@ export function loader({ context, params }: Route.LoaderArgs) {
       at,
       firstHours: since(firstBirdAt, "first-bird-into-the-chill-tank"),
       lastHours: since(lastBirdAt, "last-bird-into-the-chill-tank"),
-      saying: saying(
-        restStage((at - firstBirdAt) / HOUR, batch.kind),
-        restStage((at - lastBirdAt) / HOUR, batch.kind),
-      ),
+      saying: saying(restStage((at - firstBirdAt) / HOUR, kind), restStage((at - lastBirdAt) / HOUR, kind)),
       readyAt,
       chillHours,
       coldAt: lastBirdAt + chillHours.value * HOUR,
@@ -74,6 +75,9 @@ export function loader({ context, params }: Route.LoaderArgs) {
     },
   };
 }
+
+const slowestToRest = (kinds: readonly BirdKind[]): BirdKind =>
+  kinds.reduce((one, other) => (RIGOR_OVER_HOURS[other] > RIGOR_OVER_HOURS[one] ? other : one));
 
 const ALL: Readonly<Record<RestStage, string>> = {
   "before-rigor": "They can be cooked within the hour, before rigor sets in. After that, wait.",

@@ -3,6 +3,7 @@ import { DoneAbout, PLAIN_BUTTON, TapButton, UndoTap } from "#app/days/run/run-b
 import type { Tap, TapKind } from "#app/days/run/use-taps.ts";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { lotsInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
 import type { RunProgress } from "#core/day/run/run-progress.ts";
 import type { Route } from "./+types/run.ts";
@@ -10,7 +11,7 @@ import type { Route } from "./+types/run.ts";
 type Loaded = Route.ComponentProps["loaderData"];
 
 /** What the parts of the board show and do, as the day goes on. */
-interface Board extends Pick<Loaded, "day" | "batchName" | "ids" | "plannedEndAt" | "sky"> {
+interface Board extends Pick<Loaded, "day" | "birds" | "lots" | "ids" | "plannedEndAt" | "sky"> {
   readonly progress: RunProgress;
   readonly lastTap: Tap | undefined;
   /** Undefined until JavaScript has taken over: then the forms are sent. */
@@ -18,16 +19,14 @@ interface Board extends Pick<Loaded, "day" | "batchName" | "ids" | "plannedEndAt
   readonly undo: (() => void) | undefined;
 }
 
-export function RunHead({ day, batchName, progress: { state, done, toGo } }: Board) {
+export function RunHead({ day, lots, progress: { state, done, toGo } }: Board) {
   const show = useShow();
   return (
     <header className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
       <h1 className="text-2xl">
         {state === "not-started" ? show.longDay(day.processedOn) : `${done} in the chill tank, ${toGo} to go`}
       </h1>
-      <p className="yard-soft">
-        {plural(day.birds, "bird")} of {batchName}
-      </p>
+      <p className="yard-soft">{lotsInWords(lots)}</p>
     </header>
   );
 }
@@ -47,7 +46,7 @@ export function BeforeTheStart({ day, ids, onTap }: Board) {
 }
 
 /** While birds come: one large button, what was tapped last to undo, a pause, and when they are likely done. */
-export function AtWork({ day, ids, progress, plannedEndAt, lastTap, onTap, undo }: Board) {
+export function AtWork({ day, birds, ids, progress, plannedEndAt, lastTap, onTap, undo }: Board) {
   const isPaused = progress.state === "paused";
   return (
     <>
@@ -75,7 +74,7 @@ export function AtWork({ day, ids, progress, plannedEndAt, lastTap, onTap, undo 
       {isPaused && <p className="text-lg">Paused. Pauses don't count toward the pace.</p>}
       <DoneAbout progress={progress} plannedEndAt={plannedEndAt} />
       {progress.toGo === 0 && (
-        <p className="text-lg">All {day.birds} are in. Keep counting if there are more, or finish the day.</p>
+        <p className="text-lg">All {birds} are in. Keep counting if there are more, or finish the day.</p>
       )}
     </>
   );

@@ -19,6 +19,7 @@ import { newEntryId } from "#app/server/submitted.server.ts";
 import { isPressedIn, useHotkeys } from "#app/ui/use-hotkeys.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
 import type { Route } from "./+types/run.ts";
 
@@ -26,20 +27,20 @@ export const meta = () => [{ title: "Run · Pale Morning" }];
 
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
+  const { farm, day, lots } = requireDay(here, params.dayId);
   const events = here.file.run.events(day.id);
   const at = here.now();
-  const { startedAt, lastBirdAt, finishedAt } = runProgress(events, day.birds, at);
+  const { startedAt, lastBirdAt, finishedAt } = runProgress(events, birdsOf(day), at);
   const from = (startedAt ?? day.startAt) - HOUR;
   const until = Math.max(from + 12 * HOUR, (finishedAt ?? lastBirdAt ?? from) + 2 * HOUR);
   const place = placeOf(farm);
   return {
     day,
-    batchName: batch.name,
+    birds: birdsOf(day),
+    lots: lots.map(({ birds, batchName }) => ({ birds, batchName })),
     events,
     now: at,
-    plannedEndAt:
-      here.file.keptPlan(day.id)?.likelyAt ?? planOf(here, farm, batch, day).plan.line.likelyAt.value,
+    plannedEndAt: here.file.keptPlan(day.id)?.likelyAt ?? planOf(here, farm, day).plan.line.likelyAt.value,
     sky: skyBetween(from, until, place),
     ids: {
       start: newEntryId(),
@@ -54,12 +55,12 @@ export function loader({ context, params }: Route.LoaderArgs) {
 const TICK_MILLISECONDS = 1000;
 
 export default function Run({ loaderData }: Route.ComponentProps) {
-  const { day, events, ids } = loaderData;
+  const { day, birds, events, ids } = loaderData;
   const isReady = useIsReady();
   const clock = useClock(loaderData.now);
   const { taps, tap, remove, refusal } = useTaps(day.id, events);
   const [light, setLight] = useState<Light>("night");
-  const progress = runProgress(taps, day.birds, clock);
+  const progress = runProgress(taps, birds, clock);
   const { state, done } = progress;
   const lastTap = taps.at(-1);
   const onTap = isReady ? (kind: TapKind) => tap(kind, clock) : undefined;
@@ -74,7 +75,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   return (
     <div className="yard grid min-h-dvh content-start gap-4 p-4 md:p-6" data-light={light}>
       <RunHead {...board} />
-      <BirdStrip done={done} planned={day.birds} />
+      <BirdStrip done={done} planned={birds} />
       {refusal && (
         <p role="alert" className="border-l-4 border-barn bg-blush px-4 py-2 text-ink">
           {refusal}

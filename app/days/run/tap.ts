@@ -7,6 +7,7 @@ import { requireDay } from "#app/server/farm/required.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { entryId } from "#app/ui/read/read-field.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 import { milligramsFromKilograms } from "#core/quantity/conversion.ts";
 import type { KeptPlan } from "#db/day/day-queries.server.ts";
 import type { Route } from "./+types/tap.ts";
@@ -29,7 +30,7 @@ const CLOCK_SLACK_MILLISECONDS = MINUTE;
 /** One thing that happened on the day. The same tap sent again is counted once. */
 export async function action({ context, request, params }: Route.ActionArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
+  const { farm, day } = requireDay(here, params.dayId);
   const tap = Tap.safeParse(Object.fromEntries(await formFields(request)));
   if (!tap.success) throw data("That count can't be read. Reload the page.", { status: 400 });
   const { kind, note, answer } = tap.data;
@@ -51,17 +52,21 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   return answer ? Response.json({ events: run.events(day.id) }) : redirect(`/days/${day.id}/run`, 303);
 
   function keptPlan(): KeptPlan {
-    const { plan, forecast } = planOf(here, farm, batch, day);
+    const { plan } = planOf(here, farm, day);
     return {
       keptAt: at,
-      birdCount: day.birds,
+      birdCount: birdsOf(day),
       startAt: day.startAt,
       likelyAt: Math.round(plan.line.likelyAt.value),
       wholeDayMinutes: Math.round(plan.line.wholeDayMinutes.value),
-      feedOffAt: Math.round(plan.withdrawal.feedOffAt.value),
-      liveMeanMilligrams: milligramsFromKilograms(forecast.live.value),
-      dressedMeanMilligrams: milligramsFromKilograms(forecast.dressed.value),
       iceBagCount: plan.chill.bags.value,
+      lots: plan.lots.map(({ withdrawal, forecast }, index) => ({
+        lotId: day.lots[index]!.id,
+        birdCount: day.lots[index]!.birds,
+        feedOffAt: Math.round(withdrawal.feedOffAt.value),
+        liveMeanMilligrams: milligramsFromKilograms(forecast.live.value),
+        dressedMeanMilligrams: milligramsFromKilograms(forecast.dressed.value),
+      })),
     };
   }
 }

@@ -8,6 +8,7 @@ import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
 import { money, words } from "#app/ui/read/read-field.ts";
 import { Page, Sheet } from "#app/ui/sheet.tsx";
+import { batchesInWords } from "#app/words/lot-words.ts";
 import type { Route } from "./+types/add-cost.ts";
 
 export const meta = () => [{ title: "Cost of the day · Pale Morning" }];
@@ -19,8 +20,8 @@ const dayCostForm = z.object({
 
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { day, batch } = requireDay(here, params.dayId);
-  return { day, batchName: batch.name, entryId: newEntryId() };
+  const { day, lots } = requireDay(here, params.dayId);
+  return { day, batchName: batchesInWords(lots), entryId: newEntryId() };
 }
 
 export async function action({ context, request, params }: Route.ActionArgs) {

@@ -1,6 +1,6 @@
 import type { FieldMetadata } from "@conform-to/react";
 import { Form } from "react-router";
-import { settleForm, usedField } from "#app/days/settle/settle-form.ts";
+import { liveField, settleForm, usedField } from "#app/days/settle/settle-form.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
@@ -12,7 +12,7 @@ type Loaded = Route.ComponentProps["loaderData"];
 
 /** Settles the day; once it is settled, opens it again. */
 export function Close(props: Loaded & { refusal: Route.ComponentProps["actionData"] }) {
-  const { day, unitSystem, entryId, loggedMinutes, live, likelyUse, refusal } = props;
+  const { day, lots, unitSystem, entryId, loggedMinutes, likelyUse, refusal } = props;
   const show = useShow();
   if (day.settledEntryId) return <Settled dayId={day.id} />;
   const supplies = likelyUse.map(({ supply }) => supply);
@@ -25,7 +25,7 @@ export function Close(props: Loaded & { refusal: Route.ComponentProps["actionDat
   return (
     <Sheet heading="Settle the day">
       <FarmForm
-        schema={settleForm(unitSystem, supplies)}
+        schema={settleForm(unitSystem, supplies, lots.length)}
         refusal={refusal}
         entryId={entryId}
         defaults={Object.fromEntries(typed)}
@@ -41,11 +41,14 @@ export function Close(props: Loaded & { refusal: Route.ComponentProps["actionDat
                 unit="h"
                 inputMode="decimal"
               />
-              <TextField
-                field={fields.liveMean}
-                label="Mean live weight that morning, if weighed"
-                hint={`Leave blank to use ${show.value(live.value, "live-kg")}, the expected weight`}
-              />
+              {lots.map(({ lotId, batch, live }, lot) => (
+                <TextField
+                  key={lotId}
+                  field={fieldNamed(fields, liveField(lot))}
+                  label={`Mean live weight ${lots.length > 1 ? `of ${batch.name} ` : ""}that morning, if weighed`}
+                  hint={`Leave blank to use ${show.value(live.value, "live-kg")}, the expected weight`}
+                />
+              ))}
             </div>
             <UsedFromStock likelyUse={likelyUse} fieldOf={fieldOf(fields)} />
           </>
@@ -66,9 +69,10 @@ function Settled({ dayId }: { dayId: number }) {
   );
 }
 
-/** Fields of supplies are named by the supply's number, which the form's type does not know. */
-const fieldOf = (fields: unknown) => (supplyId: number) =>
-  (fields as Readonly<Record<string, FieldMetadata<string>>>)[usedField(supplyId)]!;
+/** Fields of lots and supplies are named by their number, which the form's type does not know. */
+const fieldNamed = (fields: unknown, name: string) =>
+  (fields as Readonly<Record<string, FieldMetadata<string>>>)[name]!;
+const fieldOf = (fields: unknown) => (supplyId: number) => fieldNamed(fields, usedField(supplyId));
 
 interface UsedFromStockProps extends Pick<Loaded, "likelyUse"> {
   fieldOf: (supplyId: number) => FieldMetadata<string>;

@@ -1,14 +1,18 @@
+import type { LotSettlement } from "#app/server/day/settlement-of.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { COST_WORDS } from "#app/words/words.ts";
-import type { Settlement } from "#core/day/settle/settlement.ts";
 
-/** Cost per bird, counted three ways. */
-export function CostTable({ settlement, hasKit }: { settlement: Settlement; hasKit: boolean }) {
+/** What a lot's birds cost, counted three ways. */
+export function CostTable({ lot, isOnly, hasKit }: { lot: LotSettlement; isOnly: boolean; hasKit: boolean }) {
   const show = useShow();
+  const settlement = lot.settlement!;
   return (
-    <Sheet heading="Cost per bird" beside="counted three ways; each includes the one before">
+    <Sheet
+      heading={isOnly ? "Cost per bird" : `Cost per bird: ${lot.batch.name}`}
+      beside="counted three ways; each includes the one before"
+    >
       <div className="grid gap-x-6 sm:grid-cols-3">
         {settlement.methods.map(({ method, total, perBird, perKilogram }) => (
           <section

@@ -4,7 +4,6 @@ import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import { dayNeeds, plannedUse, type Supply } from "#core/day/supplies/day-needs.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
-import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
@@ -15,7 +14,7 @@ export interface LikelyUse {
 }
 
 /** What a day took of everything counted, by the birds that were packed and the hours that were worked. */
-export function likelyUse(here: FarmContext, farm: Farm, batch: Batch, day: ProcessingDay): LikelyUse[] {
+export function likelyUse(here: FarmContext, farm: Farm, day: ProcessingDay): LikelyUse[] {
   const supplies = suppliesInStock(here).filter(({ inStock }) => inStock !== undefined);
   if (supplies.length === 0) return [];
 
@@ -23,7 +22,7 @@ export function likelyUse(here: FarmContext, farm: Farm, batch: Batch, day: Proc
   const dressed = here.file.pack
     .carcasses(day.id)
     .filter(({ purpose, weightMilligrams }) => purpose !== "condemned" && weightMilligrams !== undefined);
-  const planned = plannedUse(planOf(here, farm, batch, day), farm.scalderHeat);
+  const planned = plannedUse(planOf(here, farm, day), farm.scalderHeat);
   const needs = dayNeeds(
     {
       ...planned,

@@ -15,8 +15,17 @@ export interface CountedSupply {
 /** The field in which it is said how much of a supply was used. */
 export const usedField = (supplyId: number) => `used-${supplyId}`;
 
-/** What closes a day: hours of all people, the live mean if the birds were weighed that morning, and what was used up. */
-export function settleForm(unitSystem: UnitSystem, supplies: readonly CountedSupply[]) {
+/** The field of what the birds of a lot weighed alive, by the lot's place in the day. */
+export const liveField = (lot: number) => (lot === 0 ? "liveMean" : `liveMean-${lot}`);
+
+/** What closes a day: hours of all people, each lot's live mean if it was weighed that morning, and what was used up. */
+export function settleForm(unitSystem: UnitSystem, supplies: readonly CountedSupply[], lotCount: number) {
+  const live: object = Object.fromEntries(
+    Array.from({ length: lotCount }, (_, lot) => [
+      liveField(lot),
+      optional(weight({ unitSystem, ask: "", range: LIVE_RANGE_KILOGRAMS, what: "a live chicken" })),
+    ]),
+  );
   // Their names are known only at run time, so the types know nothing of them.
   const used: object = Object.fromEntries(
     supplies.map(({ id, kind }) => [
@@ -27,14 +36,16 @@ export function settleForm(unitSystem: UnitSystem, supplies: readonly CountedSup
   return z
     .object({
       workHours: optional(amount({ most: 1000, ask: "" })),
-      liveMean: optional(
-        weight({ unitSystem, ask: "", range: LIVE_RANGE_KILOGRAMS, what: "a live chicken" }),
-      ),
+      ...live,
       ...used,
     })
     .transform((typed) => ({
       workHours: typed.workHours,
-      liveMean: typed.liveMean,
+      /** Of each lot, milligrams. */
+      liveMeans: Array.from(
+        { length: lotCount },
+        (_, lot) => (typed as unknown as Record<string, number | undefined>)[liveField(lot)],
+      ),
       used: supplies.flatMap(({ id: supplyId }) => {
         const amount = (typed as unknown as Record<string, number | undefined>)[usedField(supplyId)];
         return amount ? [{ supplyId, amount }] : [];

@@ -5,21 +5,23 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { supplyAmount } from "#app/words/supply-words.ts";
 import { MOST_DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
-import type { Settlement } from "#core/day/settle/settlement.ts";
 import type { Route } from "./+types/settle.ts";
 
 type Loaded = Route.ComponentProps["loaderData"];
 
 /** Birds that are still alive bear their share, which moves with every bag of feed. */
-export function StillAlive({ stillAlive, batch }: Pick<Loaded, "stillAlive" | "batch">) {
-  if (stillAlive === 0) return null;
-  const [is, bears] = stillAlive === 1 ? ["is", "bears its"] : ["are", "bear their"];
-  return (
-    <Notice>
-      {plural(stillAlive, "bird")} of {batch.name} {is} still alive and {bears} share of the feed, so this
-      day's part changes a little with every bag until the last bird is processed.
-    </Notice>
-  );
+export function StillAlive({ lots }: Pick<Loaded, "lots">) {
+  return lots
+    .filter(({ stillAlive }) => stillAlive > 0)
+    .map(({ lotId, batch, stillAlive }) => {
+      const [is, bears] = stillAlive === 1 ? ["is", "bears its"] : ["are", "bear their"];
+      return (
+        <Notice key={lotId}>
+          {plural(stillAlive, "bird")} of {batch.name} {is} still alive and {bears} share of the feed, so this
+          day's part changes a little with every bag until the last bird is processed.
+        </Notice>
+      );
+    });
 }
 
 export function Export({ dayId }: { dayId: number }) {
@@ -45,17 +47,14 @@ export function Export({ dayId }: { dayId: number }) {
   );
 }
 
-/** What the birds weighed, alive and dressed, and the feed it took. */
-export function Yield({
-  settlement,
-  live,
-  batch,
-}: Pick<Loaded, "live" | "batch"> & { settlement: Settlement }) {
+/** What a lot's birds weighed, alive and dressed, and the feed it took. */
+export function Yield({ lot, isOnly }: { lot: Loaded["lots"][number]; isOnly: boolean }) {
+  const { live, batch } = lot;
   const show = useShow();
   const unit = show.isUs ? "pound" : "kilogram";
-  const { dressedMean, dressedYield, feedPerKilogramDressed } = settlement;
+  const { dressedMean, dressedYield, feedPerKilogramDressed } = lot.settlement!;
   return (
-    <Sheet heading="Yield">
+    <Sheet heading={isOnly ? "Yield" : `Yield: ${batch.name}`}>
       <Figure label="Mean dressed weight, as packed" reckoning={dressedMean} />
       <Figure label="Mean live weight" reckoning={live} />
       <Figure
@@ -123,27 +122,35 @@ export function DayCosts({ day, costs, used }: Pick<Loaded, "day" | "costs" | "u
   );
 }
 
-export function Kept({ kept, settlement, loggedMinutes, day }: Loaded) {
+export function Kept({ kept, lots, loggedMinutes, day }: Loaded) {
   const show = useShow();
-  if (!kept || !settlement) return null;
+  const isDressed = lots.some(({ settlement }) => settlement);
+  if (!kept || !isDressed) return null;
   const took = loggedMinutes.value / day.people;
+  const weights = lots.flatMap(({ lotId, batch, settlement }) => {
+    const planned = kept.lots.find((lot) => lot.lotId === lotId);
+    return planned && settlement
+      ? [
+          [
+            `Mean dressed weight${lots.length > 1 ? `, ${batch.name}` : ""}`,
+            show.bird(planned.dressedMeanMilligrams),
+            show.value(settlement.dressedMean.value, "carcass-kg"),
+          ],
+        ]
+      : [];
+  });
   return (
     <Sheet heading="Plan and actual">
       <dl>
-        {[
-          ["Whole day", show.minutes(kept.wholeDayMinutes), show.minutes(took)],
-          [
-            "Mean dressed weight",
-            show.bird(kept.dressedMeanMilligrams),
-            show.value(settlement.dressedMean.value, "carcass-kg"),
-          ],
-        ].map(([name, planned, came]) => (
-          <div key={name} className="grid grid-cols-3 gap-2 border-b border-rule py-2 last:border-b-0">
-            <dt className="text-soft">{name}</dt>
-            <dd>planned {planned}</dd>
-            <dd>actual {came}</dd>
-          </div>
-        ))}
+        {[["Whole day", show.minutes(kept.wholeDayMinutes), show.minutes(took)], ...weights].map(
+          ([name, planned, came]) => (
+            <div key={name} className="grid grid-cols-3 gap-2 border-b border-rule py-2 last:border-b-0">
+              <dt className="text-soft">{name}</dt>
+              <dd>planned {planned}</dd>
+              <dd>actual {came}</dd>
+            </div>
+          ),
+        )}
       </dl>
     </Sheet>
   );

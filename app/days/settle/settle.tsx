@@ -1,17 +1,20 @@
 import { redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
+import { AllLots } from "#app/days/settle/all-lots.tsx";
 import { Close } from "#app/days/settle/close-day.tsx";
 import { CostTable } from "#app/days/settle/cost-table.tsx";
 import { likelyUse } from "#app/days/settle/likely-use.server.ts";
-import { settleForm } from "#app/days/settle/settle-form.ts";
+import { liveField, settleForm } from "#app/days/settle/settle-form.ts";
 import { DayCosts, Export, Kept, StillAlive, Yield } from "#app/days/settle/settle-sheets.tsx";
-import { settlementOf } from "#app/server/day/settlement-of.server.ts";
+import { type DaySettlement, settlementOf } from "#app/server/day/settlement-of.server.ts";
 import { usedOn } from "#app/server/day/supplies.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { ownerNames } from "#app/server/farm/owners.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { ButtonLink, EmptyPlace, Page } from "#app/ui/sheet.tsx";
-import { showFor } from "#app/words/show.ts";
+import { batchesInWords } from "#app/words/lot-words.ts";
+import { type Show, showFor } from "#app/words/show.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Route } from "./+types/settle.ts";
 
@@ -19,40 +22,41 @@ export const meta = () => [{ title: "Settle · Pale Morning" }];
 
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
+  const { farm, day, lots } = requireDay(here, params.dayId);
   return {
     day,
-    batch,
+    names: batchesInWords(lots),
+    owners: ownerNames(here, day),
+    sharedBy: farm.dayCostSharedBy,
     unitSystem: farm.unitSystem,
     costs: here.file.settling.costs(day.id),
     kept: here.file.keptPlan(day.id),
-    likelyUse: day.settledEntryId ? [] : likelyUse(here, farm, batch, day),
+    likelyUse: day.settledEntryId ? [] : likelyUse(here, farm, day),
     used: usedOn(here, day.id),
     hasKit: here.file.kit().length > 0,
     entryId: newEntryId(),
-    ...settlementOf(here, farm, batch, day),
+    ...settlementOf(here, farm, day),
   };
 }
 
 export async function action({ context, request, params }: Route.ActionArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
-  const sent = await submitted(here, request, settleForm(farm.unitSystem, here.file.supplying.supplies()));
+  const { farm, day, lots } = requireDay(here, params.dayId);
+  const sent = await submitted(
+    here,
+    request,
+    settleForm(farm.unitSystem, here.file.supplying.supplies(), lots.length),
+  );
   if (!sent.ok) return sent.refusal;
-  const { workHours, liveMean, used } = sent.value;
-  const dressed = settlementOf(here, farm, batch, day).settlement?.dressedMean;
-  if (liveMean !== undefined && dressed && kilogramsFromMilligrams(liveMean) <= dressed.value) {
-    const words = showFor(farm).value(dressed.value, "carcass-kg");
-    return sent.refuse({
-      liveMean: `They dressed at ${words} each, so they weighed more than that alive. Check the weight, or leave it blank`,
-    });
-  }
+  const { workHours, liveMeans, used } = sent.value;
+  const tooLight = lighterThanDressed(settlementOf(here, farm, day), liveMeans, showFor(farm));
+  if (tooLight) return sent.refuse(tooLight);
   const outcome = here.file.settling.settle(
     sent.entry,
     day.id,
     {
       workMinutes: workHours === undefined ? undefined : Math.round(workHours * 60),
-      liveMeanMilligrams: liveMean,
+      live: lots.map(({ id: lotId }, index) => ({ lotId, liveMeanMilligrams: liveMeans[index] })),
     },
     // On the day itself: a count made since has seen it already.
     { movedOn: day.processedOn, used },
@@ -64,16 +68,38 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   return faults ? sent.refuse(faults) : redirect(`/days/${day.id}/settle`, 303);
 }
 
+/** No bird is heavier dressed than alive: what to say of lots that would be. */
+function lighterThanDressed(
+  { lots }: DaySettlement,
+  liveMeans: readonly (number | undefined)[],
+  show: Show,
+): Record<string, string> | undefined {
+  const faults = lots.flatMap(({ settlement }, index) => {
+    const live = liveMeans[index];
+    const dressed = settlement?.dressedMean.value;
+    return live !== undefined && dressed !== undefined && kilogramsFromMilligrams(live) <= dressed
+      ? [
+          [
+            liveField(index),
+            `They dressed at ${show.value(dressed, "carcass-kg")} each, so they weighed more than that alive. Check the weight, or leave it blank`,
+          ],
+        ]
+      : [];
+  });
+  return faults.length > 0 ? Object.fromEntries(faults) : undefined;
+}
+
 export default function Settle({ loaderData, actionData }: Route.ComponentProps) {
-  const { day, batch, settlement } = loaderData;
+  const { day, lots, names } = loaderData;
   const head = (
     <DayHead
       dayId={day.id}
       processedOn={day.processedOn}
-      line={`${batch.name}${day.settledEntryId ? " · settled" : ""}`}
+      line={`${names}${day.settledEntryId ? " · settled" : ""}`}
     />
   );
-  if (!settlement) {
+  const dressed = lots.filter(({ settlement }) => settlement);
+  if (dressed.length === 0) {
     return (
       <Page>
         {head}
@@ -94,14 +120,19 @@ export default function Settle({ loaderData, actionData }: Route.ComponentProps)
       {head}
       <div className="grid gap-5 lg:grid-cols-3">
         <div className="grid content-start gap-5 lg:col-span-2">
-          <CostTable settlement={settlement} hasKit={loaderData.hasKit} />
+          {lots.length > 1 && <AllLots {...loaderData} />}
+          {dressed.map((lot) => (
+            <CostTable key={lot.lotId} lot={lot} isOnly={lots.length === 1} hasKit={loaderData.hasKit} />
+          ))}
           <StillAlive {...loaderData} />
           <Close {...loaderData} refusal={actionData} />
           <Kept {...loaderData} />
           <Export dayId={day.id} />
         </div>
         <div className="grid content-start gap-5">
-          <Yield {...loaderData} settlement={settlement} />
+          {dressed.map((lot) => (
+            <Yield key={lot.lotId} lot={lot} isOnly={lots.length === 1} />
+          ))}
           <DayCosts {...loaderData} />
         </div>
       </div>

@@ -7,7 +7,7 @@ import type { DayTask } from "#core/day/tasks/day-tasks.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** A task with the id by which other calendars know it, and how often its day was changed. */
-export interface SeasonTask extends Omit<DayTask, "key" | "facts" | "isOnTheLine">, TaskWords {
+export interface SeasonTask extends Omit<DayTask, "id" | "key" | "facts" | "isOnTheLine">, TaskWords {
   readonly uid: string;
   readonly revision: number;
   readonly dayId: number | undefined;
@@ -18,11 +18,11 @@ export interface SeasonTask extends Omit<DayTask, "key" | "facts" | "isOnTheLine
 export function seasonTasks(here: FarmContext, farm: Farm): SeasonTask[] {
   const file = here.file;
   const ofDays = file.openDays().flatMap((day) =>
-    tasksOfDay(here, farm, file.batch(day.batchId)!, day)
+    tasksOfDay(here, farm, day)
       .filter(({ isOnTheLine }) => !isOnTheLine)
-      .map(({ key, facts: _facts, isOnTheLine: _onTheLine, ...task }) => ({
+      .map(({ id, key: _key, facts: _facts, isOnTheLine: _onTheLine, ...task }) => ({
         ...task,
-        uid: `${day.entryId}.${key}`,
+        uid: `${day.entryId}.${id}`,
         revision: day.revision,
         dayId: day.id,
         processedOn: day.processedOn,

@@ -174,7 +174,7 @@ function tooMuch(
   { dayId, day, birds, batchName }: HeldDay,
 ) {
   const set = here.file.day(dayId)!;
-  const { lineMinutes } = planOf(here, farm, here.file.batch(set.batchId)!, set).plan.line;
+  const { lineMinutes } = planOf(here, farm, set).plan.line;
   const { people, mostBirds } = seasonDay(facts, day);
   const longest = facts.terms.longestLineMinutes.value;
   const named = set.crew.filter(({ personId }) => personId !== undefined).map(({ name }) => name);

@@ -1,9 +1,11 @@
 import { seasonTerms } from "#app/server/day/season-reading.server.ts";
 import { forecastDays } from "#app/server/device/weather.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { lotsOfDay } from "#app/server/farm/required.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
 import type { OtherRest, RestPlace } from "#core/day/plan/rest-room.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 import { REST_DAYS } from "#core/season/season-constants.ts";
 import type { WeatherDay } from "#core/sky/weather-days.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
@@ -25,17 +27,21 @@ export interface AroundDay {
 const BEFORE_DAYS = 7;
 const AFTER_DAYS = 60;
 
-/** @param dayId the day itself, whose birds are not another's; 0 for one that is not set yet */
+/**
+ * @param batches of which the day takes birds, at least one
+ * @param dayId the day itself, whose birds are not another's; 0 for one that is not set yet
+ */
 export function aroundDay(
   here: FarmContext,
   farm: Farm,
-  batch: Batch,
-  processedOn: LocalDay,
-  dayId = 0,
+  batches: readonly Batch[],
+  { processedOn, dayId }: { readonly processedOn: LocalDay; readonly dayId: number },
 ): AroundDay {
   const file = here.file;
   const terms = seasonTerms(here, farm, file.season.setting(), localDayOf(here.now(), farm.timeZone));
-  const restDaysOf = (of: Batch) => terms.restDays ?? REST_DAYS[of.kind];
+  // All rest for as long as those that need it longest.
+  const restDaysOf = (of: readonly Batch[]) =>
+    terms.restDays ?? Math.max(...of.map(({ kind }) => REST_DAYS[kind]));
   const stored = file.freezers.stored();
   return {
     places: file
@@ -52,10 +58,10 @@ export function aroundDay(
       .filter(({ id }) => id !== dayId)
       .map((other) => ({
         day: other.processedOn,
-        birds: other.birds,
-        restDays: restDaysOf(file.batch(other.batchId)!),
+        birds: birdsOf(other),
+        restDays: restDaysOf(lotsOfDay(here, other).map(({ batch }) => batch)),
       })),
-    restDays: restDaysOf(batch),
+    restDays: restDaysOf(batches),
     centsPerKilogram: terms.wholeCentsPerKilogram.value,
     at: here.now(),
     weather: forecastDays(here, farm, addDays(processedOn, -BEFORE_DAYS), BEFORE_DAYS + AFTER_DAYS),

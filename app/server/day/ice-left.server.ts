@@ -18,6 +18,6 @@ export function iceBagsLeft(
   const taken = file
     .openDays()
     .filter(({ id, startAt }) => id !== day.id && startAt < day.startAt)
-    .map((one) => planOf(here, farm, file.batch(one.batchId)!, one).plan.chill.bags.value);
+    .map((one) => planOf(here, farm, one).plan.chill.bags.value);
   return taken.reduce((left, bags) => Math.max(0, left - bags), sum(counts));
 }

@@ -2,11 +2,13 @@ import { playedLine } from "#app/server/day/played-line.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { farmMeans, placeOf } from "#app/server/farm/farm-means.server.ts";
 import { flockOf } from "#app/server/farm/flock-of.server.ts";
+import { lotsOfDay } from "#app/server/farm/required.server.ts";
 import { remembered } from "#app/server/remembered.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { type DayTaken, OUR_PACE, type OwnPace, ownPace } from "#core/day/crew/own-pace.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan/plan-for-date.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
@@ -31,16 +33,20 @@ const KEPT_DAYS = 60;
 /** How long a day took, and what our times would have said of it; undefined where no one tapped its birds. */
 function dayTaken(here: FarmContext, farm: Farm, day: ProcessingDay): DayTaken | undefined {
   const { file } = here;
-  const { startedAt, lastBirdAt, done } = runProgress(file.run.events(day.id), day.birds, 0);
+  const { startedAt, lastBirdAt, done } = runProgress(file.run.events(day.id), birdsOf(day), 0);
   if (startedAt === undefined || lastBirdAt === undefined || done === 0) return undefined;
   const asked = {
     day,
     basis: {
-      aliveBirds: done,
-      flock: flockOf(here, farm, file.batch(day.batchId)!, file.story(day.batchId)),
+      batches: lotsOfDay(here, day).map(({ batchId, batch }) => ({
+        batchId,
+        name: batch.name,
+        aliveBirds: file.takenOn(day.id).get(batchId) ?? 0,
+        flock: flockOf(here, farm, batch, file.story(batchId)),
+        pens: [],
+      })),
       means: farmMeans(farm),
       helpers: file.people.people(),
-      pens: [],
       iceBagsInStock: undefined,
       place: placeOf(farm),
       timeZone: day.timeZone,
@@ -49,13 +55,12 @@ function dayTaken(here: FarmContext, farm: Farm, day: ProcessingDay): DayTaken |
   return { tookMinutes: (lastBirdAt - startedAt) / MINUTE, predictedMinutes: predicted(asked) };
 }
 
-const predicted = remembered(
-  ({ day, basis }: { day: ProcessingDay; basis: PlanBasis }): number =>
-    planForDate(
-      basis,
-      day.processedOn,
-      { ...day, birds: basis.aliveBirds, cutUp: Math.min(basis.aliveBirds, day.cutUp) },
-      (line) => playedLine(line, REPLICATIONS),
-    ).plan.line.lineMinutes,
-  KEPT_DAYS,
-);
+/** What our times say of the birds that a day took. */
+const predicted = remembered(({ day, basis }: { day: ProcessingDay; basis: PlanBasis }): number => {
+  const lots = day.lots.flatMap((lot) => {
+    const birds = basis.batches.find(({ batchId }) => batchId === lot.batchId)!.aliveBirds;
+    return birds > 0 ? [{ ...lot, birds, cutUp: Math.min(birds, lot.cutUp) }] : [];
+  });
+  return planForDate(basis, day.processedOn, { ...day, lots }, (line) => playedLine(line, REPLICATIONS)).plan
+    .line.lineMinutes;
+}, KEPT_DAYS);

@@ -3,56 +3,79 @@ import { playedLine } from "#app/server/day/played-line.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { farmMeans, placeOf } from "#app/server/farm/farm-means.server.ts";
 import { flockOf } from "#app/server/farm/flock-of.server.ts";
-import { type PlanBasis, type PlanForDate, planForDate } from "#core/day/plan/plan-for-date.ts";
+import {
+  type BatchBasis,
+  type PlanBasis,
+  type PlanForDate,
+  planForDate,
+} from "#core/day/plan/plan-for-date.ts";
 import { type RunProgress, runProgress } from "#core/day/run/run-progress.ts";
-import type { Batch } from "#db/batch/batch-queries.server.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
+/** What a day's plan is asked for: the day itself, 0 for one that is not set yet, and the batches that it takes birds of. */
+export interface DayAsked {
+  readonly dayId: number;
+  readonly batchIds: readonly number[];
+}
+
+const askedOf = ({ id, lots }: ProcessingDay): DayAsked => ({
+  dayId: id,
+  batchIds: lots.map(({ batchId }) => batchId),
+});
+
 /**
- * What the batch, the farm and its place say, whatever is chosen.
+ * What the batches, the farm and its place say, whatever is chosen.
  *
- * @param dayId the day whose own birds are free for it; 0 for one that is not set yet
  * @param iceBagsInStock bags that the day will find, where that matters: it takes the plans of the days before
  */
 export function planBasis(
   here: FarmContext,
   farm: Farm,
-  batch: Batch,
-  dayId = 0,
+  { dayId, batchIds }: DayAsked,
   iceBagsInStock?: number,
 ): PlanBasis {
+  const { file } = here;
   return {
-    aliveBirds: here.file.freeForDay(batch.id, dayId),
-    flock: flockOf(here, farm, batch, here.file.story(batch.id)),
+    batches: batchIds.map((batchId): BatchBasis => {
+      const batch = file.batch(batchId)!;
+      return {
+        batchId,
+        name: batch.name,
+        aliveBirds: file.freeForDay(batchId, dayId),
+        flock: flockOf(here, farm, batch, file.story(batchId)),
+        pens: file.pens(batchId).map(({ pen, birdCount }) => ({ name: pen, birds: birdCount })),
+      };
+    }),
     means: { ...farmMeans(farm), ownPace: farmPace(here, farm) },
-    pens: here.file.pens(batch.id).map(({ pen, birdCount }) => ({ name: pen, birds: birdCount })),
     iceBagsInStock,
-    helpers: here.file.people.people(),
+    helpers: file.people.people(),
     place: placeOf(farm),
     timeZone: farm.timeZone,
   };
 }
 
+export const basisOfDay = (here: FarmContext, farm: Farm, day: ProcessingDay, iceBagsInStock?: number) =>
+  planBasis(here, farm, askedOf(day), iceBagsInStock);
+
 export function planOf(
   here: FarmContext,
   farm: Farm,
-  batch: Batch,
   day: ProcessingDay,
   iceBagsInStock?: number,
 ): PlanForDate {
-  const basis = planBasis(here, farm, batch, day.id, iceBagsInStock);
-  return planForDate(basis, day.processedOn, day, playedLine);
+  return planForDate(basisOfDay(here, farm, day, iceBagsInStock), day.processedOn, day, playedLine);
 }
 
 /** The same to be sent to a page, without each morning's end, which only a curve asks for. */
-export function planToSend(here: FarmContext, farm: Farm, batch: Batch, day: ProcessingDay): PlanForDate {
-  const planned = planOf(here, farm, batch, day);
+export function planToSend(here: FarmContext, farm: Farm, day: ProcessingDay): PlanForDate {
+  const planned = planOf(here, farm, day);
   const { line } = planned.plan;
   const answer = { ...line.answer, lastChills: [] };
   return { ...planned, plan: { ...planned.plan, line: { ...line, answer } } };
 }
 
 export function progressOf(here: FarmContext, day: ProcessingDay): RunProgress {
-  return runProgress(here.file.run.events(day.id), day.birds, here.now());
+  return runProgress(here.file.run.events(day.id), birdsOf(day), here.now());
 }

@@ -4,6 +4,7 @@ import { forecastDays } from "#app/server/device/weather.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { farmMeans, hourRate } from "#app/server/farm/farm-means.server.ts";
 import { flockOf } from "#app/server/farm/flock-of.server.ts";
+import { lotsOfDay } from "#app/server/farm/required.server.ts";
 import { remembered } from "#app/server/remembered.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
@@ -71,7 +72,13 @@ export function seasonFacts(here: FarmContext, farm: Farm, onlyBatchId?: number)
       frozenNow: file.freezers.storedCount(),
       restingNow: [],
     },
-    dressedByYear: file.books.dressedByYear(),
+    // A limit on the farm's own birds does not count a neighbor's.
+    dressedByYear: Object.fromEntries(
+      file.books
+        .dressedByYear()
+        .filter(({ ownerId }) => ownerId === undefined)
+        .map(({ year, birds }) => [year, birds]),
+    ),
     highs: forecastDays(here, farm, today, AHEAD_DAYS).map(({ highCelsius }) => highCelsius),
   };
 }
@@ -112,19 +119,19 @@ export function feedPrice({ feed }: Pick<BatchStory, "feed">): Setting {
   );
 }
 
+/** Each lot of a scheduled day is a held day of its own: they take room and birds alike. */
 function heldDays(here: FarmContext, terms: SeasonTerms): HeldDay[] {
-  return here.file.openDays().map((day) => {
-    const batch = here.file.batch(day.batchId)!;
-    return {
+  return here.file.openDays().flatMap((day) =>
+    lotsOfDay(here, day).map(({ batch, batchId, batchName, birds, cutUp }) => ({
       dayId: day.id,
       day: day.processedOn,
-      batchId: day.batchId,
-      batchName: batch.name,
-      birds: day.birds,
-      cutUp: day.cutUp,
+      batchId,
+      batchName,
+      birds,
+      cutUp,
       restDays: terms.restDays ?? REST_DAYS[batch.kind],
-    };
-  });
+    })),
+  );
 }
 
 /** Money and limits, the farm's own where it said so. */

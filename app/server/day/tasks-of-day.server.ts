@@ -10,7 +10,6 @@ import { comes } from "#core/day/crew/who-can-come.ts";
 import { type DayTask, dayTasks, type TaskPerson } from "#core/day/tasks/day-tasks.ts";
 import { NO_RULES } from "#core/safety/person-rules.ts";
 import { REST_DAYS } from "#core/season/season-constants.ts";
-import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
@@ -18,12 +17,7 @@ import type { Farm } from "#db/farm/farm-queries.server.ts";
 const AROUND_DAYS = 30;
 
 /** What follows from a day, each with who would do it. */
-export function tasksOfDay(
-  here: FarmContext,
-  farm: Farm,
-  batch: Batch,
-  day: ProcessingDay,
-): (DayTask & TaskWords)[] {
+export function tasksOfDay(here: FarmContext, farm: Farm, day: ProcessingDay): (DayTask & TaskWords)[] {
   const file = here.file;
   const today = localDayOf(here.now(), farm.timeZone);
   const terms = seasonTerms(here, farm, file.season.setting(), today);
@@ -35,14 +29,13 @@ export function tasksOfDay(
         fromOn <= day.processedOn &&
         day.processedOn <= toOn,
     );
-  const planned = planOf(here, farm, batch, day, iceBagsLeft(here, farm, day));
+  const planned = planOf(here, farm, day, iceBagsLeft(here, farm, day));
   const tasks = dayTasks({
     processedOn: day.processedOn,
     choices: planned.choices,
-    batchName: batch.name,
     timeZone: day.timeZone,
     plan: planned.plan,
-    restDays: terms.restDays ?? REST_DAYS[batch.kind],
+    restDays: terms.restDays ?? Math.max(...planned.plan.lots.map(({ kind }) => REST_DAYS[kind])),
     people: peopleAround(here, day),
     toBook: terms.hiredThing !== "" && !isBooked ? terms.hiredThing : undefined,
     today,

@@ -13,15 +13,12 @@ export function flockOf(
   { weighings }: Pick<BatchStory, "weighings">,
 ): Flock {
   let current = batch.arrivedCount - batch.lostCount;
-  const takings = here.file.daysOf(batch.id).map((day) => {
-    const taking = {
-      takenOn: day.processedOn,
-      birds: day.birds,
-      ofBirds: current,
-      which: day.whichBirds,
-    };
-    current -= day.birds;
-    return taking;
+  const takings = here.file.daysOf(batch.id).flatMap(({ processedOn, lots }) => {
+    const lot = lots.find(({ batchId }) => batchId === batch.id);
+    if (!lot) return [];
+    const taking = { takenOn: processedOn, birds: lot.birds, ofBirds: current, which: lot.whichBirds };
+    current -= lot.birds;
+    return [taking];
   });
   return {
     takings,

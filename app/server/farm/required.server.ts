@@ -2,6 +2,7 @@ import { data } from "react-router";
 import { type FarmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
+import type { DayLot } from "#db/day/lot-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** Reads an id out of an address. @throws a 404 page if there is no such thing. */
@@ -18,14 +19,27 @@ export function requireBatch(here: FarmContext, text: string | undefined): Batch
   return batch;
 }
 
+/** A lot of a day, and the batch that its birds are of. */
+export interface LotOfDay extends DayLot {
+  readonly batch: Batch;
+  readonly batchName: string;
+}
+
+/** A day's lots in the order in which they are killed. */
+export const lotsOfDay = ({ file }: FarmContext, { lots }: Pick<ProcessingDay, "lots">): LotOfDay[] =>
+  lots.flatMap((lot) => {
+    const batch = file.batch(lot.batchId);
+    return batch ? [{ ...lot, batch, batchName: batch.name }] : [];
+  });
+
 /** @throws a 404 page if there is no such day */
 export function requireDay(
   here: FarmContext,
   text: string | undefined,
-): { farm: Farm; day: ProcessingDay; batch: Batch } {
+): { farm: Farm; day: ProcessingDay; lots: LotOfDay[] } {
   const farm = requireFarm(here);
   const day = here.file.day(idFrom(text, "day"));
-  const batch = day && here.file.batch(day.batchId);
-  if (!day || !batch) throw data("That day does not exist.", { status: 404 });
-  return { farm, day, batch };
+  const lots = day ? lotsOfDay(here, day) : [];
+  if (!day || lots.length === 0) throw data("That day does not exist.", { status: 404 });
+  return { farm, day, lots };
 }

@@ -1,13 +1,14 @@
 import type { LinePlan } from "#core/day/plan/line-plan.ts";
-import type { PlanInput } from "#core/day/plan/plan-input.ts";
-import { bathSetup, dipAt, type ScaldPlan } from "#core/day/plan/scald-plan.ts";
+import type { LotInput, PlanInput } from "#core/day/plan/plan-input.ts";
+import { bathSetup, type ScaldPlan, settingChange } from "#core/day/plan/scald-plan.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
-import type { LineDay } from "#core/processing-line/line-day.ts";
+import { birdsOf, type LineDay } from "#core/processing-line/line-day.ts";
 import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
 import { mostWithin } from "#core/quantity/most-within.ts";
 import { bathThroughput } from "#core/scald/bath.ts";
 import { BATH } from "#core/scald/bath-constants.ts";
 import { type BathDay, bathDay, bathDunk } from "#core/scald/bath-day.ts";
+import type { BathSetting } from "#core/scald/bath-setting.ts";
 import {
   CUTICLE_LIMIT_CELSIUS,
   DOSE_RATIOS,
@@ -28,21 +29,29 @@ export interface Remedy {
   readonly watts: number | undefined;
 }
 
-export interface BathOnDay {
+/** How the bath fares with one lot. */
+export interface BathOfLot {
   /** What a load does: degrees, and minutes until it is back; undefined where it never is. */
   readonly sagKelvin: number;
   readonly recoveryMinutes: number | undefined;
-  /** In the line's fastest hour. */
+  /** In the lot's fastest hour. */
   readonly demandBirdsPerHour: number;
   readonly heldBirdsPerHour: number;
-  /** At the pace of an ordinary morning: the first bird that finds the water below the method's band; undefined if none. */
+  /** At the pace of an ordinary morning: the first bird of the day that finds the water below the method's band; undefined if none. */
   readonly failsAtBird: number | undefined;
   /** How far below its setting the water gets, °C. */
   readonly lowestBelow: number;
-  /** A dip where the water is at its lowest of the day, coming back as it does. */
+  /** A dip where the water is at its lowest for the lot, coming back as it does. */
   readonly coldest: ColdestDip;
   /** Empty where it keeps up. */
   readonly remedies: readonly Remedy[];
+  /** From the setting of the lot before; undefined where that is the same. */
+  readonly setting: BathSetting | undefined;
+}
+
+export interface BathOnDay {
+  /** In the order of the lots. */
+  readonly lots: readonly BathOfLot[];
   readonly energy: BathDay;
   readonly waterChanges: { readonly count: number; readonly minutes: number };
 }
@@ -64,11 +73,40 @@ const ASKING_MORNINGS = 16;
 const KILL_TO_SCALD_MINUTES = 3;
 
 /** Whether the farm's bath stays hot for the birds as the line brings them, and what to do where it doesn't. See docs/sources.md#bath. */
-export function bathOnDay(plan: PlanInput, scald: ScaldPlan, line: LinePlan): BathOnDay {
-  const { choices, means, flock } = plan;
+export function bathOnDay(plan: PlanInput, scalds: readonly ScaldPlan[], line: LinePlan): BathOnDay {
+  const { means } = plan;
+  const { day } = line.setup;
+  const asking = withoutBath(day);
+  const scaldMinutes = asking.kills.map(({ p50 }) => p50 + KILL_TO_SCALD_MINUTES);
+  let from = 0;
+  const lots = plan.lots.map((lot, index) => {
+    const own = scaldMinutes.slice(from, from + lot.choices.birds).toSorted((a, b) => a - b);
+    const ofLot = bathOfLot(lot, scalds[index]!, means, own);
+    const setting = settingChange(means, scalds[index - 1], scalds[index]!);
+    const failsAtBird = ofLot.failsAtBird === undefined ? undefined : from + ofLot.failsAtBird;
+    from += lot.choices.birds;
+    return { ...ofLot, failsAtBird, setting };
+  });
+  const breaks = day.breaks.reduce((sum, { minutes }) => sum + minutes, 0);
+  const workingHours = Math.max(0.25, ((asking.lastInChill?.p50 ?? line.lineMinutes) - breaks) / 60);
+  const changes = day.changeWaterEvery === undefined ? 0 : Math.floor((from - 1) / day.changeWaterEvery);
+  return {
+    lots,
+    energy: energyOfDay(plan, scalds, workingHours),
+    waterChanges: { count: changes, minutes: changes > 0 ? day.lots[0]!.waterChangeMinutes : 0 },
+  };
+}
+
+/** @param scaldMinutes when each of its birds comes to a bath that never sags; rising */
+function bathOfLot(
+  lot: LotInput,
+  scald: ScaldPlan,
+  means: Means,
+  scaldMinutes: readonly number[],
+): Omit<BathOfLot, "setting"> {
   const setCelsius = scald.bath.value;
   const open = bathSetup(means, "likely", "open");
-  const birds = { liveKilograms: flock.live.value, tapCelsius: means.tapCelsius.value, isToppedUp: true };
+  const birds = birdsInBath(lot, means);
   const dunk = bathDunk({
     bath: open,
     bathCelsius: setCelsius,
@@ -79,18 +117,13 @@ export function bathOnDay(plan: PlanInput, scald: ScaldPlan, line: LinePlan): Ba
   const { netWatts } = bathThroughput({ bath: open, setCelsius, ...birds });
   const capacity = open.waterKilograms * BATH.waterJoulePerKilogramKelvin + open.vesselJoulePerKelvin;
   const recoveryPerMinute = (netWatts * 60) / capacity;
-  const band = METHOD_BATH[choices.scaldMethod];
-  const { day } = line.setup;
-  const asking = withoutBath(day);
-  const scaldMinutes = asking.kills.map(({ p50 }) => p50 + KILL_TO_SCALD_MINUTES).toSorted((a, b) => a - b);
+  const band = METHOD_BATH[lot.choices.scaldMethod];
   const walked = walk({
     scaldMinutes,
     sagPerBird: dunk.sagKelvin / means.scalder.scaldAtOnce,
     recoveryPerMinute,
     band: band.set - band.band[0],
   });
-  const breaks = day.breaks.reduce((sum, { minutes }) => sum + minutes, 0);
-  const workingHours = Math.max(0.25, ((asking.lastInChill?.p50 ?? line.lineMinutes) - breaks) / 60);
   const demandBirdsPerHour = mostWithin(scaldMinutes, 60);
   return {
     sagKelvin: dunk.sagKelvin,
@@ -98,30 +131,59 @@ export function bathOnDay(plan: PlanInput, scald: ScaldPlan, line: LinePlan): Ba
     demandBirdsPerHour,
     heldBirdsPerHour: scald.birdsPerHour.value,
     ...walked,
-    coldest: coldestDip(plan, scald, walked.lowestBelow, recoveryPerMinute),
-    remedies: walked.failsAtBird === undefined ? [] : remedies(plan, setCelsius, demandBirdsPerHour),
-    energy: bathDay({
+    coldest: coldestDip(lot, scald, walked.lowestBelow, recoveryPerMinute),
+    remedies: walked.failsAtBird === undefined ? [] : remedies(lot, means, setCelsius, demandBirdsPerHour),
+  };
+}
+
+type Means = PlanInput["means"];
+
+const birdsInBath = ({ flock }: LotInput, means: Means) => ({
+  liveKilograms: flock.live.value,
+  tapCelsius: means.tapCelsius.value,
+  isToppedUp: true,
+});
+
+/** The bath is heated for the first lot and held for each in turn, by its share of the birds. */
+function energyOfDay(
+  { lots, means }: PlanInput,
+  scalds: readonly ScaldPlan[],
+  workingHours: number,
+): BathDay {
+  const open = bathSetup(means, "likely", "open");
+  const all = birdsOf({ lots: lots.map(({ choices }) => choices) });
+  const parts = lots.map((lot, index) =>
+    bathDay({
       bath: open,
       heatUpLossWattPerKelvin: bathSetup(means, "likely", "as-it-is").lossWattPerKelvin,
       workingLossWattPerKelvin: open.lossWattPerKelvin,
-      fillCelsius: means.scalder.fillCelsius.value,
-      setCelsius,
-      birds: choices.birds,
-      workingHours,
-      ...birds,
+      fillCelsius: index === 0 ? means.scalder.fillCelsius.value : scalds[index - 1]!.bath.value,
+      setCelsius: scalds[index]!.bath.value,
+      birds: lot.choices.birds,
+      workingHours: (workingHours * lot.choices.birds) / all,
+      ...birdsInBath(lot, means),
     }),
-    waterChanges: day.changeWaterEvery
-      ? {
-          count: Math.floor((choices.birds - 1) / day.changeWaterEvery),
-          minutes: day.lots[0]!.waterChangeMinutes,
-        }
-      : { count: 0, minutes: 0 },
+  );
+  const sum = (of: (part: BathDay) => number | undefined) =>
+    parts.reduce<number | undefined>((running, part) => {
+      const value = of(part);
+      return running === undefined || value === undefined ? undefined : running + value;
+    }, 0);
+  const [first] = parts;
+  if (parts.length === 1) return first!;
+  return {
+    heatUpKilowattHours: sum(({ heatUpKilowattHours }) => heatUpKilowattHours),
+    workingKilowattHours: sum(({ workingKilowattHours }) => workingKilowattHours)!,
+    totalKilowattHours: sum(({ totalKilowattHours }) => totalKilowattHours),
+    duty: Math.max(...parts.map(({ duty }) => duty)),
+    keepsUp: parts.every(({ keepsUp }) => keepsUp),
+    propaneKilograms: sum(({ propaneKilograms }) => propaneKilograms),
   };
 }
 
 /** The dip at the lowest water of the day, which comes back towards its setting or, without heat to spare, stays. */
 function coldestDip(
-  { kind, choices }: PlanInput,
+  { kind, choices }: LotInput,
   scald: ScaldPlan,
   lowestBelow: number,
   recoveryPerMinute: number,
@@ -171,7 +233,7 @@ function walk({
   sagPerBird: number;
   recoveryPerMinute: number;
   band: number;
-}): Pick<BathOnDay, "failsAtBird" | "lowestBelow"> {
+}): Pick<BathOfLot, "failsAtBird" | "lowestBelow"> {
   let below = 0;
   let lowestBelow = 0;
   let failsAtBird: number | undefined;
@@ -186,7 +248,7 @@ function walk({
   return { failsAtBird, lowestBelow };
 }
 
-function remedies({ choices, means, flock }: PlanInput, setCelsius: number, asked: number): Remedy[] {
+function remedies({ choices, flock }: LotInput, means: Means, setCelsius: number, asked: number): Remedy[] {
   const held = (bath: ReturnType<typeof bathSetup>, set: number, tapCelsius: number) =>
     bathThroughput({ bath, setCelsius: set, liveKilograms: flock.live.value, tapCelsius, isToppedUp: true })
       .birdsPerHour;
@@ -215,22 +277,4 @@ function remedies({ choices, means, flock }: PlanInput, setCelsius: number, aske
     way("hot-top-up", held(open, setCelsius, HOT_TOP_UP_CELSIUS)),
     way("more-power", asked, (lost + (asked * joulePerBird) / 3600) / open.efficiency),
   ];
-}
-
-/** A bath, and how long birds of this kind need in it: at least, best and at most, seconds; undefined where it is too cool. */
-export interface DipPoint {
-  readonly celsius: number;
-  readonly seconds: number;
-  readonly earliest: number;
-  readonly latest: number;
-}
-
-/** Temperature against time for this kind by the chosen method's dose, a point each half degree from the floor to the skin's ceiling. */
-export function dipCurve({ kind, choices }: PlanInput, { skinCeilingCelsius }: ScaldPlan): DipPoint[] {
-  const points: DipPoint[] = [];
-  for (let celsius = 50; celsius <= skinCeilingCelsius; celsius += 0.5) {
-    const { seconds, secondsEarliest, secondsLatest } = dipAt(celsius, kind, choices.scaldMethod);
-    points.push({ celsius, seconds: seconds!, earliest: secondsEarliest!, latest: secondsLatest! });
-  }
-  return points;
 }

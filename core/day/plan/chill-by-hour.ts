@@ -3,8 +3,9 @@ import { quotedChillHours } from "#core/chill/chill-deadline.ts";
 import { chillTime } from "#core/chill/chill-time.ts";
 import type { ChillPlan } from "#core/day/plan/chill-plan.ts";
 import type { LinePlan } from "#core/day/plan/line-plan.ts";
-import type { PlanInput } from "#core/day/plan/plan-input.ts";
+import type { LotInput, PlanInput } from "#core/day/plan/plan-input.ts";
 import { SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 
 /** A flock of very mixed size still has no bird lighter than this share of its mean. */
 const LEAST_OF_MEAN = 0.2;
@@ -50,22 +51,21 @@ export interface ChillByHour {
  * @param atHandKilograms bought and made; undefined where no one said
  */
 export function chillByHour(
-  { flock, choices, means }: PlanInput,
+  { lots, means }: PlanInput,
   line: LinePlan,
   chill: Pick<ChillPlan, "ice" | "parts" | "tank">,
   atHandKilograms: number | undefined,
 ): ChillByHour {
-  const mean = flock.dressed.value;
-  const given = heatGiven(mean, SURFACE_COEFFICIENT[means.chillMethod]);
-  const coldMinutes = given.hours * 60;
-  const chills = line.answer.chills.map(({ p50 }) => p50);
+  const birds = inTanks(lots, means, line);
+  const allKilograms = birds.reduce((sum, { kilograms }) => sum + kilograms, 0);
   const fillMinute = -SET_UP_MINUTES;
-  const lastCold = (chills.at(-1) ?? 0) + coldMinutes;
+  const lastCold = Math.max(0, ...birds.map(({ coldAt }) => coldAt));
   const { carcassKilograms, waterKilograms, wallKilograms } = chill.parts;
   const meltedBy = (minute: number) => {
-    const heat = chills.reduce((sum, at) => sum + given.share((minute - at) / 60), 0) / choices.birds;
+    const heat = birds.reduce((sum, bird) => sum + bird.kilograms * bird.given((minute - bird.at) / 60), 0);
     const share = Math.min(1, (minute - fillMinute) / (lastCold - fillMinute));
-    return minute <= fillMinute ? 0 : waterKilograms + heat * carcassKilograms + share * wallKilograms;
+    const ofBirds = allKilograms > 0 ? (heat / allKilograms) * carcassKilograms : 0;
+    return minute <= fillMinute ? 0 : waterKilograms + ofBirds + share * wallKilograms;
   };
   const count = Math.ceil((lastCold - fillMinute) / 60);
   const hours = Array.from({ length: count }, (_, index): ChillHour => {
@@ -73,34 +73,65 @@ export function chillByHour(
     return {
       fromMinute: fillMinute + index * 60,
       meltedKilograms: meltedBy(to),
-      birdsIn: chills.filter((at) => at <= to).length,
-      coldBirds: chills.filter((at) => at + coldMinutes <= to + 1e-9).length,
+      birdsIn: birds.filter(({ at }) => at <= to).length,
+      coldBirds: birds.filter(({ coldAt }) => coldAt <= to + 1e-9).length,
     };
   });
   const room = chill.tank.birdsThatFit.value;
-  const slowest = line.answer.longestWait.pluckToChill;
-  const end = (deviations: number): ChillOfBird => {
-    const weight = mean * Math.max(LEAST_OF_MEAN, 1 + deviations * flock.cv);
-    const { hours: toCold } = heatGiven(weight, SURFACE_COEFFICIENT[means.chillMethod]);
-    const quotedHours = quotedChillHours(weight);
-    return {
-      carcassKilograms: weight,
-      hours: toCold,
-      waitMinutes: slowest,
-      quotedHours,
-      isWithinQuoted: toCold + slowest / 60 <= quotedHours,
-    };
-  };
+  const ends = lots.flatMap((lot) =>
+    [-END_BIRD_DEVIATIONS, END_BIRD_DEVIATIONS].map((deviations) => endBird(lot, deviations, means, line)),
+  );
+  const byWeight = ends.toSorted((one, other) => one.carcassKilograms - other.carcassKilograms);
   return {
     hours,
     iceOutMinute:
       atHandKilograms === undefined || meltedBy(lastCold) <= atHandKilograms + 1e-9
         ? undefined
         : whenMelted(atHandKilograms, meltedBy, fillMinute, lastCold),
-    fullMinute: room < choices.birds ? chills[Math.max(0, room - 1)] : undefined,
-    firstColdMinute: (chills[0] ?? 0) + coldMinutes,
-    lightest: end(-END_BIRD_DEVIATIONS),
-    heaviest: end(END_BIRD_DEVIATIONS),
+    fullMinute:
+      room < birdsOf({ lots: lots.map(({ choices }) => choices) })
+        ? birds[Math.max(0, room - 1)]?.at
+        : undefined,
+    firstColdMinute: birds.length > 0 ? Math.min(...birds.map(({ coldAt }) => coldAt)) : lastCold,
+    lightest: byWeight[0]!,
+    heaviest: byWeight.at(-1)!,
+  };
+}
+
+/** The day's birds in the order of reaching the tanks, which is taken to be that of their lots, each as its lot's mean. */
+function inTanks(lots: readonly LotInput[], { chillMethod }: PlanInput["means"], line: LinePlan) {
+  const ofLots = lots.flatMap(({ choices, flock }) => {
+    const kilograms = flock.dressed.value;
+    const { hours, share } = heatGiven(kilograms, SURFACE_COEFFICIENT[chillMethod]);
+    return Array<{ kilograms: number; hours: number; given: typeof share }>(choices.birds).fill({
+      kilograms,
+      hours,
+      given: share,
+    });
+  });
+  return line.answer.chills.map(({ p50: at }, index) => {
+    const { hours, ...bird } = ofLots[index]!;
+    return { ...bird, at, coldAt: at + hours * 60 };
+  });
+}
+
+/** A bird of a lot so many standard deviations from its mean. */
+function endBird(
+  { flock }: LotInput,
+  deviations: number,
+  { chillMethod }: PlanInput["means"],
+  line: LinePlan,
+): ChillOfBird {
+  const slowest = line.answer.longestWait.pluckToChill;
+  const weight = flock.dressed.value * Math.max(LEAST_OF_MEAN, 1 + deviations * flock.cv);
+  const { hours } = heatGiven(weight, SURFACE_COEFFICIENT[chillMethod]);
+  const quotedHours = quotedChillHours(weight);
+  return {
+    carcassKilograms: weight,
+    hours,
+    waitMinutes: slowest,
+    quotedHours,
+    isWithinQuoted: hours + slowest / 60 <= quotedHours,
   };
 }
 

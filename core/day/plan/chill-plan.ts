@@ -15,7 +15,8 @@ import { chillTime } from "#core/chill/chill-time.ts";
 import { fridgeChill } from "#core/chill/fridge-chill.ts";
 import { iceNeed, tankRoom } from "#core/chill/ice-need.ts";
 import type { LinePlan } from "#core/day/plan/line-plan.ts";
-import type { PlanInput } from "#core/day/plan/plan-input.ts";
+import { meanOfBirds, type PlanInput } from "#core/day/plan/plan-input.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 import { inputSetting } from "#core/reckoning/setting.ts";
 
@@ -58,14 +59,18 @@ export interface BrinePlan {
 }
 
 /** Ice to buy, how long to 40 °F, and whether the tanks hold the birds. */
-export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan): ChillPlan {
-  const mean = flock.dressed.value;
-  const heavy = mean * (1 + END_BIRD_DEVIATIONS * flock.cv);
+export function chillPlan(plan: PlanInput, line: LinePlan): ChillPlan {
+  const { lots, choices, means } = plan;
+  const birds = birdsOf(choices);
+  const mean = meanOfBirds(lots, ({ flock }) => flock.dressed.value);
+  const heavy = Math.max(
+    ...lots.map(({ flock }) => flock.dressed.value * (1 + END_BIRD_DEVIATIONS * flock.cv)),
+  );
   const hours = hoursOf(heavy, means);
-  const waterKilograms = TANK.waterRatio * choices.birds * mean;
+  const waterKilograms = TANK.waterRatio * birds * mean;
   const heldHours = line.lineMinutes / 60 + hours.value;
   const need = iceNeed({
-    birds: choices.birds,
+    birds,
     carcassKilograms: mean,
     carcassStartCelsius: ICE.carcassStartCelsius,
     carcassEndCelsius: ICE.carcassEndCelsius,
@@ -79,7 +84,7 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
     margin: ICE.margin,
     bagKilograms: means.bagKilograms.value,
   });
-  const ice = iceReckoning({ choices, flock, means }, need, heldHours);
+  const ice = iceReckoning(plan, mean, need, heldHours);
   const room = tankRoom(mean, means.tankLiters.value);
   const ownKilograms = means.ownIce.jugKilograms + means.ownIce.madeKilograms;
   const part = (joules: number) => (joules / need.coldPerKilogramJoules) * (1 + ICE.margin);
@@ -91,12 +96,12 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
       wallKilograms: part(need.wallJoules),
     },
     ownKilograms,
-    brine: brinePlan(choices.brineFraction, choices.birds * mean),
+    brine: brinePlan(choices.brineFraction, birds * mean),
     bags: bagsReckoning(ice.value, ownKilograms, means),
     hours,
     quotedHours: quotedChillHours(heavy),
     isWithinQuoted: hours.value <= quotedChillHours(heavy),
-    refrigeratorHours: refrigeratorHours(choices.birds, heavy),
+    refrigeratorHours: refrigeratorHours(birds, heavy),
     uptake: waterUptake({ ...SLUSH_UPTAKE, hours: hours.value }),
     tank: {
       birdsThatFit: reckoning({
@@ -109,7 +114,7 @@ export function chillPlan({ flock, choices, means }: PlanInput, line: LinePlan):
         rule: "birds-in-tanks",
         source: "ice",
       }),
-      fillsNeeded: room.birdsThatFit > 0 ? Math.ceil(choices.birds / room.birdsThatFit) : Infinity,
+      fillsNeeded: room.birdsThatFit > 0 ? Math.ceil(birds / room.birdsThatFit) : Infinity,
     },
   };
 }
@@ -138,7 +143,8 @@ function hoursOf(carcassKilograms: number, { chillMethod }: PlanInput["means"]):
 }
 
 function iceReckoning(
-  { choices, flock, means }: Pick<PlanInput, "choices" | "flock" | "means">,
+  { lots, choices, means }: PlanInput,
+  mean: number,
   need: ReturnType<typeof iceNeed>,
   heldHours: number,
 ): Reckoning {
@@ -146,8 +152,8 @@ function iceReckoning(
     value: need.iceKilograms,
     unit: "kg",
     inputs: [
-      input("birds", choices.birds, "birds", "farm-setting"),
-      input("dressed-weight-per-bird", flock.dressed.value, "carcass-kg", flock.dressed.provenance),
+      input("birds", birdsOf(choices), "birds", "farm-setting"),
+      input("dressed-weight-per-bird", mean, "carcass-kg", lots[0]!.flock.dressed.provenance),
       input("ice-for-the-birds", need.carcassJoules / need.coldPerKilogramJoules, "kg", "calculated"),
       inputSetting("water-temperature", means.tapCelsius, "°C"),
       input("ice-for-the-water", need.waterJoules / need.coldPerKilogramJoules, "kg", "calculated"),

@@ -1,9 +1,17 @@
 import { describe, expect, test } from "vitest";
 import { instantOf, localClock } from "#core/calendar/farm-time.ts";
 import { dayPlan } from "#core/day/plan/day-plan.ts";
-import { BASIS, CHOICES, MEANS, own } from "#core/day/plan/days-of-tests.ts";
+import {
+  BASIS,
+  CHOICES,
+  choicesOf,
+  MEANS,
+  type OneLotChoices,
+  ofOneLot,
+  own,
+} from "#core/day/plan/days-of-tests.ts";
 import { planForDate, planInput } from "#core/day/plan/plan-for-date.ts";
-import type { DayChoices, FarmMeans } from "#core/day/plan/plan-input.ts";
+import type { FarmMeans } from "#core/day/plan/plan-input.ts";
 import { STATIONS, type Station } from "#core/processing-line/line-station.ts";
 import type { Reckoning } from "#core/reckoning/reckoning.ts";
 
@@ -12,14 +20,15 @@ const ZONE = BASIS.timeZone;
 function plan(
   day: string,
   time: string,
-  change: Partial<DayChoices> = {},
+  change: Partial<OneLotChoices> = {},
   means: Partial<FarmMeans> = {},
   iceBagsInStock?: number,
 ) {
   const start = instantOf(day, time, ZONE);
   if (!start.exists) throw new Error("no such time");
   const basis = { ...BASIS, iceBagsInStock, means: { ...MEANS, ...means } };
-  return planForDate(basis, day, { ...CHOICES, startAt: start.at, ...change });
+  const planned = planForDate(basis, day, choicesOf({ ...CHOICES, startAt: start.at }, change));
+  return { plan: ofOneLot(planned.plan), forecast: planned.plan.lots[0]!.forecast };
 }
 
 const clock = (at: Reckoning) => localClock(at.value, ZONE);
@@ -62,21 +71,21 @@ test("breaks put the end off by their length and lengthen the last bird's wait",
 });
 
 test("it is safe to light the burner before it is likely enough, and 9 in 10 comes after an even chance", () => {
-  const { scald, line } = plan("2026-09-19", "07:00").plan;
-  if (!scald.burner.possible) throw new Error("the bath should get there");
-  expect(scald.burner.safeAt.value).toBeLessThan(scald.burner.likelyAt.value);
+  const { heat, line } = plan("2026-09-19", "07:00").plan;
+  if (!heat.burner.possible) throw new Error("the bath should get there");
+  expect(heat.burner.safeAt.value).toBeLessThan(heat.burner.likelyAt.value);
   expect(line.nineInTenAt.value).toBeGreaterThan(line.likelyAt.value);
 });
 
 test("2 kW on a 15 A breaker asks for 20.8 A and is over it", () => {
-  const { circuit } = plan("2026-09-19", "07:00").plan.scald;
+  const { circuit } = plan("2026-09-19", "07:00").plan.heat;
   expect(circuit?.isOverloaded).toBe(true);
   expect(circuit?.neededAmps.value).toBeCloseTo(20.833, 3);
 });
 
 test("a bath too weak for its school says where it stops instead of when to light it", () => {
   const weak = { ...MEANS.scalder, powerWatts: own(300) };
-  const { burner } = plan("2026-09-19", "07:00", {}, { scalder: weak }).plan.scald;
+  const { burner } = plan("2026-09-19", "07:00", {}, { scalder: weak }).plan.heat;
   expect(burner.possible).toBe(false);
   if (!burner.possible) expect(burner.ceiling.value).toBeLessThan(60);
 });
@@ -135,14 +144,12 @@ test("somebody who goes home before the birds are done leaves the day said to be
     fromMinute: undefined,
     toMinute: 7 * 60 + 20,
   };
-  const basis = { ...BASIS, aliveBirds: 20, helpers: [pell] };
-  const { input } = planInput(basis, "2026-09-19", {
-    ...CHOICES,
-    startAt: start.at,
-    birds: 20,
-    people: 1,
-    crew: [{ personId: 1, name: "Pell", stations: STATIONS }],
-  });
+  const basis = { ...BASIS, helpers: [pell] };
+  const choices = choicesOf(
+    { ...CHOICES, startAt: start.at },
+    { birds: 20, people: 1, crew: [{ personId: 1, name: "Pell", stations: STATIONS }] },
+  );
+  const input = planInput(basis, "2026-09-19", choices);
   const { line } = dayPlan(input);
   expect(line.setup.faults).toEqual([{ what: "leaves-too-early" }]);
   expect(line.answer.chilledBirds).toBe(20);
@@ -184,8 +191,11 @@ test("a weak bath fails at a bird that is named, and what is enough of the ways 
 });
 
 describe("the tanks by the hour", () => {
-  const day = (change: Partial<DayChoices> = {}, means: Partial<FarmMeans> = {}, iceBagsInStock?: number) =>
-    plan("2026-09-19", "07:00", change, means, iceBagsInStock).plan;
+  const day = (
+    change: Partial<OneLotChoices> = {},
+    means: Partial<FarmMeans> = {},
+    iceBagsInStock?: number,
+  ) => plan("2026-09-19", "07:00", change, means, iceBagsInStock).plan;
 
   test("melt no ice before they are filled, all of the plan's by the last bird, and never less by a later hour", () => {
     const { chill, tanks } = day();
@@ -232,7 +242,7 @@ describe("the tanks by the hour", () => {
 });
 
 describe("what is done with the birds", () => {
-  const line = (change: Partial<DayChoices>) =>
+  const line = (change: Partial<OneLotChoices>) =>
     plan("2026-09-19", "07:00", { breakMinutes: 0, ...change }).plan.line;
 
   test("takes longer with feet kept, in rain, or packed on the same day, which needs its stations", () => {

@@ -1,11 +1,12 @@
 import { dressedWeight, expectedCuts } from "#core/carcass-yield/expected-cuts.ts";
 import { CUT_SHARES, DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
-import { type BathOnDay, bathOnDay, type DipPoint, dipCurve } from "#core/day/plan/bath-on-day.ts";
+import { type BathOnDay, bathOnDay } from "#core/day/plan/bath-on-day.ts";
 import { type ChillByHour, chillByHour } from "#core/day/plan/chill-by-hour.ts";
 import { type ChillPlan, chillPlan } from "#core/day/plan/chill-plan.ts";
+import { type DipPoint, dipCurve } from "#core/day/plan/dip-curve.ts";
 import { type LinePlan, linePlan, type PlayLine } from "#core/day/plan/line-plan.ts";
-import type { PlanInput } from "#core/day/plan/plan-input.ts";
-import { type ScaldPlan, scaldPlan } from "#core/day/plan/scald-plan.ts";
+import type { LotInput, PlanInput } from "#core/day/plan/plan-input.ts";
+import { type HeatPlan, heatPlan, type ScaldPlan, scaldPlan } from "#core/day/plan/scald-plan.ts";
 import {
   type CatchRound,
   catchRounds,
@@ -16,52 +17,83 @@ import {
   type VisitOutcome,
   visitsCompared,
 } from "#core/day/plan/withdrawal-choices.ts";
-import { type WithdrawalPlan, withdrawalPlan } from "#core/day/plan/withdrawal-plan.ts";
+import { type KilledLot, type WithdrawalPlan, withdrawalPlan } from "#core/day/plan/withdrawal-plan.ts";
 import { liveKilograms } from "#core/quantity/quantity.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 
-export interface DayPlan {
+/** What follows for one lot. */
+export interface LotPlan extends Pick<LotInput, "batchName" | "kind" | "choices"> {
+  readonly forecast: LotInput["flock"];
+  /** Birds of the day that are killed before its first. */
+  readonly birdsBefore: number;
+  readonly scald: ScaldPlan;
+  readonly dips: readonly DipPoint[];
   readonly withdrawal: WithdrawalPlan;
   readonly methods: readonly MethodOutcome[];
   /** The pens in the order in which they are caught, and what one, two or three walks out to them do. */
   readonly pens: readonly PenOfDay[];
   readonly visits: readonly VisitOutcome[];
   readonly catching: readonly CatchRound[];
-  readonly scald: ScaldPlan;
-  readonly bath: BathOnDay;
-  readonly dips: readonly DipPoint[];
-  readonly line: LinePlan;
-  readonly chill: ChillPlan;
-  readonly tanks: ChillByHour;
   /** What the birds to be cut up should come to, cut by cut; empty if none is. */
   readonly cuts: readonly { readonly cut: string; readonly weight: Reckoning }[];
 }
 
+export interface DayPlan {
+  /** In the order in which they are killed. */
+  readonly lots: readonly LotPlan[];
+  readonly heat: HeatPlan;
+  readonly bath: BathOnDay;
+  readonly line: LinePlan;
+  readonly chill: ChillPlan;
+  readonly tanks: ChillByHour;
+}
+
 /**
- * Everything that follows from a choice of birds, hour, people and methods. The line, the withdrawal and the ice are
+ * Everything that follows from a choice of lots, hour, people and methods. The line, the withdrawal and the ice are
  * calculated at once, since they answer a move; the rest when it is first asked for.
  */
 export function dayPlan(plan: PlanInput, play?: PlayLine): DayPlan {
-  const scald = scaldPlan(plan);
-  const line = linePlan(plan, scald, play);
+  const scalds = plan.lots.map((lot) => scaldPlan(lot, plan.means));
+  const line = linePlan(plan, scalds, play);
   const chill = chillPlan(plan, line);
-  const bath = once(() => bathOnDay(plan, scald, line));
-  const dips = once(() => dipCurve(plan, scald));
-  const methods = once(() => methodsCompared(plan, line));
-  const pens = pensOfDay(plan);
-  const visits = once(() => visitsCompared(plan, line, pens));
-  const catching = once(() => catchRounds(plan, line));
+  const bath = once(() => bathOnDay(plan, scalds, line));
   const tanks = once(() => chillByHour(plan, line, chill, iceAtHand(plan, chill)));
+  let from = 0;
+  const lots = plan.lots.map((lot, index) => {
+    const killed = { line, from, birds: lot.choices.birds };
+    from += killed.birds;
+    return lotPlan(lot, plan, scalds[index]!, killed);
+  });
   return {
-    scald,
+    lots,
+    heat: heatPlan(scalds[0]!, plan.choices.startAt, plan.means),
     line,
     chill,
-    pens,
-    withdrawal: withdrawalPlan(plan, line),
-    cuts: cutWeights(plan),
     get bath() {
       return bath();
     },
+    get tanks() {
+      return tanks();
+    },
+  };
+}
+
+function lotPlan(lot: LotInput, plan: PlanInput, scald: ScaldPlan, killed: KilledLot): LotPlan {
+  const pens = pensOfLot(lot);
+  const dips = once(() => dipCurve(lot, scald));
+  const methods = once(() => methodsCompared(lot, plan, killed));
+  const visits = once(() => visitsCompared(lot, plan, killed, pens));
+  const catching = once(() => catchRounds(plan, killed));
+  return {
+    batchName: lot.batchName,
+    kind: lot.kind,
+    choices: lot.choices,
+    forecast: lot.flock,
+    birdsBefore: killed.from,
+    scald,
+    pens,
+    withdrawal: withdrawalPlan(lot.choices, plan, killed),
+    cuts: cutWeights(lot),
     get dips() {
       return dips();
     },
@@ -73,9 +105,6 @@ export function dayPlan(plan: PlanInput, play?: PlayLine): DayPlan {
     },
     get catching() {
       return catching();
-    },
-    get tanks() {
-      return tanks();
     },
   };
 }
@@ -93,13 +122,13 @@ function once<Value>(work: () => Value): () => Value {
 const iceAtHand = ({ iceBagsInStock, means }: PlanInput, { ownKilograms }: ChillPlan) =>
   iceBagsInStock === undefined ? undefined : iceBagsInStock * means.bagKilograms.value + ownKilograms;
 
-/** The farm's pens where all of the day's birds stand in them; else parts of the flock. */
-function pensOfDay({ choices, pens }: PlanInput): readonly PenOfDay[] {
+/** The farm's pens where all of the lot's birds stand in them; else parts of the flock. */
+function pensOfLot({ choices, pens }: LotInput): readonly PenOfDay[] {
   const penned = pens.reduce((sum, { birds }) => sum + birds, 0);
   return pens.length > 1 && penned === choices.birds ? pens : partsOf(choices.birds);
 }
 
-function cutWeights({ kind, flock, choices }: PlanInput): DayPlan["cuts"] {
+function cutWeights({ kind, flock, choices }: LotInput): LotPlan["cuts"] {
   if (choices.cutUp === 0) return [];
   const live = liveKilograms(flock.live.value);
   const shares = CUT_SHARES[kind];

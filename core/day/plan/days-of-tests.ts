@@ -1,7 +1,8 @@
 import type { Helper } from "#core/day/crew/crew.ts";
 import { OUR_PACE } from "#core/day/crew/own-pace.ts";
-import type { PlanBasis } from "#core/day/plan/plan-for-date.ts";
-import type { DayChoices, FarmMeans } from "#core/day/plan/plan-input.ts";
+import type { DayPlan } from "#core/day/plan/day-plan.ts";
+import type { BatchBasis, PlanBasis } from "#core/day/plan/plan-for-date.ts";
+import type { DayChoices, FarmMeans, LotChoices } from "#core/day/plan/plan-input.ts";
 
 /** A number that the farm gave. */
 export const own = (value: number) => ({ value, provenance: "farm-setting" as const });
@@ -46,21 +47,51 @@ export const helper = (id: number, change: Partial<Helper> = {}): Helper => ({
   ...change,
 });
 
-/** A day's choices but for its hour, for tests. */
-export const CHOICES: Omit<DayChoices, "startAt"> = {
-  whichBirds: "as-they-come",
+/** A lot of 31 birds of the batch below, for tests. */
+export const LOT: LotChoices = {
+  batchId: 1,
+  ownerId: undefined,
   birds: 31,
   cutUp: 0,
+  whichBirds: "as-they-come",
+  scaldMethod: "middle",
+  scaldCelsius: undefined,
+  withdrawalMethod: "short",
+  keepsGiblets: true,
+  keepsFeet: false,
+  pens: [],
+};
+
+/** The choices of a day of one lot, of which any may be changed, for tests. */
+export type OneLotChoices = Omit<DayChoices, "lots"> & LotChoices;
+
+/** A day whose changes may be the day's own or those of its only lot; or whose lots are given. */
+export function choicesOf<Day extends Partial<DayChoices>>(
+  day: Day,
+  change: Partial<OneLotChoices> & Partial<Pick<DayChoices, "lots">>,
+): Day {
+  const ofLot = Object.fromEntries(Object.entries(change).filter(([name]) => name in LOT));
+  const ofDay = Object.fromEntries(Object.entries(change).filter(([name]) => !(name in LOT)));
+  const [first = LOT] = day.lots ?? [];
+  return { ...day, lots: [{ ...first, ...ofLot }], ...ofDay };
+}
+
+/** A plan of one lot, and beside it what follows for that lot, for tests. */
+export const ofOneLot = (plan: DayPlan) => ({
+  ...plan.lots[0]!,
+  ...plan,
+  bath: { ...plan.bath, ...plan.bath.lots[0]! },
+});
+
+/** A day's choices but for its hour, for tests. */
+export const CHOICES: Omit<DayChoices, "startAt"> = {
+  lots: [LOT],
   people: 4,
   cones: 4,
   tablePlaces: 2,
   breakMinutes: 30,
-  scaldMethod: "middle",
-  withdrawalMethod: "short",
   breakAtMinute: 480,
   pinPlaces: 2,
-  keepsGiblets: true,
-  keepsFeet: false,
   packsSameDay: false,
   isRainExpected: false,
   pluckBy: "drum",
@@ -70,12 +101,18 @@ export const CHOICES: Omit<DayChoices, "startAt"> = {
 };
 
 /** What a plan of 58 birds in the hills is calculated from, for tests. */
-export const BASIS: PlanBasis = {
+export const BATCH: BatchBasis = {
+  batchId: 1,
+  name: "White 26-A",
   aliveBirds: 58,
-  helpers: [],
   pens: [],
-  iceBagsInStock: undefined,
   flock: { kind: "fast", maleShare: 0.5, hatchedOn: "2026-07-25", weighings: [] },
+};
+
+export const BASIS: PlanBasis = {
+  batches: [BATCH],
+  helpers: [],
+  iceBagsInStock: undefined,
   means: MEANS,
   place: { latitude: 43.9, longitude: -71.6 },
   timeZone: "America/New_York",

@@ -44,9 +44,13 @@ function playedSetup(setup: LineSetup, play: PlayLine): { setup: LineSetup; answ
 }
 
 /** A day's line, played through many replications. See docs/sources.md#line. */
-export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = firstAnswer): LinePlan {
+export function linePlan(
+  plan: PlanInput,
+  scalds: readonly ScaldPlan[],
+  play: PlayLine = firstAnswer,
+): LinePlan {
   const { choices } = plan;
-  const { setup, answer } = playedSetup(lineSetup(plan, scald), play);
+  const { setup, answer } = playedSetup(lineSetup(plan, scalds), play);
   // A crew whose hours end before the birds do never finishes; then the day is as long as their last bird came in.
   const last = answer.lastInChill ?? { p10: UNKNOWN, p50: UNKNOWN, p90: UNKNOWN };
   const doneAt = (minutes: number, rule: RuleName) => doneReckoning(plan, answer, minutes, rule);
@@ -61,10 +65,10 @@ export function linePlan(plan: PlanInput, scald: ScaldPlan, play: PlayLine = fir
     answer,
     faults: [...setup.faults, ...faultsOfTimes(setup, last.p50)],
     birdsPerHour: reckoning({
-      value: (60 * choices.birds) / last.p50,
+      value: (60 * birdsOf(choices)) / last.p50,
       unit: "birds-per-hour",
       inputs: [
-        input("birds", choices.birds, "birds", "farm-setting"),
+        input("birds", birdsOf(choices), "birds", "farm-setting"),
         input("first-kill-to-last-bird-in-chill-tank", last.p50, "minutes", "calculated"),
       ],
       rule: "birds-per-hour",
@@ -92,7 +96,7 @@ const doneReckoning = (
     unit: "instant",
     inputs: [
       input("first-bird", choices.startAt, "instant", "farm-setting"),
-      input("birds", choices.birds, "birds", "farm-setting"),
+      input("birds", birdsOf(choices), "birds", "farm-setting"),
       input("people", crew.length, "people", "farm-setting"),
       input("simulated-days", answer.replications, "count", "calculated"),
       input("first-kill-to-last-bird-in-chill-tank", minutes, "minutes", "calculated"),

@@ -2,11 +2,18 @@ import { CHILL, ICE, SURFACE_COEFFICIENT } from "#core/chill/chill-constants.ts"
 import { chillTime } from "#core/chill/chill-time.ts";
 import { tankRoom } from "#core/chill/ice-need.ts";
 import { linePeople } from "#core/day/crew/crew.ts";
-import type { PlanInput } from "#core/day/plan/plan-input.ts";
-import { bathSetup, type ScaldPlan } from "#core/day/plan/scald-plan.ts";
+import type { LotInput, PlanInput } from "#core/day/plan/plan-input.ts";
+import { bathSetup, type ScaldPlan, settingChange } from "#core/day/plan/scald-plan.ts";
 import { likelyMinutes } from "#core/processing-line/alternatives/line-whatif.ts";
 import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, RAIN_FACTOR } from "#core/processing-line/line-constants.ts";
-import { type LineBath, type LineDay, lineMinutes, neededStations } from "#core/processing-line/line-day.ts";
+import {
+  type LineBath,
+  type LineDay,
+  type LineLot,
+  lineMinutes,
+  neededStations,
+  tankShareOf,
+} from "#core/processing-line/line-day.ts";
 import {
   DEFAULT_BUFFERS,
   DEFAULT_PLACES,
@@ -39,30 +46,34 @@ export interface LineSetup {
 const ALL_DAY_RAIN = { fromMinute: 0, minutes: 2 * 24 * 60, factor: RAIN_FACTOR } as const;
 
 /** The day's line, from its first bird: who, kit, tanks, breaks, and the bath as it sags and comes back. */
-export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
-  const { choices, means, flock, crew, minuteAfterStart } = plan;
-  const room = tankRoom(flock.dressed.value, means.tankLiters.value).birdsThatFit;
+export function lineSetup(plan: PlanInput, scalds: readonly ScaldPlan[]): LineSetup {
+  const { choices, means, crew, minuteAfterStart } = plan;
+  const heaviest = Math.max(...plan.lots.map(({ flock }) => flock.dressed.value));
+  const room = tankRoom(heaviest, means.tankLiters.value).birdsThatFit;
   const breakFrom = minuteAfterStart(choices.breakAtMinute);
   const hasBreak = choices.breakMinutes > 0 && breakFrom >= 0;
-  const waterChange = waterChangeOf(plan, scald);
+  const newWater = scalds.map((scald) => waterChangeMinutes(plan, scald));
+  // Water that never gets hot again is not changed.
+  const changesWater = choices.changeWaterBirds !== undefined && !newWater.includes(undefined);
   const day: LineDay = {
-    lots: [
-      {
-        birds: choices.birds,
-        cutUp: choices.cutUp,
+    lots: plan.lots.map((lot, index): LineLot => {
+      const scald = scalds[index]!;
+      return {
+        birds: lot.choices.birds,
+        cutUp: lot.choices.cutUp,
         minutes: lineMinutes({
           dipMinutes: scald.seconds.value / 60,
-          keepsFeet: choices.keepsFeet,
+          keepsFeet: lot.choices.keepsFeet,
           pluckBy: choices.pluckBy,
         }),
-        giblets: choices.keepsGiblets,
-        restMinutes: chillMinutes(plan),
-        tankShare: 1,
-        bath: bathOnLine(plan, scald),
-        settingMinutes: 0,
-        waterChangeMinutes: waterChange?.minutes ?? 0,
-      },
-    ],
+        giblets: lot.choices.keepsGiblets,
+        restMinutes: chillMinutes(lot, means),
+        tankShare: tankShareOf(lot.flock.dressed.value, heaviest),
+        bath: bathOnLine(lot, means, scald),
+        settingMinutes: (settingChange(means, scalds[index - 1], scald)?.seconds ?? 0) / 60,
+        waterChangeMinutes: changesWater ? newWater[index]! : 0,
+      };
+    }),
     people: linePeople(crew, means, minuteAfterStart),
     kit: {
       cones: choices.cones,
@@ -84,7 +95,7 @@ export function lineSetup(plan: PlanInput, scald: ScaldPlan): LineSetup {
     setUpMinutes: 0,
     cleanUpMinutes: CLEAN_UP_MINUTES,
     slowSpell: choices.isRainExpected ? ALL_DAY_RAIN : undefined,
-    changeWaterEvery: waterChange?.everyBirds,
+    changeWaterEvery: changesWater ? choices.changeWaterBirds : undefined,
     daySdLn: means.ownPace.daySdLn,
   };
   const manned = new Set(day.people.flatMap(({ stations }) => stations));
@@ -119,7 +130,7 @@ function isStuck(day: LineDay): boolean {
 }
 
 /** Until a bird is cold through and may give up its place in the tank, minutes. */
-function chillMinutes({ flock, means }: PlanInput): number {
+function chillMinutes({ flock }: LotInput, means: PlanInput["means"]): number {
   const { finish } = chillTime({
     carcassKilograms: flock.dressed.value,
     surfaceCoefficient: SURFACE_COEFFICIENT[means.chillMethod],
@@ -131,7 +142,11 @@ function chillMinutes({ flock, means }: PlanInput): number {
 }
 
 /** Undefined where the bath has no heat to spare with its lid off: it never comes back, and a caution says so. */
-function bathOnLine({ choices, means, flock }: PlanInput, scald: ScaldPlan): LineBath | undefined {
+function bathOnLine(
+  { choices, flock }: LotInput,
+  means: PlanInput["means"],
+  scald: ScaldPlan,
+): LineBath | undefined {
   const bath = bathSetup(means, "likely", "open");
   const setCelsius = scald.bath.value;
   const live = { liveKilograms: flock.live.value, tapCelsius: means.tapCelsius.value, isToppedUp: true };
@@ -148,12 +163,12 @@ function bathOnLine({ choices, means, flock }: PlanInput, scald: ScaldPlan): Lin
   };
 }
 
-function waterChangeOf({ choices, means }: PlanInput, scald: ScaldPlan) {
-  if (choices.changeWaterBirds === undefined) return undefined;
+/** Until new water is as hot as a lot's bath; undefined where it never gets there. */
+function waterChangeMinutes({ means }: PlanInput, scald: ScaldPlan): number | undefined {
   const { seconds } = bathHeatUp(
     bathSetup(means, "likely", "as-it-is"),
     means.scalder.fillCelsius.value,
     scald.bath.value,
   );
-  return seconds === undefined ? undefined : { everyBirds: choices.changeWaterBirds, minutes: seconds / 60 };
+  return seconds === undefined ? undefined : seconds / 60;
 }

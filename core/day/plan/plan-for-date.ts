@@ -4,20 +4,35 @@ import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { type CrewMember, crewOf, type Helper } from "#core/day/crew/crew.ts";
 import { type DayPlan, dayPlan } from "#core/day/plan/day-plan.ts";
 import type { PlayLine } from "#core/day/plan/line-plan.ts";
-import type { DayChoices, FarmMeans, PlanInput } from "#core/day/plan/plan-input.ts";
+import type {
+  DayChoices,
+  FarmMeans,
+  LotChoices,
+  LotInput,
+  PenBirds,
+  PlanInput,
+} from "#core/day/plan/plan-input.ts";
 import type { Flock } from "#core/growth/flock.ts";
-import { type FlockForecast, flockOn, largestOf } from "#core/growth/flock-forecast.ts";
+import { flockOn, largestOf } from "#core/growth/flock-forecast.ts";
 import { nightBefore, sunOfDay } from "#core/sky/farm-sky.ts";
 import type { Place, SunTimes } from "#core/sky/sun.ts";
 
-/** All that a plan is calculated from but the date and the choices. */
-export interface PlanBasis {
+/** What a day's plan must know of a batch that it takes birds of. */
+export interface BatchBasis {
+  readonly batchId: number;
+  readonly name: string;
   readonly flock: Flock;
   /** Birds that stand in the flock before the day takes its own. */
   readonly aliveBirds: number;
+  readonly pens: readonly PenBirds[];
+}
+
+/** All that a plan is calculated from but the date and the choices. */
+export interface PlanBasis {
+  /** At least those that the choices name. */
+  readonly batches: readonly BatchBasis[];
   readonly means: FarmMeans;
   readonly helpers: readonly Helper[];
-  readonly pens: PlanInput["pens"];
   readonly iceBagsInStock: PlanInput["iceBagsInStock"];
   readonly place: Place;
   readonly timeZone: string;
@@ -27,7 +42,6 @@ export interface PlanForDate {
   readonly plan: DayPlan;
   readonly choices: DayChoices;
   readonly crew: readonly CrewMember[];
-  readonly forecast: FlockForecast;
   readonly sun: SunTimes;
 }
 
@@ -42,36 +56,42 @@ export function planForDate(
   choices: DayChoices,
   play?: PlayLine,
 ): PlanForDate {
-  const { input, forecast } = planInput(basis, day, choices);
+  const input = planInput(basis, day, choices);
   return {
     plan: dayPlan(input, play),
     choices,
     crew: input.crew,
-    forecast,
     sun: sunOfDay(day, basis.timeZone, basis.place),
   };
 }
 
 /** All that a date's plan is calculated from. */
-export function planInput(basis: PlanBasis, day: LocalDay, choices: DayChoices) {
-  const whole = flockOn(day, basis.flock);
-  const forecast =
-    choices.whichBirds === "biggest"
-      ? largestOf(whole, basis.flock, Math.max(basis.aliveBirds, choices.birds), choices.birds)
-      : whole;
-  const input: PlanInput = {
-    kind: basis.flock.kind,
-    flock: forecast,
+export function planInput(basis: PlanBasis, day: LocalDay, choices: DayChoices): PlanInput {
+  return {
+    lots: choices.lots.map((lot) => lotInput(basis, day, lot)),
     choices,
     means: basis.means,
     crew: crewOf(choices.crew, choices.people, { helpers: basis.helpers, year: Number(day.slice(0, 4)) }),
-    pens: basis.pens,
     iceBagsInStock: basis.iceBagsInStock,
     minuteAfterStart: (minuteOfDay) =>
       (atMinute(day, minuteOfDay, basis.timeZone) - choices.startAt) / MINUTE,
     night: nightBefore(day, basis.timeZone, basis.place),
   };
-  return { input, forecast };
+}
+
+/** @throws {RangeError} if the lot is of a batch that nothing is known of */
+function lotInput({ batches }: PlanBasis, day: LocalDay, choices: LotChoices): LotInput {
+  const batch = batches.find(({ batchId }) => batchId === choices.batchId);
+  if (!batch) throw new RangeError(`a lot must be of a known batch, got ${choices.batchId}`);
+  const whole = flockOn(day, batch.flock);
+  const standing = Math.max(batch.aliveBirds, choices.birds);
+  return {
+    choices,
+    batchName: batch.name,
+    kind: batch.flock.kind,
+    flock: choices.whichBirds === "biggest" ? largestOf(whole, batch.flock, standing, choices.birds) : whole,
+    pens: batch.pens.filter(({ name }) => choices.pens.length === 0 || choices.pens.includes(name)),
+  };
 }
 
 /** A minute of a day by the farm's clock; where the clocks jump over it, the first that comes after. */

@@ -9,11 +9,29 @@ import type { Setting } from "#core/reckoning/setting.ts";
 import type { ScaldMethod } from "#core/scald/scald-constants.ts";
 import type { WithdrawalMethod } from "#core/withdrawal/withdrawal-constants.ts";
 
-/** What a person chose for a day. */
-export interface DayChoices {
+/** What a person chose for one lot: birds of one batch, and of one owner, on one day. */
+export interface LotChoices {
+  readonly batchId: number;
+  /** Undefined for the farm's own birds. */
+  readonly ownerId: number | undefined;
   readonly birds: number;
   /** Of them, to be cut up; the others stay whole. */
   readonly cutUp: number;
+  readonly whichBirds: WhichBirds;
+  readonly scaldMethod: ScaldMethod;
+  /** The bath that was chosen for them; undefined for the method's usual. */
+  readonly scaldCelsius: number | undefined;
+  readonly withdrawalMethod: WithdrawalMethod;
+  readonly keepsGiblets: boolean;
+  readonly keepsFeet: boolean;
+  /** Pens of the batch that they stand in; empty for wherever the batch stands. */
+  readonly pens: readonly string[];
+}
+
+/** What a person chose for a day. */
+export interface DayChoices {
+  /** In the order in which they are killed, at least one. */
+  readonly lots: readonly LotChoices[];
   /** First kill, epoch milliseconds UTC. */
   readonly startAt: number;
   readonly people: number;
@@ -23,8 +41,6 @@ export interface DayChoices {
   /** When the break begins, minutes from midnight by the farm's clock. */
   readonly breakAtMinute: number;
   readonly pinPlaces: number;
-  readonly keepsGiblets: boolean;
-  readonly keepsFeet: boolean;
   /** Packed as soon as they are cold, by the same crew; else after the rest, on another day. */
   readonly packsSameDay: boolean;
   /** Hands outdoors are slower in it. */
@@ -36,9 +52,6 @@ export interface DayChoices {
   readonly brineFraction: number | undefined;
   /** Who stands where; people beyond these have no name. */
   readonly crew: readonly CrewSeat[];
-  readonly scaldMethod: ScaldMethod;
-  readonly withdrawalMethod: WithdrawalMethod;
-  readonly whichBirds: WhichBirds;
 }
 
 export interface Scalder {
@@ -71,17 +84,40 @@ export interface FarmMeans {
   readonly arePensLit: boolean;
 }
 
-export interface PlanInput {
+/** A lot with what is known of its birds. */
+export interface LotInput {
+  readonly choices: LotChoices;
+  readonly batchName: string;
   readonly kind: BirdKind;
   readonly flock: FlockForecast;
+  /** Where the lot's birds stand; empty where no one said. */
+  readonly pens: readonly PenBirds[];
+}
+
+export interface PenBirds {
+  readonly name: string;
+  readonly birds: number;
+}
+
+/** A mean over all birds of some lots; of one lot, its own to the last digit. */
+export function meanOfBirds<Lot extends { readonly choices: LotChoices }>(
+  lots: readonly Lot[],
+  of: (lot: Lot) => number,
+): number {
+  const first = of(lots[0]!);
+  const birds = lots.reduce((sum, { choices }) => sum + choices.birds, 0);
+  return first + lots.reduce((sum, lot) => sum + lot.choices.birds * (of(lot) - first), 0) / birds;
+}
+
+export interface PlanInput {
+  /** In the order in which they are killed. */
+  readonly lots: readonly LotInput[];
   readonly choices: DayChoices;
   readonly means: FarmMeans;
   /** As many as people were chosen. */
   readonly crew: readonly CrewMember[];
   /** Minutes after the first bird of a minute of the day by the farm's clock; less than 0 before it. */
   readonly minuteAfterStart: (minuteOfDay: number) => number;
-  /** Where the flock stands; empty where no one said. */
-  readonly pens: readonly { readonly name: string; readonly birds: number }[];
   /** Bags of ice in stock; undefined where no one keeps count of them. */
   readonly iceBagsInStock: number | undefined;
   /** Dusk of the evening before and dawn of the day, epoch milliseconds UTC, where the sun sets at all. */

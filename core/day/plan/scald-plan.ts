@@ -1,5 +1,5 @@
 import { SECOND } from "#core/calendar/milliseconds.ts";
-import type { PlanInput } from "#core/day/plan/plan-input.ts";
+import type { LotInput, PlanInput } from "#core/day/plan/plan-input.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
 import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 import type { RuleName } from "#core/reckoning/reckoning-names.ts";
@@ -7,6 +7,7 @@ import { inputSetting } from "#core/reckoning/setting.ts";
 import { circuitLoad } from "#core/safety/circuit.ts";
 import { bathHeatUp, bathLoss, bathThroughput } from "#core/scald/bath.ts";
 import { BATH, BATH_AT_WORST } from "#core/scald/bath-constants.ts";
+import { type BathSetting, bathSetting } from "#core/scald/bath-setting.ts";
 import { bathOfVolume } from "#core/scald/bath-shape.ts";
 import {
   DOSE_RATIOS,
@@ -18,12 +19,17 @@ import {
 } from "#core/scald/scald-constants.ts";
 import { type ScaldTime, scaldTime } from "#core/scald/scald-time.ts";
 
+/** The bath and the dip of a lot. */
 export interface ScaldPlan {
   readonly bath: Reckoning;
   readonly seconds: Reckoning;
   readonly secondsRange: readonly [number, number];
   readonly skinCeilingCelsius: number;
   readonly birdsPerHour: Reckoning;
+}
+
+/** Heating the day's bath for its first lot. */
+export interface HeatPlan {
   readonly burner: BurnerPlan;
   /** Undefined for propane, or where the farm has not said what circuit it is on. */
   readonly circuit:
@@ -36,15 +42,15 @@ export type BurnerPlan =
   | { readonly possible: true; readonly likelyAt: Reckoning; readonly safeAt: Reckoning }
   | { readonly possible: false; readonly ceiling: Reckoning };
 
-/** The bath and the dip of a day: how hot, how long, when to light, how many birds an hour it can hold for. */
-export function scaldPlan({ kind, flock, choices, means }: PlanInput): ScaldPlan {
-  const { scaldMethod } = choices;
-  const bathCelsius = METHOD_BATH[scaldMethod].set;
+/** The bath and the dip of a lot: how hot, how long, how many birds an hour it can hold for. */
+export function scaldPlan({ kind, flock, choices }: LotInput, means: Means): ScaldPlan {
+  const { scaldMethod, scaldCelsius } = choices;
+  const bathCelsius = scaldCelsius ?? METHOD_BATH[scaldMethod].set;
   const dip = dipAt(bathCelsius, kind, scaldMethod);
   const bath = reckoning({
     value: bathCelsius,
     unit: "°C",
-    provenance: "our-estimate",
+    provenance: scaldCelsius === undefined ? "our-estimate" : "farm-setting",
     inputs: [input("skin-tears-after", SKIN_CEILING[kind], "°C", "our-estimate")],
     rule: "bath-temperature",
     source: "scald",
@@ -53,7 +59,7 @@ export function scaldPlan({ kind, flock, choices, means }: PlanInput): ScaldPlan
     value: dip.seconds!,
     unit: "seconds",
     inputs: [
-      input("bath-temperature", bathCelsius, "°C", "our-estimate"),
+      input("bath-temperature", bathCelsius, "°C", bath.provenance),
       input("seconds-needed-at-60-c", TARGET_SECONDS[kind][scaldMethod], "seconds", "our-estimate"),
       input("dose-per-second-in-this-bath", dip.rate, "fraction", "calculated"),
     ],
@@ -66,10 +72,14 @@ export function scaldPlan({ kind, flock, choices, means }: PlanInput): ScaldPlan
     secondsRange: [dip.secondsEarliest!, dip.secondsLatest!],
     skinCeilingCelsius: SKIN_CEILING[kind],
     birdsPerHour: heldBirds(bathCelsius, flock.live, means),
-    burner: burnerPlan(bathCelsius, choices.startAt, means),
-    circuit: circuitPlan(means),
   };
 }
+
+/** When to light for the first lot's bath, and whether the circuit bears the element. */
+export const heatPlan = (first: ScaldPlan, startAt: number, means: Means): HeatPlan => ({
+  burner: burnerPlan(first.bath.value, startAt, means),
+  circuit: circuitPlan(means),
+});
 
 /** How long birds of a kind need in a bath, by a method's dose. */
 export function dipAt(bathCelsius: number, kind: BirdKind, method: ScaldMethod): ScaldTime {
@@ -117,6 +127,21 @@ export function bathSetup(
     ),
     ambientCelsius: ambientCelsius.value,
   };
+}
+
+/** How the water that one lot leaves gets to the next one's bath; undefined for the first lot, or where it is the same or never gets there. */
+export function settingChange(
+  means: Means,
+  before: ScaldPlan | undefined,
+  after: ScaldPlan,
+): BathSetting | undefined {
+  if (!before || before.bath.value === after.bath.value) return undefined;
+  return bathSetting({
+    bath: bathSetup(means, "likely", "as-it-is"),
+    fromCelsius: before.bath.value,
+    toCelsius: after.bath.value,
+    tapCelsius: means.tapCelsius.value,
+  });
 }
 
 function burnerPlan(bathCelsius: number, startAt: number, means: Means): BurnerPlan {
@@ -190,7 +215,7 @@ function heldBirds(bathCelsius: number, live: Reckoning, means: Means): Reckonin
   });
 }
 
-function circuitPlan({ scalder }: Means): ScaldPlan["circuit"] {
+function circuitPlan({ scalder }: Means): HeatPlan["circuit"] {
   if (scalder.heat !== "electric" || scalder.circuit === undefined) return undefined;
   const { volts, breakerAmps } = scalder.circuit;
   const load = circuitLoad([{ powerWatts: scalder.powerWatts.value, isContinuous: true, powerFactor: 1 }], {

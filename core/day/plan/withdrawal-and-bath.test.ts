@@ -2,25 +2,29 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { instantOf } from "#core/calendar/farm-time.ts";
 import { dayPlan } from "#core/day/plan/day-plan.ts";
-import { BASIS, CHOICES, MEANS, own } from "#core/day/plan/days-of-tests.ts";
+import {
+  BASIS,
+  BATCH,
+  CHOICES,
+  choicesOf,
+  MEANS,
+  type OneLotChoices,
+  ofOneLot,
+  own,
+} from "#core/day/plan/days-of-tests.ts";
 import { planInput } from "#core/day/plan/plan-for-date.ts";
-import type { DayChoices, FarmMeans } from "#core/day/plan/plan-input.ts";
+import type { FarmMeans } from "#core/day/plan/plan-input.ts";
 
 const start = instantOf("2026-09-19", "07:00", BASIS.timeZone);
 
 function day(
-  change: Partial<DayChoices> = {},
+  change: Partial<OneLotChoices> = {},
   means: Partial<FarmMeans> = {},
   pens: { name: string; birds: number }[] = [],
 ) {
-  const { input } = planInput({ ...BASIS, pens, means: { ...MEANS, ...means } }, "2026-09-19", {
-    ...CHOICES,
-    startAt: start.exists ? start.at : 0,
-    birds: 24,
-    breakMinutes: 0,
-    ...change,
-  });
-  return dayPlan(input);
+  const basis = { ...BASIS, batches: [{ ...BATCH, pens }], means: { ...MEANS, ...means } };
+  const usual = { ...CHOICES, startAt: start.exists ? start.at : 0, breakMinutes: 0 };
+  return ofOneLot(dayPlan(planInput(basis, "2026-09-19", choicesOf(usual, { birds: 24, ...change }))));
 }
 
 describe("pulling the feed", () => {
@@ -91,7 +95,7 @@ describe("pulling the feed", () => {
 });
 
 describe("the bath on the day", () => {
-  const bath = (watts: number, change: Partial<DayChoices> = {}) =>
+  const bath = (watts: number, change: Partial<OneLotChoices> = {}) =>
     day(change, { scalder: { ...MEANS.scalder, powerWatts: own(watts) } }).bath;
 
   test("with more power holds no fewer birds, sags no lower, and fails no sooner", () => {

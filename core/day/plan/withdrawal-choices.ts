@@ -1,10 +1,10 @@
 import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
-import type { LinePlan } from "#core/day/plan/line-plan.ts";
-import type { PlanInput } from "#core/day/plan/plan-input.ts";
+import type { LotInput, PlanInput } from "#core/day/plan/plan-input.ts";
 import {
   aroundTheDark,
   darkOf,
   feedOffBy,
+  type KilledLot,
   killHours,
   TOO_FULL_WEIGHT,
 } from "#core/day/plan/withdrawal-plan.ts";
@@ -30,11 +30,11 @@ export interface MethodOutcome {
   readonly tissueKilograms: number;
 }
 
-/** The four methods on the same day and the same replications, with what each costs. See docs/sources.md#withdrawal. */
-export function methodsCompared(plan: PlanInput, line: LinePlan): MethodOutcome[] {
-  const live = plan.flock.live.value * plan.choices.birds;
+/** The four methods for one lot, on the same day and the same replications, with what each costs. See docs/sources.md#withdrawal. */
+export function methodsCompared(lot: LotInput, plan: PlanInput, killed: KilledLot): MethodOutcome[] {
+  const live = lot.flock.live.value * lot.choices.birds;
   return WITHDRAWAL_METHODS.map((method) => {
-    const { feedOffHours, share, lateShare } = feedOffBy(method, plan, line);
+    const { feedOffHours, share, lateShare } = feedOffBy(method, plan, killed);
     return {
       method,
       feedOffAt: plan.choices.startAt + feedOffHours * HOUR,
@@ -65,16 +65,21 @@ export interface VisitOutcome {
 }
 
 /**
- * The best feed-off of each pen with one walk out, two or three. Pens are caught in their order, so the first bird of
+ * The best feed-off of each pen of a lot with one walk out, two or three. Pens are caught in their order, so the first bird of
  * one is killed after the last of the one before; night and dusk are counted. Fewer outcomes where more visits gain nothing.
  *
- * @param pens their birds add up to the day's
+ * @param pens their birds add up to the lot's
  */
-export function visitsCompared(plan: PlanInput, line: LinePlan, pens: readonly PenOfDay[]): VisitOutcome[] {
+export function visitsCompared(
+  lot: LotInput,
+  plan: PlanInput,
+  killed: KilledLot,
+  pens: readonly PenOfDay[],
+): VisitOutcome[] {
   const { choices } = plan;
-  const kills = killHours(line, "p50", choices.birds);
+  const kills = killHours(killed, "p50");
   let first = 0;
-  const rule = WITHDRAWAL[choices.withdrawalMethod];
+  const rule = WITHDRAWAL[lot.choices.withdrawalMethod];
   const dark = darkOf(plan);
   const killHoursByPen = pens.map(({ birds }) => {
     const own = kills.slice(first, first + birds);
@@ -100,7 +105,7 @@ export function visitsCompared(plan: PlanInput, line: LinePlan, pens: readonly P
         tooShort: sum(({ share }) => share.tooShort),
         tooLong: sum(({ share }) => share.tooLong),
         shrinkKilograms:
-          (plan.flock.live.value * sum(({ share }, birds) => share.meanShrinkPercent * birds)) / 100,
+          (lot.flock.live.value * sum(({ share }, birds) => share.meanShrinkPercent * birds)) / 100,
       };
     });
   return outcomes.filter((one, index) => index === 0 || one.visits > outcomes[index - 1]!.visits);
@@ -128,13 +133,12 @@ export interface CatchRound {
   readonly crates: number;
 }
 
-/** Rounds in which the birds are caught, so that none waits long in a crate. */
-export function catchRounds(plan: PlanInput, line: LinePlan): CatchRound[] {
-  const { choices } = plan;
-  const kills = killHours(line, "p50", choices.birds);
+/** Rounds in which a lot's birds are caught, so that none waits long in a crate. */
+export function catchRounds({ choices }: PlanInput, killed: KilledLot): CatchRound[] {
+  const kills = killHours(killed, "p50");
   const aRound = CRATE_BIRDS * CRATES_A_ROUND;
-  return Array.from({ length: Math.ceil(choices.birds / aRound) }, (_, round) => {
-    const birds = Math.min(aRound, choices.birds - round * aRound);
+  return Array.from({ length: Math.ceil(killed.birds / aRound) }, (_, round) => {
+    const birds = Math.min(aRound, killed.birds - round * aRound);
     const firstKillAt = choices.startAt + kills[round * aRound]! * HOUR;
     return {
       at: firstKillAt - CATCH_AHEAD_MINUTES * MINUTE,

@@ -1,6 +1,6 @@
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import type { LinePlan } from "#core/day/plan/line-plan.ts";
-import type { PlanInput } from "#core/day/plan/plan-input.ts";
+import type { LotChoices, PlanInput } from "#core/day/plan/plan-input.ts";
 import { type Input, input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 import type { RuleName } from "#core/reckoning/reckoning-names.ts";
 import { bestFeedOff } from "#core/withdrawal/feed-off.ts";
@@ -63,39 +63,38 @@ export function aroundTheDark(rule: WithdrawalRule, kills: readonly number[], be
   return { ...chosen!, isInDark };
 }
 
-/** The best single feed-off by a method over the simulated replications; night and dusk are counted. */
-export function feedOffBy(method: WithdrawalMethod, plan: PlanInput, line: LinePlan): FeedOff {
-  const { choices } = plan;
+/** The best single feed-off of a lot by a method over the simulated replications; night and dusk are counted. */
+export function feedOffBy(method: WithdrawalMethod, plan: PlanInput, killed: KilledLot): FeedOff {
   const rule = WITHDRAWAL[method];
-  const kills = killHours(line, "p50", choices.birds);
-  const best = bestForSpread(rule, line, choices.birds);
+  const kills = killHours(killed, "p50");
+  const best = bestForSpread(rule, killed);
   const dark = darkOf(plan);
   const { feedOffHours, share, isInDark } = aroundTheDark(rule, kills, best, dark);
   return {
     feedOffHours,
     share,
-    lateShare: feedShare({ rule, kills: killHours(line, "p90", choices.birds), feedOffHours, dark }),
+    lateShare: feedShare({ rule, kills: killHours(killed, "p90"), feedOffHours, dark }),
     isInDark,
     isDuskBound: isInDark && feedOffHours === dark?.fromHours,
   };
 }
 
-/** When to pull the feed for a day's birds in one visit, and how long each will have been off it. */
-export function withdrawalPlan(plan: PlanInput, line: LinePlan): WithdrawalPlan {
+/** When to pull the feed for a lot's birds in one visit, and how long each will have been off it. */
+export function withdrawalPlan(lot: LotChoices, plan: PlanInput, killed: KilledLot): WithdrawalPlan {
   const { choices } = plan;
-  const rule = WITHDRAWAL[choices.withdrawalMethod];
-  const kills = killHours(line, "p50", choices.birds);
+  const rule = WITHDRAWAL[lot.withdrawalMethod];
+  const kills = killHours(killed, "p50");
   const { feedOffHours, share, lateShare, isInDark, isDuskBound } = feedOffBy(
-    choices.withdrawalMethod,
+    lot.withdrawalMethod,
     plan,
-    line,
+    killed,
   );
   const [least, most] = rule.windowHours;
   const { spanHours, mostBirdsInOneWindow } = bestFeedOff(rule, kills, FEED_OFF_BUFFER_HOURS);
   const inputs: Input[] = [
     input("first-bird", choices.startAt, "instant", "farm-setting"),
     input("first-to-last-kill", spanHours * 60, "minutes", "calculated"),
-    input("birds", choices.birds, "birds", "farm-setting"),
+    input("birds", lot.birds, "birds", "farm-setting"),
     input("minimum-off-feed", least, "hours", "our-estimate"),
     input("maximum-off-feed", most, "hours", "our-estimate"),
   ];
@@ -132,9 +131,18 @@ function score({ tooShort, tooLong }: FeedShare): number {
   return TOO_FULL_WEIGHT * tooShort + tooLong;
 }
 
-/** Hours after the first bird's time at which each is killed, on an ordinary, a quick or a slow morning; rising. */
-export function killHours({ answer }: LinePlan, which: "p10" | "p50" | "p90", birds: number): number[] {
-  const minutes = answer.kills.map((kill) => kill[which]).toSorted((one, other) => one - other);
+/** The kills of one lot, in the order of the day. */
+export interface KilledLot {
+  readonly line: LinePlan;
+  /** Birds of the day before its first, and its own. */
+  readonly from: number;
+  readonly birds: number;
+}
+
+/** Hours after the first bird's time at which each of a lot is killed, on an ordinary, a quick or a slow morning; rising. */
+export function killHours({ line, from, birds }: KilledLot, which: "p10" | "p50" | "p90"): number[] {
+  const own = line.answer.kills.slice(from, from + birds);
+  const minutes = own.map((kill) => kill[which]).toSorted((one, other) => one - other);
   // A line that gets stuck on most replications has no kills to go by; then they are taken as at once.
   return minutes.length > 0 ? minutes.map((minute) => minute / 60) : Array<number>(birds).fill(0);
 }
@@ -143,8 +151,8 @@ export function killHours({ answer }: LinePlan, which: "p10" | "p50" | "p90", bi
  * The best single feed-off over quick, ordinary and slow replications alike, pulled earlier by what can be kept in hand
  * without leaving the slow morning's last bird too long.
  */
-function bestForSpread(rule: WithdrawalRule, line: LinePlan, birds: number): number {
-  const spread = (["p10", "p50", "p90"] as const).flatMap((which) => killHours(line, which, birds));
+function bestForSpread(rule: WithdrawalRule, killed: KilledLot): number {
+  const spread = (["p10", "p50", "p90"] as const).flatMap((which) => killHours(killed, which));
   const kills = spread.toSorted((one, other) => one - other);
   const single = bestFeedOff(rule, kills, FEED_OFF_BUFFER_HOURS);
   if (single.allFit) return single.feedOffHours;

@@ -1,6 +1,8 @@
+import fc from "fast-check";
 import { expect, test } from "vitest";
 import { feedUsed } from "#core/cost/batch-cost.ts";
 import { bookOfBatch, bookOfPast } from "#core/day/settle/batch-book.ts";
+import { type CostOfDay, sharesOfDay } from "#core/day/settle/day-shares.ts";
 import { type SettlementInput, settlement } from "#core/day/settle/settlement.ts";
 import { packTally } from "#core/packing/pack-tally.ts";
 import { cents } from "#core/quantity/quantity.ts";
@@ -14,6 +16,14 @@ const live = reckoning({
   rule: "live-mean-weighed",
   source: "yield",
 });
+
+const COST: CostOfDay = {
+  costs: [{ what: "ice", cents: 450 }],
+  kit: [{ priceCents: 10_000, life: { birds: 500 } }],
+  birdsAYear: { value: 100, provenance: "our-estimate" },
+  workMinutes: { value: 90, provenance: "measured" },
+  centsAnHour: { value: 1600, provenance: "farm-setting" },
+};
 
 function day(change: Partial<SettlementInput> = {}): SettlementInput {
   return {
@@ -31,11 +41,7 @@ function day(change: Partial<SettlementInput> = {}): SettlementInput {
       { birds: 1, feedKilogramsEach: 6 },
     ],
     ownShare: 0,
-    dayCosts: [{ what: "ice", cents: 450 }],
-    kit: [{ priceCents: 10_000, life: { birds: 500 } }],
-    birdsAYear: { value: 100, provenance: "our-estimate" },
-    workMinutes: { value: 90, provenance: "measured" },
-    centsAnHour: { value: 1600, provenance: "farm-setting" },
+    day: sharesOfDay(COST, [{ dressedCount: 3, handMinutes: 30 }], "birds")[0]!,
     ...change,
   };
 }
@@ -85,4 +91,54 @@ test("the books put the days of a batch together by their birds", () => {
     centsPerBird: [1200],
   });
   expect(() => bookOfBatch([])).toThrow("must have a dressed bird");
+});
+
+test("lots share a day by their birds or by the work in them, and by birds alone for what wears out", () => {
+  const lots = [
+    { dressedCount: 30, handMinutes: 300 },
+    { dressedCount: 10, handMinutes: 300 },
+    { dressedCount: 0, handMinutes: 90 },
+  ];
+  const [byBirds, byWork] = (["birds", "work"] as const).map((by) => sharesOfDay(COST, lots, by));
+  // Ice 4.50, kit 40 x 0.20 = 8.00, labor 24.00.
+  expect(byBirds!.map(({ costs }) => costs[0]!.cents)).toEqual([338, 112, 0]);
+  expect(byBirds!.map(({ laborCents }) => laborCents)).toEqual([1800, 600, 0]);
+  expect(byWork!.map(({ costs }) => costs[0]!.cents)).toEqual([225, 225, 0]);
+  expect(byWork!.map(({ laborCents }) => laborCents)).toEqual([1200, 1200, 0]);
+  for (const shares of [byBirds!, byWork!])
+    expect(shares.map(({ kitCents }) => kitCents)).toEqual([600, 200, 0]);
+});
+
+test("the costs of lots add up to the day to the cent, whichever way they are shared", () => {
+  const amount = fc.integer({ min: 0, max: 99_999 });
+  const lot = fc.record({
+    dressedCount: fc.integer({ min: 0, max: 80 }),
+    handMinutes: fc.double({ min: 0, max: 900, noNaN: true }),
+  });
+  fc.assert(
+    fc.property(
+      fc
+        .array(lot, { minLength: 1, maxLength: 6 })
+        .filter((lots) => lots.some((one) => one.dressedCount > 0)),
+      fc.array(amount, { maxLength: 4 }),
+      fc.integer({ min: 0, max: 6000 }),
+      fc.constantFrom("birds" as const, "work" as const),
+      (lots, costs, minutes, by) => {
+        const whole: CostOfDay = {
+          ...COST,
+          costs: costs.map((cents, index) => ({ what: `cost ${index}`, cents })),
+          workMinutes: { value: minutes, provenance: "measured" },
+        };
+        const shares = sharesOfDay(whole, lots, by);
+        const sum = (of: (share: (typeof shares)[number]) => number) =>
+          shares.reduce((running, share) => running + of(share), 0);
+        const dressed = lots.reduce((running, one) => running + one.dressedCount, 0);
+        expect(sum(({ laborCents }) => laborCents)).toBe(Math.round((minutes / 60) * 1600));
+        expect(sum(({ kitCents }) => kitCents)).toBe(dressed * 20);
+        for (const [index, cost] of costs.entries())
+          expect(sum((share) => share.costs[index]!.cents)).toBe(cost);
+        expect(sum(({ workMinutes }) => workMinutes.value)).toBeCloseTo(minutes, 6);
+      },
+    ),
+  );
 });

@@ -1,27 +1,23 @@
 import type { CostShare, FeedUsed } from "#core/cost/batch-cost.ts";
 import { splitBatchCost } from "#core/cost/batch-cost.ts";
-import { type KitItem, kitShare } from "#core/cost/kit-share.ts";
+import type { ShareOfDay } from "#core/day/settle/day-shares.ts";
 import type { PackTally } from "#core/packing/pack-tally.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
-import { type Cents, cents } from "#core/quantity/quantity.ts";
+import type { Cents } from "#core/quantity/quantity.ts";
 import { type Input, input, inputFrom, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 import type { RuleName } from "#core/reckoning/reckoning-names.ts";
-import { inputSetting, type Setting } from "#core/reckoning/setting.ts";
+import { inputSetting } from "#core/reckoning/setting.ts";
 
 export interface SettlementInput {
-  /** Mean live weight of the day's birds, measured at the kill or expected. */
+  /** Mean live weight of the lot's birds, measured at the kill or expected. */
   readonly live: Reckoning;
   readonly tally: PackTally;
   readonly batchCost: { readonly chicks: Cents; readonly feed: FeedUsed; readonly other: Cents };
-  /** All shares of the batch; the day's own is the one at `ownShare`. */
+  /** All shares of the batch; the lot's own is the one at `ownShare`. */
   readonly shares: readonly CostShare[];
   readonly ownShare: number;
-  readonly dayCosts: readonly { readonly what: string; readonly cents: number }[];
-  readonly kit: readonly KitItem[];
-  readonly birdsAYear: Setting;
-  /** Hours of all people together. */
-  readonly workMinutes: Setting;
-  readonly centsAnHour: Setting;
+  /** The lot's part of what the day cost as a whole. */
+  readonly day: ShareOfDay;
 }
 
 export const COST_BASES = ["cash", "with-equipment", "with-labor"] as const;
@@ -42,7 +38,7 @@ export interface Settlement {
   readonly methods: readonly BasisCost[];
 }
 
-/** The mean live weight of a day's birds, kg, as someone weighed it at the kill. */
+/** The mean live weight of a lot's birds, kg, as someone weighed it at the kill. */
 export const measuredLive = (kilograms: number): Reckoning =>
   reckoning({
     value: kilograms,
@@ -53,7 +49,7 @@ export const measuredLive = (kilograms: number): Reckoning =>
     source: "yield",
   });
 
-/** What a day came to. Undefined until a dressed bird has been weighed. See docs/sources.md#cost. */
+/** What a lot came to. Undefined until a dressed bird has been weighed. See docs/sources.md#cost. */
 export function settlement(of: SettlementInput): Settlement | undefined {
   const { tally } = of;
   if (tally.dressedCount === 0 || tally.totalMilligrams === 0) return undefined;
@@ -116,21 +112,19 @@ const BASIS_RULES: Readonly<Record<CostBasis, RuleName>> = {
 /** The parts of cost in three groups, each method adding one. */
 function costParts(of: SettlementInput): [Input[], Input[], Input[]] {
   const share = ownShareOf(of);
-  const kit = kitShare(of.kit, of.tally.dressedCount, of.birdsAYear.value);
-  const time = cents(Math.round((of.workMinutes.value / 60) * of.centsAnHour.value));
   return [
     [
       input("chicks", share.chicks, "cents", "calculated"),
       input("feed", share.feed, "cents", "calculated"),
       input("other-batch-costs", share.other, "cents", "calculated"),
-      ...of.dayCosts.map((cost) => input({ asEntered: cost.what }, cost.cents, "cents", "measured")),
+      ...of.day.costs.map((cost) => input({ asEntered: cost.what }, cost.cents, "cents", "measured")),
     ],
-    [input("equipment-share", kit, "cents", "calculated")],
-    [input("labor", time, "cents", "calculated")],
+    [input("equipment-share", of.day.kitCents, "cents", "calculated")],
+    [input("labor", of.day.laborCents, "cents", "calculated")],
   ];
 }
 
-function timeInputs({ workMinutes, centsAnHour }: SettlementInput): Input[] {
+function timeInputs({ day: { workMinutes, centsAnHour } }: SettlementInput): Input[] {
   return [
     input("total-hours-worked", workMinutes.value / 60, "hours", workMinutes.provenance),
     inputSetting("labor-rate-per-hour", centsAnHour, "cents"),

@@ -6,7 +6,7 @@ import { stockAfter } from "#core/packing/supply-stock.ts";
 const USE: DayUse = {
   wholeKilograms: [1.5, 1.8, 2.0, 2.2, 2.6],
   cutBirds: 2,
-  keepsGiblets: true,
+  gibletBirds: 7,
   people: 3,
   lineHours: 4,
   iceBags: 6,

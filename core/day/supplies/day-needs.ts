@@ -2,6 +2,7 @@ import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import type { Scalder } from "#core/day/plan/plan-input.ts";
 import { NEEDS } from "#core/packing/needs-constants.ts";
 import { SUPPLY_KINDS, type SupplyKind } from "#core/packing/supply-stock.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 import { normalQuantile } from "#core/quantity/normal.ts";
 import { type Input, input, type Reckoning, reckoning, type Unit } from "#core/reckoning/reckoning.ts";
 import type { RuleName } from "#core/reckoning/reckoning-names.ts";
@@ -26,7 +27,8 @@ export interface DayUse {
   /** Dressed weight of each bird that stays whole. */
   readonly wholeKilograms: readonly number[];
   readonly cutBirds: number;
-  readonly keepsGiblets: boolean;
+  /** Birds whose giblets are kept. */
+  readonly gibletBirds: number;
   readonly people: number;
   readonly lineHours: number;
   readonly iceBags: number;
@@ -51,18 +53,20 @@ export interface Need {
   readonly cents: number;
 }
 
-/** What a planned day will use: its birds as even steps through the flock's spread. */
+/** What a planned day will use: each lot's birds as even steps through its spread. */
 export function plannedUse(
-  { plan: { line, chill, bath }, choices, forecast: { dressed, cv } }: PlanForDate,
+  { plan: { lots, line, chill, bath }, choices }: PlanForDate,
   heat: Scalder["heat"],
 ): DayUse {
-  const whole = choices.birds - choices.cutUp;
   return {
-    wholeKilograms: Array.from({ length: whole }, (_, index) =>
-      Math.max(0, dressed.value * (1 + cv * normalQuantile((index + 0.5) / whole))),
-    ),
-    cutBirds: choices.cutUp,
-    keepsGiblets: choices.keepsGiblets,
+    wholeKilograms: lots.flatMap(({ choices: lot, forecast: { dressed, cv } }) => {
+      const whole = lot.birds - lot.cutUp;
+      return Array.from({ length: whole }, (_, index) =>
+        Math.max(0, dressed.value * (1 + cv * normalQuantile((index + 0.5) / whole))),
+      );
+    }),
+    cutBirds: choices.lots.reduce((sum, { cutUp }) => sum + cutUp, 0),
+    gibletBirds: birdsOf({ lots: choices.lots.filter(({ keepsGiblets }) => keepsGiblets) }),
     people: choices.people,
     lineHours: line.lineMinutes / 60,
     iceBags: chill.bags.value,
@@ -157,8 +161,7 @@ function workingOf(kind: Exclude<SupplyKind, "bag">, use: DayUse): Reckoning {
   const birds = whole + use.cutBirds;
   const spare = use.spareShare;
   const vacuumBags =
-    NEEDS.vacuumBagsPerCutBird * use.cutBirds +
-    (use.keepsGiblets ? Math.ceil(birds / NEEDS.birdsPerGibletBag) : 0);
+    NEEDS.vacuumBagsPerCutBird * use.cutBirds + Math.ceil(use.gibletBirds / NEEDS.birdsPerGibletBag);
   const allBirds = input("birds", birds, "birds", "calculated");
   const hours = input("hours-on-the-line", use.lineHours, "hours", "calculated");
   switch (kind) {
@@ -190,7 +193,7 @@ function workingOf(kind: Exclude<SupplyKind, "bag">, use: DayUse): Reckoning {
         [
           input("birds-cut-up", use.cutBirds, "birds", "calculated"),
           input("bags-per-bird", NEEDS.vacuumBagsPerCutBird, "count", "our-estimate"),
-          ...(use.keepsGiblets
+          ...(use.gibletBirds > 0
             ? [input("birds-per-giblet-bag", NEEDS.birdsPerGibletBag, "birds", "our-estimate")]
             : []),
         ],

@@ -14,11 +14,18 @@ const at = (day: string, time: string) => {
 const figure = (value: number, unit: Unit) =>
   reckoning({ value, unit, inputs: [], rule: "typical-for-kind", source: "own-log" });
 
+const LOT = {
+  batchName: "Cockerels",
+  choices: { birds: 23, batchId: 1 },
+  withdrawal: { feedOffAt: figure(at("2026-10-02", "22:30") + 12_345.6, "instant"), windowHours: [8, 12] },
+  catching: [{ at: at("2026-10-03", "06:45"), birds: 20, crates: 2 }],
+};
+
 /** Only what tasks are made of. */
 const plan = (isBurnerPossible = true) =>
   ({
-    withdrawal: { feedOffAt: figure(at("2026-10-02", "22:30") + 12_345.6, "instant"), windowHours: [8, 12] },
-    scald: {
+    lots: [LOT],
+    heat: {
       burner: isBurnerPossible
         ? { possible: true, safeAt: figure(at("2026-10-03", "05:10"), "instant") }
         : { possible: false },
@@ -32,13 +39,11 @@ const plan = (isBurnerPossible = true) =>
     },
     chill: { bags: figure(7.2, "count"), tank: { birdsThatFit: figure(20, "birds") } },
     tanks: { iceOutMinute: 240, fullMinute: 200, heaviest: { hours: 2, quotedHours: 6 } },
-    catching: [{ at: at("2026-10-03", "06:45"), birds: 20, crates: 2 }],
   }) as unknown as DayPlan;
 
 const DAY = {
   processedOn: "2026-10-03",
-  choices: { startAt: at("2026-10-03", "07:00"), birds: 23, breakMinutes: 20 },
-  batchName: "Cockerels",
+  choices: { startAt: at("2026-10-03", "07:00"), breakMinutes: 20 },
   timeZone: ZONE,
   plan: plan(),
   restDays: 3,
@@ -80,11 +85,21 @@ describe("what follows from a scheduled day", () => {
     ]);
   });
 
+  test("pulls the feed of each lot at its own hour, by an id of its own", () => {
+    const roosters = { ...LOT, batchName: "Roosters", choices: { birds: 2, batchId: 9 } };
+    const two = { ...plan(), lots: [LOT, roosters] } as unknown as DayPlan;
+    const ids = dayTasks({ ...DAY, plan: two }).map(({ id }) => id);
+    expect(ids.filter((id) => id.startsWith("feed-off"))).toEqual(["feed-off:1", "feed-off:9"]);
+    expect(ids.filter((id) => id.startsWith("catch"))).toEqual(["catch:1", "catch:9"]);
+    expect(new Set(ids).size).toBe(ids.length);
+    expect(dayTasks(DAY).every(({ id, key }) => id === key)).toBe(true);
+  });
+
   test("counts whole bags of ice and whole minutes", () => {
     const tasks = dayTasks(DAY);
     expect(tasks.find(({ key }) => key === "ice")!.facts).toEqual({ bags: 8 });
     expect(tasks.find(({ key }) => key === "day")).toMatchObject({
-      facts: { birds: 23, batchName: "Cockerels" },
+      facts: { lots: [{ birds: 23, batchName: "Cockerels" }] },
       minutes: 450,
     });
     expect(tasks.every((task) => task.at % 60_000 === 0)).toBe(true);

@@ -34,6 +34,8 @@ export type TaskKey =
 /** What a task's words need to know; each key uses its own few. */
 export interface TaskFacts {
   readonly thing?: string;
+  readonly lots?: readonly LotOfTask[];
+  /** The lot's, where a day has several and the task is of one of them. */
   readonly batchName?: string;
   readonly birds?: number;
   readonly bags?: number;
@@ -44,9 +46,15 @@ export interface TaskFacts {
   readonly restDays?: number;
 }
 
+export interface LotOfTask {
+  readonly birds: number;
+  readonly batchName: string;
+}
+
 /** Something to be done for a scheduled day, at its time. */
 export interface DayTask {
-  /** The same for as long as the day is, however often it is moved. */
+  /** The same for as long as the day is, however often it is moved: its key, and of one lot of several the lot's batch. */
+  readonly id: string;
   readonly key: TaskKey;
   readonly facts: TaskFacts;
   readonly at: number;
@@ -69,8 +77,7 @@ export interface TaskPerson {
 
 export interface TaskInput {
   readonly processedOn: LocalDay;
-  readonly choices: Pick<DayChoices, "startAt" | "birds" | "breakMinutes">;
-  readonly batchName: string;
+  readonly choices: Pick<DayChoices, "startAt" | "breakMinutes">;
   readonly timeZone: string;
   readonly plan: DayPlan;
   readonly restDays: number;
@@ -84,7 +91,9 @@ export interface TaskInput {
 
 const BOOK_AHEAD_DAYS = 21;
 
-type Draft = Omit<DayTask, "who" | "isOnTheLine" | "facts"> & {
+type Draft = Omit<DayTask, "id" | "who" | "isOnTheLine" | "facts"> & {
+  /** Of which lot, where a day has several. */
+  readonly batchId?: number | undefined;
   readonly facts?: TaskFacts;
   readonly isOnTheLine?: boolean;
   /** The station at which the same is asked of people: its rules bind here too. */
@@ -99,10 +108,11 @@ export function dayTasks(task: TaskInput): DayTask[] {
     .map((draft) => ({ ...draft, at: Math.round(draft.at / MINUTE) * MINUTE }))
     .toSorted((one, other) => one.at - other.at);
   const timesAsked = new Map<string, number>();
-  return sorted.map(({ like, isOnTheLine = false, facts = {}, ...draft }) => {
+  return sorted.map(({ like, batchId, isOnTheLine = false, facts = {}, ...draft }) => {
     const who = whoFor(task, like, draft.at, timesAsked);
     if (who !== undefined) timesAsked.set(who, (timesAsked.get(who) ?? 0) + 1);
-    return { ...draft, facts, isOnTheLine, who };
+    const id = batchId === undefined ? draft.key : `${draft.key}:${batchId}`;
+    return { ...draft, id, facts, isOnTheLine, who };
   });
 }
 
@@ -130,8 +140,8 @@ function whoFor(
 }
 
 function before(task: TaskInput): Draft[] {
-  const { processedOn, choices, batchName, timeZone, plan, toBook, today } = task;
-  const { withdrawal, chill } = plan;
+  const { processedOn, timeZone, plan, toBook, today } = task;
+  const { chill } = plan;
   const on = clockOn(task);
   const bags = Math.ceil(chill.bags.value);
   const bookOn = addDays(processedOn, -BOOK_AHEAD_DAYS);
@@ -141,7 +151,7 @@ function before(task: TaskInput): Draft[] {
       : [
           {
             key: "book",
-            facts: { thing: toBook, birds: choices.birds, batchName },
+            facts: { thing: toBook, lots: lotsOf(plan) },
             at: bookOn < today ? startOfDay(today, timeZone) + 9 * HOUR : on(BOOK_AHEAD_DAYS, "09:00"),
             minutes: 15,
             like: "pack",
@@ -193,30 +203,40 @@ function before(task: TaskInput): Draft[] {
       minutes: 45,
       like: "pluck",
     },
-    {
-      key: "feed-off",
-      facts: { windowHours: withdrawal.windowHours },
-      at: withdrawal.feedOffAt.value,
-      minutes: 15,
-      like: "pins",
-    },
+    ...plan.lots.map(
+      (lot): Draft => ({
+        ...ofLot(lot, plan),
+        key: "feed-off",
+        facts: { ...ofLot(lot, plan).facts, windowHours: lot.withdrawal.windowHours },
+        at: lot.withdrawal.feedOffAt.value,
+        minutes: 15,
+        like: "pins",
+      }),
+    ),
   ];
 }
 
-function onTheDay({ choices, batchName, plan }: TaskInput): Draft[] {
-  const { scald, line, chill, tanks, catching } = plan;
+const lotsOf = (plan: DayPlan): LotOfTask[] =>
+  plan.lots.map(({ batchName, choices }) => ({ batchName, birds: choices.birds }));
+
+/** What tells the tasks of several lots apart. */
+const ofLot = ({ batchName, choices }: DayPlan["lots"][number], { lots }: DayPlan) =>
+  lots.length > 1 ? { batchId: choices.batchId, facts: { batchName } } : { facts: {} };
+
+function onTheDay({ choices, plan }: TaskInput): Draft[] {
+  const { heat, line, chill, tanks } = plan;
   const at = (minute: number) => choices.startAt + minute * MINUTE;
   const [pause] = line.setup.day.breaks;
   const drafts: (Draft | false)[] = [
-    scald.burner.possible && {
+    heat.burner.possible && {
       key: "burner",
-      at: scald.burner.safeAt.value,
+      at: heat.burner.safeAt.value,
       minutes: 15,
       like: "scald",
     },
     {
       key: "day",
-      facts: { birds: choices.birds, batchName },
+      facts: { lots: lotsOf(plan) },
       at: line.setUpAt,
       minutes: Math.round((line.cleanAt.value - line.setUpAt) / MINUTE),
       like: "pack",
@@ -228,14 +248,17 @@ function onTheDay({ choices, batchName, plan }: TaskInput): Draft[] {
       isOnTheLine: true,
       like: "pluck",
     },
-    catching.length > 0 && {
-      key: "catch",
-      facts: { birds: catching[0]!.birds, crates: catching[0]!.crates },
-      at: catching[0]!.at,
-      minutes: 15,
-      isOnTheLine: true,
-      like: "pluck",
-    },
+    ...plan.lots.flatMap((lot): Draft[] =>
+      lot.catching.slice(0, 1).map(({ at: caughtAt, birds, crates }) => ({
+        ...ofLot(lot, plan),
+        key: "catch",
+        facts: { ...ofLot(lot, plan).facts, birds, crates },
+        at: caughtAt,
+        minutes: 15,
+        isOnTheLine: true,
+        like: "pluck",
+      })),
+    ),
     {
       key: "first-bird",
       at: choices.startAt,

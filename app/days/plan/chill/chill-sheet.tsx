@@ -8,13 +8,15 @@ import { CHILL } from "#core/chill/chill-constants.ts";
 import type { ChillOfBird } from "#core/day/plan/chill-by-hour.ts";
 import type { BrinePlan } from "#core/day/plan/chill-plan.ts";
 import { type RestRoom, restRoom } from "#core/day/plan/rest-room.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 
 /** The tanks by the hour: ice, room, how long to cold, brine, and where the birds rest. */
 export function ChillSheet() {
   const { planned, basis, around, processedOn } = usePlan();
   const show = useShow();
   const { chill, tanks } = planned.plan;
-  const { startAt, birds } = planned.choices;
+  const { startAt } = planned.choices;
+  const birds = birdsOf(planned.choices);
   const time = (minute: number) => show.time(startAt + minute * MINUTE);
   const bag = basis.means.bagKilograms.value;
   const bought = basis.iceBagsInStock;

@@ -5,6 +5,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { plural, type Show } from "#app/words/show.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 import { MILLIGRAMS_PER_KILOGRAM, MILLIGRAMS_PER_POUND } from "#core/quantity/conversion.ts";
 
 const HEIGHT = 190;
@@ -70,7 +71,7 @@ function Drawn({ planned: { plan, choices }, atHandKilograms, width }: HourChart
           </text>
         </g>
       )}
-      <BirdLines hours={hours} birds={choices.birds} x={x} />
+      <BirdLines hours={hours} birds={birdsOf(choices)} x={x} />
       <text x={width - RIGHT} y={TOP - 8} textAnchor="end" className="fill-soft text-xs">
         bars: ice melted · dashes: birds in · dots: birds cold
       </text>

@@ -3,10 +3,12 @@ import { choicesOfFile } from "#app/days/plan/file/start-from-file.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { instantOf, localClock, localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
 import { addDays, isLocalDay } from "#core/calendar/local-day.ts";
+import type { LotChoices } from "#core/day/plan/plan-input.ts";
+import { SKIN_CEILING } from "#core/scald/scald-constants.ts";
 import { CHICKS } from "#core/season/season-constants.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { DatedChoices } from "#db/day/day-queries.server.ts";
-import { USUAL_DAY } from "#db/day/usual-day.ts";
+import { USUAL_DAY, USUAL_LOT } from "#db/day/usual-day.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** What a new day starts from: the farm's last day where there is one, ours where there is none. */
@@ -37,29 +39,56 @@ export function proposedChoices(
   const usually: DatedChoices = {
     processedOn,
     startAt: start.exists ? start.at : startOfDay(processedOn, farm.timeZone),
-    birds: birdCount,
-    cutUp: Math.min(birdCount, countOf(asked.get("cut")) ?? 0),
+    lots: [
+      {
+        ...proposedLot(last, batch, birdCount),
+        cutUp: Math.min(birdCount, countOf(asked.get("cut")) ?? 0),
+      },
+    ],
     people: countOf(asked.get("people")) || (last?.people ?? 3),
     cones: last?.cones ?? 3,
     tablePlaces: last?.tablePlaces ?? 2,
     breakMinutes: last?.breakMinutes ?? 30,
-    scaldMethod: last?.scaldMethod ?? "middle",
-    withdrawalMethod: last?.withdrawalMethod ?? "short",
-    whichBirds: "as-they-come",
     breakAtMinute: last?.breakAtMinute ?? USUAL_DAY.breakAtMinute,
     pinPlaces: last?.pinPlaces ?? USUAL_DAY.pinPlaces,
-    keepsFeet: last?.keepsFeet ?? USUAL_DAY.keepsFeet,
     packsSameDay: last?.packsSameDay ?? USUAL_DAY.packsSameDay,
     isRainExpected: USUAL_DAY.isRainExpected,
-    keepsGiblets: last?.keepsGiblets ?? USUAL_DAY.keepsGiblets,
     pluckBy: last?.pluckBy ?? USUAL_DAY.pluckBy,
     brineFraction: last?.brineFraction,
     changeWaterBirds: last?.changeWaterBirds,
     crew: [],
   };
   if (!fromFile) return usually;
-  const { start: _start, cutUp: cutUpCount, ...ofFile } = fromFile;
-  return { ...usually, ...ofFile, birds: birdCount, cutUp: Math.min(birdCount, cutUpCount) };
+  const { start: _start, birds: _birds, lot, ...ofFile } = fromFile;
+  const [own] = usually.lots;
+  return {
+    ...usually,
+    ...ofFile,
+    lots: [{ ...own!, ...lot, cutUp: Math.min(birdCount, lot.cutUp) }],
+  };
+}
+
+/** What a lot starts from: the way the farm's last day did its first, ours where there is none. */
+export function proposedLot(
+  last: Pick<DatedChoices, "lots"> | undefined,
+  { id, kind }: Pick<Batch, "id" | "kind">,
+  birds: number,
+): LotChoices {
+  const before = last?.lots[0];
+  const scaldCelsius = before?.scaldCelsius;
+  return {
+    ...USUAL_LOT,
+    ...(before && {
+      scaldMethod: before.scaldMethod,
+      withdrawalMethod: before.withdrawalMethod,
+      keepsGiblets: before.keepsGiblets,
+      keepsFeet: before.keepsFeet,
+      scaldCelsius:
+        scaldCelsius !== undefined && scaldCelsius < SKIN_CEILING[kind] ? scaldCelsius : undefined,
+    }),
+    batchId: id,
+    birds,
+  };
 }
 
 const countOf = (text: string | null) => (/^[0-9]{1,5}$/.test(text ?? "") ? Number(text) : undefined);

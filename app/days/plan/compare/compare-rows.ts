@@ -1,5 +1,7 @@
+import { sum } from "d3-array";
 import { plural, type Show } from "#app/words/show.ts";
 import { STATION_WORDS } from "#app/words/words.ts";
+import type { LotPlan } from "#core/day/plan/day-plan.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import type { WeatherOnDay } from "#core/day/plan/weather-on-day.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
@@ -23,6 +25,10 @@ export interface CompareRow {
   readonly differs: boolean;
 }
 
+/** What is said of each lot, with its batch where there are several. */
+const eachLot = ({ plan: { lots } }: PlanForDate, words: (lot: LotPlan) => string): string =>
+  lots.length === 1 ? words(lots[0]!) : lots.map((lot) => `${lot.batchName}: ${words(lot)}`).join("; ");
+
 /** What two plans come to, line by line, in the farm's own words. */
 export function compareRows(one: Side, other: Side, show: Show): CompareRow[] {
   const row = (name: string, words: (side: Side) => string): CompareRow => {
@@ -31,7 +37,9 @@ export function compareRows(one: Side, other: Side, show: Show): CompareRow[] {
   };
   return [
     row("Date", ({ processedOn }) => show.longDay(processedOn)),
-    row("Birds", ({ planned }) => `${planned.choices.birds}, ${planned.choices.cutUp} cut up`),
+    row("Birds", ({ planned }) =>
+      eachLot(planned, ({ choices }) => `${choices.birds}, ${choices.cutUp} cut up`),
+    ),
     row("Crew", ({ planned }) => planned.plan.line.setup.day.people.map(({ name }) => name).join(", ")),
     row("Conflicts", ({ against }) => (against.length === 0 ? "none known" : against.join("; "))),
     row("First bird", ({ planned }) => show.time(planned.choices.startAt)),
@@ -39,23 +47,34 @@ export function compareRows(one: Side, other: Side, show: Show): CompareRow[] {
     row("9 in 10 by", ({ planned }) => show.time(planned.plan.line.nineInTenAt.value)),
     row("Cleaned up by", ({ planned }) => show.time(planned.plan.line.cleanAt.value)),
     row("Limits the line", ({ bottleneck }) => (bottleneck ? STATION_WORDS[bottleneck] : "none")),
-    row("Feed off", ({ planned }) => show.dayTime(planned.plan.withdrawal.feedOffAt.value)),
-    row("Time off feed at kill", ({ planned: { plan } }) =>
-      [plan.withdrawal.firstBirdHours, plan.withdrawal.lastBirdHours]
-        .map(({ value }) => show.value(value, "hours"))
-        .join(" to "),
+    row("Feed off", ({ planned }) =>
+      eachLot(planned, ({ withdrawal }) => show.dayTime(withdrawal.feedOffAt.value)),
+    ),
+    row("Time off feed at kill", ({ planned }) =>
+      eachLot(planned, ({ withdrawal: { firstBirdHours, lastBirdHours } }) =>
+        [firstBirdHours, lastBirdHours].map(({ value }) => show.value(value, "hours")).join(" to "),
+      ),
     ),
     row("Birds outside the withdrawal window", ({ planned: { plan } }) =>
-      plural(plan.withdrawal.share.tooShort + plan.withdrawal.share.tooLong, "bird"),
+      plural(
+        sum(plan.lots, ({ withdrawal: { share } }) => share.tooShort + share.tooLong),
+        "bird",
+      ),
     ),
-    row("Mean dressed weight", ({ planned }) => show.value(planned.forecast.dressed.value, "carcass-kg")),
-    row("Total dressed weight", ({ planned: { forecast, choices } }) =>
-      show.value(forecast.dressed.value * choices.birds, "kg"),
+    row("Mean dressed weight", ({ planned }) =>
+      eachLot(planned, ({ forecast }) => show.value(forecast.dressed.value, "carcass-kg")),
+    ),
+    row("Total dressed weight", ({ planned: { plan } }) =>
+      show.value(
+        sum(plan.lots, ({ forecast, choices }) => forecast.dressed.value * choices.birds),
+        "kg",
+      ),
     ),
     row("Ice needed", ({ planned }) => plural(planned.plan.chill.bags.value, "bag")),
-    row("Scald bath", ({ planned: { plan } }) =>
-      plan.bath.failsAtBird === undefined ? "keeps up" : `too cool from bird ${plan.bath.failsAtBird}`,
-    ),
+    row("Scald bath", ({ planned: { plan } }) => {
+      const fails = plan.bath.lots.find(({ failsAtBird }) => failsAtBird !== undefined);
+      return fails ? `too cool from bird ${fails.failsAtBird}` : "keeps up";
+    }),
     row("To buy", ({ toBuyCents }) => show.money(toBuyCents)),
     row("Temperature at the last bird", ({ weather }) =>
       weather ? show.air(weather.atLikelyEnd) : "unknown",

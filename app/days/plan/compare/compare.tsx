@@ -1,17 +1,19 @@
 import { Form } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
-import { isSent } from "#app/days/plan/choices/day-form.ts";
+import { isSent, lotField } from "#app/days/plan/choices/day-form.ts";
+import { daySetting } from "#app/days/plan/choices/day-setting.server.ts";
 import { compareRows } from "#app/days/plan/compare/compare-rows.ts";
 import { sideOf } from "#app/days/plan/compare/compare-side.server.ts";
 import { readAlternative } from "#app/days/plan/compare/read-compare.server.ts";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
-import { planBasis } from "#app/server/day/plan-of-day.server.ts";
+import { basisOfDay } from "#app/server/day/plan-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { AskBox } from "#app/ui/ask-box.tsx";
 import { type Column, DataTable } from "#app/ui/data-table.tsx";
 import { Button, Page, Sheet } from "#app/ui/sheet.tsx";
+import { lotsInWords } from "#app/words/lot-words.ts";
 import { plural, showFor } from "#app/words/show.ts";
 import type { Route } from "./+types/compare.ts";
 
@@ -19,19 +21,17 @@ export const meta = () => [{ title: "Compare · Pale Morning" }];
 
 export function loader({ context, params, request }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
-  const setting = {
-    timeZone: day.timeZone,
-    hatchedOn: batch.hatchedOn,
-    freeCount: here.file.freeForDay(batch.id, day.id),
-  };
-  const basis = planBasis(here, farm, batch, day.id);
+  const { farm, day, lots } = requireDay(here, params.dayId);
+  const batches = lots.map(({ batch }) => batch);
+  const setting = daySetting(here, farm, batches, { dayId: day.id, timeZone: day.timeZone });
+  const basis = basisOfDay(here, farm, day);
   const beside = readAlternative(day, new URL(request.url).searchParams, setting, basis.helpers);
   const current = sideOf(here, farm, basis, day.id, day);
   const other = beside.choices ? sideOf(here, farm, basis, day.id, beside.choices) : current;
   return {
     day,
-    line: `${plural(day.birds, "bird")} of ${batch.name}`,
+    line: lotsInWords(lots),
+    lotNames: lots.map(({ batchName }) => batchName),
     beside: { fields: beside.fields, who: beside.who, helpers: beside.helpers, faults: beside.faults },
     isRead: beside.choices !== undefined,
     people: basis.helpers.map(({ id, name }) => ({ id, name })),
@@ -42,7 +42,7 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
 
 /** Two plans of one day side by side: this crew or that, Saturday or Sunday; the other can be kept. */
 export default function Compare({ loaderData }: Route.ComponentProps) {
-  const { day, line, beside, isRead, people, rows, entryId } = loaderData;
+  const { day, line, lotNames, beside, isRead, people, rows, entryId } = loaderData;
   const differ = rows.filter(({ differs }) => differs).length;
   return (
     <Page isWide>
@@ -50,7 +50,13 @@ export default function Compare({ loaderData }: Route.ComponentProps) {
       <PlanNav dayId={day.id} />
       <div className="grid items-start gap-5 lg:grid-cols-3">
         <Sheet heading="What if?">
-          <Choices key={JSON.stringify(beside.fields)} beside={beside} people={people} dayId={day.id} />
+          <Choices
+            key={JSON.stringify(beside.fields)}
+            lotNames={lotNames}
+            beside={beside}
+            people={people}
+            dayId={day.id}
+          />
         </Sheet>
         <Sheet
           heading="Differences"
@@ -90,11 +96,22 @@ type Loaded = Route.ComponentProps["loaderData"];
 const FIELDS = [
   { name: "processedOn", label: "Date", type: "date" },
   { name: "startTime", label: "First bird", type: "time" },
-  { name: "birdCount", label: "Birds", type: "text" },
-  { name: "cutUpCount", label: "Birds to cut up", type: "text" },
   { name: "coneCount", label: "Cones", type: "text" },
   { name: "tablePlaceCount", label: "Evisceration table places", type: "text" },
 ] as const;
+
+/** The fields of the lots, and after them those of the day. */
+const fieldsFor = (lotNames: readonly string[]) => [
+  ...FIELDS.slice(0, 2),
+  ...lotNames.flatMap((name, lot) => {
+    const of = lotNames.length > 1 ? `: ${name}` : "";
+    return [
+      { name: lotField(lot, "birdCount"), label: `Birds${of}`, type: "text" },
+      { name: lotField(lot, "cutUpCount"), label: `Birds to cut up${of}`, type: "text" },
+    ] as const;
+  }),
+  ...FIELDS.slice(2),
+];
 
 type Row = Loaded["rows"][number];
 
@@ -107,12 +124,17 @@ const COLUMNS: readonly Column<Row>[] = [
   },
 ];
 
-function Choices({ beside, people, dayId }: Pick<Loaded, "beside" | "people"> & { dayId: number }) {
+function Choices({
+  beside,
+  people,
+  lotNames,
+  dayId,
+}: Pick<Loaded, "beside" | "people" | "lotNames"> & { dayId: number }) {
   const { fields, who, helpers, faults } = beside;
   return (
     <Form method="get" action={`/days/${dayId}/compare`} className="grid gap-4">
       <div className="grid grid-cols-2 gap-3">
-        {FIELDS.map(({ name, label, type }) => (
+        {fieldsFor(lotNames).map(({ name, label, type }) => (
           <div key={name} className={type === "text" ? "" : "col-span-2"}>
             <AskBox
               name={name}

@@ -3,8 +3,10 @@ import {
   dayFields,
   dayForm,
   isSent,
+  lotField,
   seatsAsText,
 } from "#app/days/plan/choices/day-form.ts";
+import { nestedFields } from "#app/ui/nested-fields.ts";
 import { addDays, isLocalDay } from "#core/calendar/local-day.ts";
 import { type CrewSeat, crewOf, type Helper, rulesOf, stationsToJoin } from "#core/day/crew/crew.ts";
 import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
@@ -13,7 +15,8 @@ import { NO_RULES } from "#core/safety/person-rules.ts";
 import type { DatedChoices, ProcessingDay } from "#db/day/day-queries.server.ts";
 
 /** Fields in which the other plan may differ, by the names that the plan's own form gives them. */
-const CHANGED = ["startTime", "birdCount", "cutUpCount", "coneCount", "tablePlaceCount"] as const;
+const CHANGED = ["startTime", "coneCount", "tablePlaceCount"] as const;
+const CHANGED_OF_LOT = ["birdCount", "cutUpCount"] as const;
 
 export interface BesidePlan {
   /** As it was typed, to be shown again and to be kept as the plan. */
@@ -33,7 +36,7 @@ export function readAlternative(
   setting: DayFormSetting,
   helpers: readonly Helper[],
 ): BesidePlan {
-  const isAsked = asked.has("birdCount");
+  const isAsked = asked.has(lotField(0, "birdCount"));
   const year = Number(day.processedOn.slice(0, 4));
   const seats = crewOf(day.crew, day.people, { helpers, year });
   const currentNames = seats.flatMap(({ personId }) => personId ?? []);
@@ -46,7 +49,10 @@ export function readAlternative(
   const fields = {
     ...dayFields(day, setting.timeZone),
     ...Object.fromEntries(
-      CHANGED.flatMap((name) => {
+      [
+        ...CHANGED,
+        ...day.lots.flatMap((_, lot) => CHANGED_OF_LOT.map((name) => lotField(lot, name))),
+      ].flatMap((name) => {
         const value = asked.get(name);
         return value === null ? [] : [[name, value.trim()]];
       }),
@@ -55,16 +61,21 @@ export function readAlternative(
     peopleCount: String(crew.length),
     crew: seatsAsText(crew),
   };
-  const read = dayForm(setting).safeParse(Object.fromEntries(Object.entries(fields).filter(isSent)));
+  const sent = nestedFields(Object.fromEntries(Object.entries(fields).filter(isSent)));
+  const read = dayForm(setting).safeParse(sent);
   const faults: Record<string, string> = read.success
     ? {}
-    : Object.fromEntries(read.error.issues.map(({ path, message }) => [String(path[0] ?? ""), message]));
+    : Object.fromEntries(read.error.issues.map(({ path, message }) => [fieldOf(path), message]));
   if (!isCount) faults.helpers = `Enter a whole number up to ${MOST_PEOPLE}; 0 for none`;
   if (crew.length === 0)
     faults.peopleCount = "Someone has to come. Check a name, or enter the number of helpers";
   const isRead = Object.keys(faults).length === 0;
   return { fields, who, helpers: typed, choices: isRead ? read.data : undefined, faults };
 }
+
+/** The name of the field that a path leads to. */
+const fieldOf = ([name = "", lot, field]: readonly PropertyKey[]): string =>
+  field === undefined ? String(name) : lotField(Number(lot), String(field));
 
 /** A day before or after, as a button asks for; a day that can't be read stays as it was typed. */
 const shifted = (day: string, by: string | null): string =>

@@ -8,10 +8,14 @@ import type { Route } from "./+types/plan-json.ts";
 /** The day's line as a file, which the command `simulate` plays. */
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
-  const { plan, forecast } = planOf(here, farm, batch, day);
+  const { farm, day } = requireDay(here, params.dayId);
+  const { plan } = planOf(here, farm, day);
   const file = lineFileOf(plan.line.setup.day, {
-    lots: [{ kind: batch.kind, liveKilograms: forecast.live.value, scald: day.scaldMethod }],
+    lots: plan.lots.map(({ kind, forecast, choices }) => ({
+      kind,
+      liveKilograms: forecast.live.value,
+      scald: choices.scaldMethod,
+    })),
     start: localClock(day.startAt, day.timeZone),
   });
   return new Response(JSON.stringify(file, null, 2), {

@@ -1,26 +1,21 @@
 import { readLineFile } from "#app/days/plan/file/read-line-file.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { minuteOfClock } from "#core/calendar/farm-time.ts";
+import type { LotChoices } from "#core/day/plan/plan-input.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import type { DatedChoices } from "#db/day/day-queries.server.ts";
 
 /** What a plan's file says of a day: all but the date, and the methods of feed and scald. */
 export type ChoicesOfFile = Pick<
   DatedChoices,
-  | "birds"
-  | "cutUp"
-  | "people"
-  | "cones"
-  | "tablePlaces"
-  | "pinPlaces"
-  | "keepsGiblets"
-  | "keepsFeet"
-  | "packsSameDay"
-  | "pluckBy"
-  | "crew"
+  "people" | "cones" | "tablePlaces" | "pinPlaces" | "packsSameDay" | "pluckBy" | "crew"
 > &
   Partial<Pick<DatedChoices, "breakMinutes" | "breakAtMinute" | "changeWaterBirds">> & {
     readonly start: string;
+    /** Of its first lot. */
+    readonly birds: number;
+    /** A file of several lots starts a day of its first: the others are added where their batch is chosen. */
+    readonly lot: Pick<LotChoices, "cutUp" | "keepsGiblets" | "keepsFeet">;
   };
 
 /**
@@ -33,16 +28,15 @@ export function choicesOfFile(here: FarmContext, text: string | null): ChoicesOf
   const { day, file } = read;
   const people = here.file.people.people();
   const [pause] = file.breaks;
+  const [lot] = day.lots;
   return {
     start: file.start,
-    birds: birdsOf(day),
-    cutUp: day.lots.reduce((sum, { cutUp }) => sum + cutUp, 0),
+    birds: file.lots ? lot!.birds : birdsOf(day),
+    lot: { cutUp: lot!.cutUp, keepsGiblets: lot!.giblets, keepsFeet: file.lots?.[0]?.feet ?? file.work.feet },
     people: day.people.length,
     cones: day.kit.cones,
     tablePlaces: day.kit.places.gut,
     pinPlaces: day.kit.places.pins,
-    keepsGiblets: day.lots[0]!.giblets,
-    keepsFeet: file.work.feet,
     packsSameDay: day.packSameDay,
     pluckBy: day.pluckBy,
     breakMinutes: pause?.minutes ?? 0,

@@ -5,7 +5,7 @@ import type { Selection } from "#app/days/plan/choices/selection.ts";
 import { BusyLegend, percent, StationColumn } from "#app/days/plan/choices/station-column.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { plural } from "#app/words/show.ts";
+import { plural, type Show } from "#app/words/show.ts";
 import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/words/words.ts";
 import type { CrewMember, CrewSeat, Helper } from "#core/day/crew/crew.ts";
 import { moveSeat } from "#core/day/crew/crew-moves.ts";
@@ -21,7 +21,8 @@ interface LineSheetProps {
   helpers: readonly Helper[];
   choices: DayChoices;
   means: FarmMeans;
-  dipSeconds: number;
+  /** Of each lot. */
+  dipSeconds: readonly number[];
   year: number;
   /** Undefined where no station holds the line; its minutes, while they are not known. */
   holding: { readonly station: Station; readonly savedMinutes: number | undefined } | undefined;
@@ -114,13 +115,21 @@ function useMoving({ crew, onCrew }: LineSheetProps, stations: readonly Station[
 }
 
 /** What stands at each station. */
+/** How long birds are dipped, from the lot that takes least to the one that takes most. */
+function dipWords(dipSeconds: readonly number[], show: Show): string {
+  const [least, most] = [Math.min(...dipSeconds), Math.max(...dipSeconds)].map((of) =>
+    show.value(of, "seconds").replace(" ", NO_BREAK),
+  );
+  return least === most ? least! : `${least} to ${most}`;
+}
+
 function useKitWords({ line, choices, means, dipSeconds }: LineSheetProps): Partial<Record<Station, string>> {
   const show = useShow();
   const { places } = line.setup.day.kit;
   const placesAt = (station: keyof typeof places) => plural(places[station], "place");
   return {
     cones: plural(choices.cones, "cone"),
-    scald: `${means.scalder.scaldAtOnce} at once, ${show.value(dipSeconds, "seconds").replace(" ", NO_BREAK)}`,
+    scald: `${means.scalder.scaldAtOnce} at once, ${dipWords(dipSeconds, show)}`,
     pluck: choices.pluckBy === "hand" ? "by hand" : `${means.pluckAtOnce} at once`,
     feet: placesAt("feet"),
     pins: placesAt("pins"),

@@ -1,10 +1,11 @@
+import { listed, lotsInWords } from "#app/words/lot-words.ts";
 import { plural, type Show } from "#app/words/show.ts";
 import { STATION_WORDS } from "#app/words/words.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { DRAIN_MINUTES } from "#core/processing-line/line-constants.ts";
-import { mostInLine, neededStations } from "#core/processing-line/line-day.ts";
+import { birdsOf, mostInLine, neededStations } from "#core/processing-line/line-day.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 
 /** A page to be taped where the work is. */
@@ -20,7 +21,8 @@ export interface StationPage {
 /** A page for each station of the day and one for the chill, with the day's own numbers. */
 export function stationPages(planned: PlanForDate, show: Show): StationPage[] {
   const { line } = planned.plan;
-  const { startAt, birds } = planned.choices;
+  const { startAt } = planned.choices;
+  const birds = birdsOf(planned.choices);
   const words = stationWords(planned, show);
   const foot = `First bird ${show.time(startAt)}, ${plural(birds, "bird")}; last bird in the chill tank likely by ${show.time(line.likelyAt.value)}, 9 in 10 by ${show.time(line.nineInTenAt.value)}.`;
   return [...neededStations(line.setup.day), "chill" as const].map((key) => ({
@@ -37,22 +39,31 @@ export function stationPages(planned: PlanForDate, show: Show): StationPage[] {
   }));
 }
 
+const lotsNamed = (lots: PlanForDate["plan"]["lots"]) =>
+  lots.map(({ batchName, choices: { birds } }) => ({ batchName, birds }));
+
 /** What someone at a station must know, with this day's numbers. */
 function stationWords({ plan, choices }: PlanForDate, show: Show): Record<Station | "chill", string[]> {
-  const { scald, chill, line, tanks } = plan;
+  const { lots, chill, line, tanks } = plan;
+  const isOnly = lots.length === 1;
   const { day } = line.setup;
   const hasBreak = day.breaks.length > 0;
-  const [from, to] = scald.secondsRange.map((seconds) => show.value(seconds, "seconds"));
+  const dips = lots.map(({ scald, batchName }) => {
+    const [from, to] = scald.secondsRange.map((seconds) => show.value(seconds, "seconds"));
+    return `${isOnly ? "" : `${batchName}: `}${show.temperature(scald.bath.value)} for ${show.value(scald.seconds.value, "seconds")}; start testing at ${from}, no longer than ${to}. Never ${show.temperature(scald.skinCeilingCelsius)}.`;
+  });
+  const feet = lots.filter(({ choices: lot }) => lot.keepsFeet).map(({ batchName }) => batchName);
   const clock = (minute: number) => show.time(choices.startAt + minute * MINUTE);
   return {
     cones: [
+      ...(isOnly ? [] : [`In this order: ${lotsInWords(lotsNamed(lots))}.`]),
       `${plural(choices.cones, "cone")}. Hold the bird until it calms; cut close to the jaw.`,
       "Bleed until it is dead and still, at least 90 s. Never scald a bird that moves.",
       `${hasBreak ? `No kill in the ${DRAIN_MINUTES.kill} min before the break. ` : ""}At most ${mostInLine(day.people)} birds between cone and chill tank.`,
       "Very sharp knife: cut away from your hand.",
     ],
     scald: [
-      `${show.temperature(scald.bath.value)} for ${show.value(scald.seconds.value, "seconds")}; start testing at ${from}, no longer than ${to}. Never ${show.temperature(scald.skinCeilingCelsius)}.`,
+      ...dips,
       "Go by wing feathers that slip out easily. Keep one person at the scald all day.",
       choices.changeWaterBirds
         ? `Change the water every ${choices.changeWaterBirds} birds.`
@@ -68,8 +79,8 @@ function stationWords({ plan, choices }: PlanForDate, show: Show): Record<Statio
     ],
     feet: [
       "Cut feet off at the joint, head off, loosen the neck, remove the oil gland.",
-      choices.keepsFeet
-        ? "Keep the feet: put them in their own bowl right away."
+      feet.length > 0
+        ? `Keep the feet${feet.length < lots.length ? ` of ${listed(feet)}` : ""}: put them in their own bowl right away.`
         : "Feet and heads go into the waste barrel.",
       "Knife or shears: cut away from your hand. No one under 16 works here alone.",
     ],

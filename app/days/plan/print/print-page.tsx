@@ -3,15 +3,15 @@ import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { ButtonLink, Page, Sheet } from "#app/ui/sheet.tsx";
-import { plural } from "#app/words/show.ts";
+import { lotsInWords } from "#app/words/lot-words.ts";
 import type { Route } from "./+types/print-page.ts";
 
 export const meta = () => [{ title: "Print · Pale Morning" }];
 
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { day, batch } = requireDay(here, params.dayId);
-  return { day, line: `${plural(day.birds, "bird")} of ${batch.name}` };
+  const { day, lots } = requireDay(here, params.dayId);
+  return { day, line: lotsInWords(lots) };
 }
 
 /** The plan to be taken away from the screen: on paper, in a calendar, as a file. */

@@ -5,6 +5,7 @@ import { planOf } from "#app/server/day/plan-of-day.server.ts";
 import { tasksOfDay } from "#app/server/day/tasks-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
+import { lotsInWords } from "#app/words/lot-words.ts";
 import { plural, showFor } from "#app/words/show.ts";
 import { SUPPLY_WORDS, supplyAmount } from "#app/words/supply-words.ts";
 import { dayNeeds, plannedUse } from "#core/day/supplies/day-needs.ts";
@@ -13,16 +14,16 @@ import type { Route } from "./+types/run-sheet-pdf.ts";
 /** The run sheet as a PDF: the order of the days, what to have ready, and a page for each station. */
 export async function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
+  const { farm, day, lots } = requireDay(here, params.dayId);
   const show = showFor(farm);
-  const planned = planOf(here, farm, batch, day);
+  const planned = planOf(here, farm, day);
   const use = plannedUse(planned, farm.scalderHeat);
   const pdf = await writeRunSheet({
     paper: show.paper,
     madeAt: here.now(),
     title: `${farm.name}, ${show.longDay(day.processedOn)}`,
-    line: `${plural(day.birds, "bird")} of ${batch.name}. ${plural(day.people, "person", "people")}.`,
-    tasks: tasksOfDay(here, farm, batch, day)
+    line: `${lotsInWords(lots)}. ${plural(day.people, "person", "people")}.`,
+    tasks: tasksOfDay(here, farm, day)
       .filter(({ key }) => key !== "day")
       .map(({ at, title, who, why }) => ({
         when: show.dateTime(at),

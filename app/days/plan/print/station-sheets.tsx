@@ -10,8 +10,8 @@ export const meta = () => [{ title: "Station sheets · Pale Morning" }];
 
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
-  return { day, farmName: farm.name, planned: planToSend(here, farm, batch, day) };
+  const { farm, day } = requireDay(here, params.dayId);
+  return { day, farmName: farm.name, planned: planToSend(here, farm, day) };
 }
 
 /** One page a station, in large type, to be taped where the work is. */

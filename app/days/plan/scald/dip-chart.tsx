@@ -4,8 +4,8 @@ import { useId } from "react";
 import { ChartFrame, XLabels, YLabels } from "#app/ui/chart-frame.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { SCALD_OPTIONS } from "#app/words/words.ts";
-import type { DipPoint } from "#core/day/plan/bath-on-day.ts";
-import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
+import type { LotPlan } from "#core/day/plan/day-plan.ts";
+import type { DipPoint } from "#core/day/plan/dip-curve.ts";
 import { METHOD_BATH, SCALD_METHODS } from "#core/scald/scald-constants.ts";
 
 const HEIGHT = 200;
@@ -16,8 +16,7 @@ const FLOOR = HEIGHT - BOTTOM;
 const MOST_SECONDS = 240;
 
 interface DipChartProps {
-  dips: readonly DipPoint[];
-  planned: PlanForDate;
+  lot: LotPlan;
 }
 
 /** Seconds against temperature for this kind: where feathers still hold, where they slip, and where the skin tears. */
@@ -25,10 +24,11 @@ export function DipChart(props: DipChartProps) {
   return <ChartFrame>{(width) => <Drawn {...props} width={width} />}</ChartFrame>;
 }
 
-function Drawn({ dips, planned, width }: DipChartProps & { width: number }) {
+function Drawn({ lot, width }: DipChartProps & { width: number }) {
   const show = useShow();
   const id = useId();
-  const { bath, seconds, secondsRange, skinCeilingCelsius } = planned.plan.scald;
+  const { dips, choices } = lot;
+  const { bath, seconds, secondsRange, skinCeilingCelsius } = lot.scald;
   const x = scaleLinear([50, skinCeilingCelsius + (width < 480 ? 3 : 2)], [LEFT, width]);
   const y = scaleLinear([0, MOST_SECONDS], [FLOOR, TOP]).clamp(true);
   const good = area<DipPoint>(
@@ -45,7 +45,7 @@ function Drawn({ dips, planned, width }: DipChartProps & { width: number }) {
   return (
     <svg viewBox={`0 0 ${width} ${HEIGHT}`} role="img" aria-labelledby={id} className="block w-full">
       <title id={id}>{title}</title>
-      <Bands chosen={planned.choices.scaldMethod} x={x} />
+      <Bands chosen={choices.scaldMethod} x={x} />
       <path d={good(dips) ?? ""} className="fill-mist" />
       {SCALD_METHODS.map((method) => (
         <text key={method} x={x(METHOD_BATH[method].band[0]) + 3} y={20} className="fill-ink text-xs">

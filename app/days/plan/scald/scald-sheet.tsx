@@ -3,7 +3,10 @@ import { DipChart } from "#app/days/plan/scald/dip-chart.tsx";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural, type Show } from "#app/words/show.ts";
-import type { BathOnDay, ColdestDip, Remedy } from "#core/day/plan/bath-on-day.ts";
+import type { BathOfLot, ColdestDip, Remedy } from "#core/day/plan/bath-on-day.ts";
+import type { LotPlan } from "#core/day/plan/day-plan.ts";
+import type { ScaldPlan } from "#core/day/plan/scald-plan.ts";
+import type { BathSetting } from "#core/scald/bath-setting.ts";
 import type { ScaldVerdict } from "#core/scald/scald-verdict.ts";
 
 /** How hot and how long, whether the bath keeps up with the line, and what it takes. */
@@ -11,26 +14,13 @@ export function ScaldSheet() {
   const { planned, basis } = usePlan();
   const { scalder } = basis.means;
   const show = useShow();
-  const { scald, bath, dips } = planned.plan;
-  const { degrees } = show;
+  const { lots, bath } = planned.plan;
   const { energy, waterChanges } = bath;
   return (
-    <Sheet
-      heading="Scald"
-      beside={`${show.temperature(scald.bath.value)} for ${show.value(scald.seconds.value, "seconds")}`}
-    >
-      <DipChart dips={dips} planned={planned} />
-      <p className="text-sm">
-        Each load takes {degrees(bath.sagKelvin)} off this bath
-        {bath.recoveryMinutes === undefined
-          ? " and never recovers with its lid off."
-          : ` and recovers in ${show.minutes(bath.recoveryMinutes)}.`}{" "}
-        In its fastest hour the line brings {show.value(bath.demandBirdsPerHour, "birds-per-hour")}; the bath
-        can heat {show.value(bath.heldBirdsPerHour, "birds-per-hour")}. Lowest on a typical day:{" "}
-        {degrees(bath.lowestBelow)} below its setting.
-      </p>
-      <p className="text-sm">{coldestWords(bath.coldest, scald.seconds.value, show)}</p>
-      {bath.failsAtBird !== undefined && <CantKeepUp bath={bath} />}
+    <Sheet heading="Scald" beside={lots.map(({ scald }) => scaldWords(scald, show)).join("; then ")}>
+      {lots.map((lot, index) => (
+        <LotScald key={lot.choices.batchId} lot={lot} bath={bath.lots[index]!} isOnly={lots.length === 1} />
+      ))}
       <ul className="pt-2 text-sm">
         {energy.totalKilowattHours !== undefined && (
           <li>
@@ -60,6 +50,46 @@ export function ScaldSheet() {
   );
 }
 
+const scaldWords = ({ bath, seconds }: ScaldPlan, show: Show) =>
+  `${show.temperature(bath.value)} for ${show.value(seconds.value, "seconds")}`;
+
+/** One lot in the bath: how long, how the water sags, and how it came to this lot's setting. */
+function LotScald({ lot, bath, isOnly }: { lot: LotPlan; bath: BathOfLot; isOnly: boolean }) {
+  const show = useShow();
+  const { degrees } = show;
+  const { scald } = lot;
+  return (
+    <>
+      {!isOnly && (
+        <h3 className="pt-3 font-sans font-semibold">
+          {lot.batchName}: {scaldWords(scald, show)}
+        </h3>
+      )}
+      {bath.setting && <p className="text-sm">{settingWords(bath.setting, scald.bath.value, show)}</p>}
+      <DipChart lot={lot} />
+      <p className="text-sm">
+        Each load takes {degrees(bath.sagKelvin)} off this bath
+        {bath.recoveryMinutes === undefined
+          ? " and never recovers with its lid off."
+          : ` and recovers in ${show.minutes(bath.recoveryMinutes)}.`}{" "}
+        In its fastest hour the line brings {show.value(bath.demandBirdsPerHour, "birds-per-hour")}; the bath
+        can heat {show.value(bath.heldBirdsPerHour, "birds-per-hour")}. Lowest on a typical day:{" "}
+        {degrees(bath.lowestBelow)} below its setting.
+      </p>
+      <p className="text-sm">{coldestWords(bath.coldest, scald.seconds.value, show)}</p>
+      {bath.failsAtBird !== undefined && <CantKeepUp bath={bath} />}
+    </>
+  );
+}
+
+/** What is done to the water between two lots, and how long the scald stands still for it. */
+function settingWords({ how, seconds, swappedLiters }: BathSetting, celsius: number, show: Show): string {
+  const minutes = show.minutes(Math.max(1, seconds / 60));
+  return how === "heated"
+    ? `Heat the bath to ${show.temperature(celsius)} for this lot. The scald stops for about ${minutes}.`
+    : `Cool the bath to ${show.temperature(celsius)} for this lot: draw off ${show.volume(swappedLiters)} and fill up from the tap. The scald stops for about ${minutes}.`;
+}
+
 const VERDICT_WORDS: Readonly<Record<ScaldVerdict, string>> = {
   good: "still plucks clean",
   under: "comes out under-scalded",
@@ -87,7 +117,7 @@ const WAY_WORDS: Readonly<Record<Remedy["what"], string>> = {
   "more-power": "More power",
 };
 
-function CantKeepUp({ bath }: { bath: BathOnDay }) {
+function CantKeepUp({ bath }: { bath: BathOfLot }) {
   const show = useShow();
   return (
     <div className="pt-2">

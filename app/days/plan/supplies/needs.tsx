@@ -9,6 +9,7 @@ import { requireDay } from "#app/server/farm/required.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { lotsInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
 import { SUPPLY_WORDS, supplyAmount, supplyUnit } from "#app/words/supply-words.ts";
 import {
@@ -25,13 +26,13 @@ export const meta = () => [{ title: "Day's supplies · Pale Morning" }];
 
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
-  const plannedDay = planOf(here, farm, batch, day);
+  const { farm, day, lots } = requireDay(here, params.dayId);
+  const plannedDay = planOf(here, farm, day);
   const { supplies, daysBefore } = stockForDay(here, farm, day);
   const use = plannedUse(plannedDay, farm.scalderHeat);
   return {
     day,
-    line: `${plural(day.birds, "bird")} of ${batch.name}`,
+    line: lotsInWords(lots),
     needs: dayNeeds(use, supplies),
     tooBig: birdsTooBig(use, supplies),
     daysBefore,

@@ -13,7 +13,7 @@ export function stockForDay(
   const earlier = here.file.openDays().filter(({ id, startAt }) => id !== day.id && startAt < day.startAt);
   let supplies = suppliesInStock(here);
   for (const one of earlier) {
-    const planned = planOf(here, farm, here.file.batch(one.batchId)!, one);
+    const planned = planOf(here, farm, one);
     const needs = dayNeeds(plannedUse(planned, farm.scalderHeat), supplies);
     supplies = supplies.map((supply) => {
       const taken = needs

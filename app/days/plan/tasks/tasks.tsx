@@ -8,6 +8,7 @@ import { requireDay } from "#app/server/farm/required.server.ts";
 import { formFields, newEntryId } from "#app/server/submitted.server.ts";
 import { ButtonLink, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { lotsInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
 import type { TaskWords } from "#app/words/task-words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
@@ -20,14 +21,14 @@ export const meta = () => [{ title: "To do · Pale Morning" }];
 
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
-  const tasks = tasksOfDay(here, farm, batch, day).filter(({ key }) => key !== "day");
+  const { farm, day, lots } = requireDay(here, params.dayId);
+  const tasks = tasksOfDay(here, farm, day).filter(({ key }) => key !== "day");
   const done = here.file.tasks.done(day.id);
   return {
     day,
-    line: `${plural(day.birds, "bird")} of ${batch.name}`,
+    line: lotsInWords(lots),
     days: [...group(tasks, ({ at }) => localDayOf(at, farm.timeZone))],
-    left: tasks.filter(({ key }) => !done.some(({ task }) => task === key)).length,
+    left: tasks.filter(({ id }) => !done.some(({ task }) => task === id)).length,
     done,
     at: here.now(),
     today: localDayOf(here.now(), farm.timeZone),
@@ -37,14 +38,14 @@ export function loader({ context, params }: Route.LoaderArgs) {
 
 export async function action({ context, request, params }: Route.ActionArgs) {
   const here = context.get(farmContext);
-  const { farm, day, batch } = requireDay(here, params.dayId);
+  const { farm, day } = requireDay(here, params.dayId);
   const fields = await formFields(request);
-  const key = String(fields.get("task") ?? "");
+  const id = String(fields.get("task") ?? "");
   const entryId = String(fields.get("entryId") ?? "");
-  const isKnown = tasksOfDay(here, farm, batch, day).some((task) => task.key === key);
+  const isKnown = tasksOfDay(here, farm, day).some((task) => task.id === id);
   if (!isKnown || entryId.length < 8 || entryId.length > 64)
     throw data("This day no longer has that task. Reload the page.", { status: 400 });
-  here.file.tasks.tick({ entryId, at: here.now() }, day.id, key);
+  here.file.tasks.tick({ entryId, at: here.now() }, day.id, id);
   return redirect(`/days/${day.id}/tasks`, 303);
 }
 
@@ -68,11 +69,11 @@ export default function Tasks({
           <ul>
             {tasks.map((task) => (
               <TaskRow
-                key={task.key}
+                key={task.id}
                 task={task}
-                done={done.find((one) => one.task === task.key)}
+                done={done.find((one) => one.task === task.id)}
                 isLate={task.at + task.minutes * MINUTE < at}
-                entryId={`${entryId}-${task.key}`}
+                entryId={`${entryId}-${task.id.replace(":", "-")}`}
                 here={`/days/${day.id}/tasks`}
               />
             ))}
@@ -100,7 +101,7 @@ function TaskRow({ task, done, isLate, entryId, here }: TaskRowProps) {
         {done ? (
           <input type="hidden" name="back" value={here} />
         ) : (
-          <input type="hidden" name="task" value={task.key} />
+          <input type="hidden" name="task" value={task.id} />
         )}
         <button
           type="submit"

@@ -3,6 +3,7 @@ import { scaleLinear } from "d3-scale";
 import { useId } from "react";
 import { ChartFrame, XLabels } from "#app/ui/chart-frame.tsx";
 import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
+import type { LotPlan } from "#core/day/plan/day-plan.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 
 const HEIGHT = 150;
@@ -11,6 +12,7 @@ const BOTTOM = 24;
 
 interface HoursChartProps {
   planned: PlanForDate;
+  lot: LotPlan;
   feedOffAt: number;
   window: readonly [number, number];
 }
@@ -20,10 +22,16 @@ export function HoursChart(props: HoursChartProps) {
   return <ChartFrame>{(width) => <Drawn {...props} width={width} />}</ChartFrame>;
 }
 
-function Drawn({ planned, feedOffAt, window: [least, most], width }: HoursChartProps & { width: number }) {
+function Drawn({
+  planned,
+  lot,
+  feedOffAt,
+  window: [least, most],
+  width,
+}: HoursChartProps & { width: number }) {
   const id = useId();
-  const { kills } = planned.plan.line.answer;
-  const offBy = hoursOffBy(planned, feedOffAt);
+  const kills = planned.plan.line.answer.kills.slice(lot.birdsBefore, lot.birdsBefore + lot.choices.birds);
+  const offBy = hoursOffBy(planned.choices.startAt, lot, feedOffAt);
   const hours = kills.flatMap(({ p10, p90 }) => [offBy(p10), offBy(p90)]);
   const x = scaleLinear(
     [Math.min(least, ...hours) - 0.5, Math.max(most, ...hours) + 0.5],
@@ -63,8 +71,7 @@ function Drawn({ planned, feedOffAt, window: [least, most], width }: HoursChartP
 }
 
 /** Hours off feed of a bird killed so many minutes after the first bird's time; birds that stop at dusk are off from then. */
-function hoursOffBy({ plan, choices }: PlanForDate, feedOffAt: number): (minute: number) => number {
-  const { startAt } = choices;
-  const effectiveAt = Math.max(feedOffAt, startAt + plan.withdrawal.share.effectiveOffHours * HOUR);
+function hoursOffBy(startAt: number, { withdrawal }: LotPlan, feedOffAt: number): (minute: number) => number {
+  const effectiveAt = Math.max(feedOffAt, startAt + withdrawal.share.effectiveOffHours * HOUR);
   return (minute) => (startAt + minute * MINUTE - Math.min(feedOffAt, effectiveAt)) / HOUR;
 }

@@ -6,6 +6,7 @@ import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { WITHDRAWAL_OPTIONS } from "#app/words/words.ts";
+import type { LotPlan } from "#core/day/plan/day-plan.ts";
 import type { MethodOutcome, PenOfDay } from "#core/day/plan/withdrawal-choices.ts";
 import type { FeedShare } from "#core/withdrawal/feed-share.ts";
 
@@ -14,31 +15,53 @@ const nameOf = (method: string) => WITHDRAWAL_OPTIONS.find(({ value }) => value 
 /** Hours off feed of every bird, what each method would do to them, visits to the pens, and when to catch. */
 export function WithdrawalSheet() {
   const { planned } = usePlan();
+  const { lots } = planned.plan;
+  const words = lots.map((lot) => `${nameOf(lot.choices.withdrawalMethod)}: ${windowInWords(lot)}`);
+  return (
+    <Sheet heading="Off feed" beside={[...new Set(words)].join("; then ")}>
+      {lots.map((lot) => (
+        <LotOffFeed key={lot.choices.batchId} lot={lot} isOnly={lots.length === 1} />
+      ))}
+    </Sheet>
+  );
+}
+
+const windowInWords = ({ withdrawal: { windowHours } }: LotPlan) =>
+  `${windowHours[0]} to ${windowHours[1]} h`;
+
+function LotOffFeed({ lot, isOnly }: { lot: LotPlan; isOnly: boolean }) {
+  const { planned } = usePlan();
   const show = useShow();
-  const { withdrawal, methods } = planned.plan;
-  const chosen = methods.find(({ method }) => method === planned.choices.withdrawalMethod)!;
+  const { withdrawal, methods, choices } = lot;
+  const chosen = methods.find(({ method }) => method === choices.withdrawalMethod)!;
   const [least, most] = chosen.windowHours;
   return (
-    <Sheet heading="Off feed" beside={`${nameOf(chosen.method)}: ${least} to ${most} h`}>
+    <>
+      {!isOnly && (
+        <h3 className="pt-3 font-sans font-semibold">
+          {lot.batchName}: feed off {show.dayTime(withdrawal.feedOffAt.value)}
+        </h3>
+      )}
       <p className="text-sm">
-        {outsideInWords(withdrawal.share, planned.choices.birds)} On a slow day (1 in 10):{" "}
-        {outsideInWords(withdrawal.lateShare, planned.choices.birds).toLowerCase()}
+        {outsideInWords(withdrawal.share, choices.birds)} On a slow day (1 in 10):{" "}
+        {outsideInWords(withdrawal.lateShare, choices.birds).toLowerCase()}
       </p>
-      <HoursChart planned={planned} feedOffAt={chosen.feedOffAt} window={[least, most]} />
-      <Methods chosen={chosen} />
+      <HoursChart planned={planned} lot={lot} feedOffAt={chosen.feedOffAt} window={[least, most]} />
+      <Methods lot={lot} chosen={chosen} />
       <p className="text-sm text-soft">
         Too full is worse than too long: a burst gut costs more than an hour's weight loss. Of the weight lost
         with your method, {show.value(chosen.tissueKilograms, "kg")} is meat, not gut contents; it is priced
         as whole birds. Leave water until catching in all four. The grass and grain methods are common
         practice, not science. Tie off the crop of any bird processed without withdrawal.
       </p>
-      <Visits />
-    </Sheet>
+      <Visits lot={lot} />
+    </>
   );
 }
 
-function Methods({ chosen }: { chosen: MethodOutcome }) {
+function Methods({ lot, chosen }: { lot: LotPlan; chosen: MethodOutcome }) {
   const { planned, around } = usePlan();
+  const isOnly = planned.plan.lots.length === 1;
   const show = useShow();
   const hours = (value: number) => show.value(value, "hours");
   const columns: Column<MethodOutcome>[] = [
@@ -65,10 +88,10 @@ function Methods({ chosen }: { chosen: MethodOutcome }) {
   ];
   return (
     <DataTable
-      caption="What each method does to this day's birds"
+      caption={`What each method does to ${isOnly ? "this day's birds" : lot.batchName}`}
       isCaptionHidden={false}
       columns={columns}
-      rows={planned.plan.methods}
+      rows={lot.methods}
       keyOf={({ method }) => method}
       isMarked={(method) => method === chosen}
     />
@@ -76,10 +99,9 @@ function Methods({ chosen }: { chosen: MethodOutcome }) {
 }
 
 /** When to go to the pens, by the number of visits, and when to catch. */
-function Visits() {
-  const { planned } = usePlan();
+function Visits({ lot }: { lot: LotPlan }) {
   const show = useShow();
-  const { visits, pens, catching } = planned.plan;
+  const { visits, pens, catching } = lot;
   const crates = catching.map(
     (one) => `${show.time(one.at)} ${plural(one.birds, "bird")} in ${plural(one.crates, "crate")}`,
   );
@@ -95,8 +117,8 @@ function Visits() {
               : pens
                   .map((_, at) => `${penInWords(pens, at)} ${show.dayTime(visit.feedOffAtByPen[at]!)}`)
                   .join("; ")}
-            . {outsideInWords(visit, planned.choices.birds)} {show.value(visit.shrinkKilograms, "kg")} lost,
-            with no margin for an early start.
+            . {outsideInWords(visit, lot.choices.birds)} {show.value(visit.shrinkKilograms, "kg")} lost, with
+            no margin for an early start.
           </li>
         ))}
       </ul>

@@ -57,21 +57,23 @@ const clock = fc
   .map(clockOfMinute);
 const tick = fc.constantFrom("on", "");
 const soundChoices = fc.record({
+  "lots[0].batchId": fc.constant("1"),
+  "lots[0].scaldBath": fc.constantFrom("", "140 °F", "64 °C"),
   processedOn: fc.constantFrom("2026-09-18", "2026-10-31", "2026-11-01", "2027-03-14"),
   startTime: clock,
-  birdCount: whole(1, 15),
-  cutUpCount: fc.constantFrom("0", "1"),
+  "lots[0].birdCount": whole(1, 15),
+  "lots[0].cutUpCount": fc.constantFrom("0", "1"),
   peopleCount: whole(1, 6),
   coneCount: whole(1, 6),
   tablePlaceCount: whole(1, 4),
   breakMinutes: fc.constantFrom("0", "40", "600"),
   breakAt: clock,
   pinPlaceCount: whole(1, 3),
-  scaldMethod: fc.constantFrom(...SCALD_METHODS),
-  withdrawalMethod: fc.constantFrom(...WITHDRAWAL_METHODS),
-  whichBirds: fc.constantFrom("as-they-come", "biggest"),
-  keepsGiblets: tick,
-  keepsFeet: tick,
+  "lots[0].scaldMethod": fc.constantFrom(...SCALD_METHODS),
+  "lots[0].withdrawalMethod": fc.constantFrom(...WITHDRAWAL_METHODS),
+  "lots[0].whichBirds": fc.constantFrom("as-they-come", "biggest"),
+  "lots[0].keepsGiblets": tick,
+  "lots[0].keepsFeet": tick,
   packsSameDay: tick,
   isRainExpected: tick,
   pluckBy: fc.constantFrom("drum", "hand"),
@@ -97,13 +99,15 @@ const anySlip = fc.oneof(
     { processedOn: "2026-06-01" },
     { processedOn: "2027-03-14", startTime: "02:30" },
     { startTime: "7" },
-    { birdCount: "16" },
-    { birdCount: "5000" },
-    { birdCount: "ten" },
-    { cutUpCount: "16" },
+    { "lots[0].birdCount": "16" },
+    { "lots[0].birdCount": "5000" },
+    { "lots[0].birdCount": "ten" },
+    { "lots[0].cutUpCount": "16" },
     { peopleCount: "0" },
     { coneCount: "0" },
     { breakMinutes: "601" },
+    { "lots[0].scaldBath": "200" },
+    { "lots[0].batchId": "2" },
     { brine: "9" },
     { brine: "1.25" },
     { crew: "[{}]" },
@@ -139,7 +143,10 @@ test("any choice of a day is kept or asked about, and all that follows from it c
         expect([leaf, nonsenseIn(opened(page, { params: DAY }))]).toEqual([leaf, undefined]);
       }
       const file = await planJson.loader({ context: CONTEXT, params: DAY } as never).text();
-      expect(JSON.parse(file)).toMatchObject({ birds: Number(choices.birdCount), start: choices.startTime });
+      expect(JSON.parse(file)).toMatchObject({
+        birds: Number(choices["lots[0].birdCount"]),
+        start: choices.startTime,
+      });
       const calendar = await (await seasonIcs.loader({ context: CONTEXT } as never)).text();
       const events = new ical.Component(ical.parse(calendar)).getAllSubcomponents("vevent");
       expect(events.length).toBeGreaterThan(0);

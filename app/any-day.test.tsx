@@ -76,11 +76,11 @@ test("any day leaves pages that can be read, and money that adds up", async () =
         );
         const batch = HERE.file.batches().find((one) => one.name === name)!;
         const set = { entryId: `set-of-day-${number}`, at };
-        HERE.file.addDay(set, batch.id, "America/New_York", {
+        HERE.file.addDay(set, "America/New_York", {
           ...CHOICES,
           processedOn: "2026-09-17",
           startAt: Date.UTC(2026, 8, 17, 9),
-          cutUp: 2,
+          lots: [{ ...CHOICES.lots[0]!, batchId: batch.id, cutUp: 2 }],
         });
         const dayId = HERE.file.dayOfEntry(set.entryId)!;
         const params = { dayId: String(dayId) };
@@ -118,7 +118,7 @@ test("any day leaves pages that can be read, and money that adds up", async () =
         expect(whole).toMatchObject({ format: "pale-morning-day", carcasses: { length: weighed } });
 
         const day = HERE.file.day(dayId)!;
-        const { settlement } = settlementOf(HERE, HERE.file.farm()!, HERE.file.batch(batch.id)!, day);
+        const { settlement } = settlementOf(HERE, HERE.file.farm()!, day).lots[0]!;
         const dressed = HERE.file.pack.carcasses(dayId).filter(({ purpose }) => purpose !== "condemned");
         if (settlement) {
           // Chicks fall to the dressed and the living alike; ties are 4.80 a hundred.

@@ -163,7 +163,8 @@ const RECORDED: readonly Case[] = [
 ];
 
 /** What a form of the page itself would send, read from what its loader gives. */
-const dayForm = () => dayFields(HERE.file.day(1)!, "America/New_York") as Fields;
+const dayForm = () =>
+  dayFields(HERE.file.day(1)!, { timeZone: "America/New_York", unitSystem: "us" }) as Fields;
 const farmForm = () => clean(farmSettings(HERE.file.farm()!));
 const clean = (fields: Record<string, string | undefined>): Fields =>
   Object.fromEntries(
@@ -189,10 +190,10 @@ const REPEATED: readonly Repeat[] = [
     fields: () => ({
       ...dayForm(),
       entryId: "second-day-of-tests",
-      birdCount: "1",
+      "lots[0].birdCount": "1",
       processedOn: "2026-09-26",
     }),
-    changed: { birdCount: "2" },
+    changed: { "lots[0].birdCount": "2" },
   },
   {
     route: "days/plan/plan.tsx",

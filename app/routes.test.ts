@@ -35,6 +35,7 @@ describe("on a farm with a day", () => {
     await tapped({ entryId: "the-finish-tap", kind: "finish" });
     expect(await leaf()).toBe("/days/1/rest");
     HERE.file.pack.recordCarcass({ entryId: "the-first-bird", at: NOW }, 1, {
+      lotId: 1,
       birdNumber: 1,
       purpose: "sale",
       weightMilligrams: 2_000_000,

@@ -37,6 +37,11 @@ export default [
   route("days/new/from-file", "days/plan/file/from-file.tsx"),
   route("days/:dayId", "days/day.ts"),
   route("days/:dayId/plan", "days/plan/plan.tsx"),
+  route("days/:dayId/lots/new", "days/plan/lots/add-lot.tsx"),
+  route("days/:dayId/lots/brought", "days/plan/lots/bring-lot.tsx"),
+  route("days/:dayId/lots/:lotId/restore", "days/plan/lots/restore-lot.ts"),
+  route("days/:dayId/join/:otherId", "days/plan/lots/join-days.ts"),
+  route("days/:dayId/split/:otherId", "days/plan/lots/split-day.ts"),
   route("days/:dayId/sheet", "days/plan/print/run-sheet.tsx"),
   route("days/:dayId/stations", "days/plan/print/station-sheets.tsx"),
   route("days/:dayId/plan.json", "days/plan/file/plan-json.ts"),
@@ -69,6 +74,7 @@ export default [
   route("books/past", "books/add-past-batch.tsx"),
 
   route("farm", "farm/farm.tsx"),
+  route("farm/owners", "farm/owners.tsx"),
   route("farm/equipment", "farm/add-kit.tsx"),
 
   // Addresses of earlier versions.

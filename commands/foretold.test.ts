@@ -14,14 +14,21 @@ test.each(["2026-06-20", "2026-06-27"])(
   "the demo's day of %s ended inside the eight in ten that would have been foretold without any history",
   (processedOn) => {
     const day = file.days().find((one) => one.processedOn === processedOn)!;
-    const batch = file.batch(day.batchId)!;
+    const [lot] = day.lots;
+    const batch = file.batch(lot!.batchId)!;
     const { line } = planForDate(
       {
-        aliveBirds: day.birds,
-        flock: { kind: batch.kind, maleShare: 0.5, hatchedOn: batch.hatchedOn, weighings: [] },
+        batches: [
+          {
+            batchId: batch.id,
+            name: batch.name,
+            aliveBirds: lot!.birds,
+            pens: [],
+            flock: { kind: batch.kind, maleShare: 0.5, hatchedOn: batch.hatchedOn, weighings: [] },
+          },
+        ],
         means: farmMeans(farm),
         helpers,
-        pens: [],
         iceBagsInStock: undefined,
         place: placeOf(farm),
         timeZone: farm.timeZone,
@@ -29,7 +36,7 @@ test.each(["2026-06-20", "2026-06-27"])(
       processedOn,
       day,
     ).plan;
-    const { lastBirdAt } = runProgress(file.run.events(day.id), day.birds, day.startAt);
+    const { lastBirdAt } = runProgress(file.run.events(day.id), lot!.birds, day.startAt);
     expect(lastBirdAt).toBeGreaterThan(line.oneInTenAt.value);
     expect(lastBirdAt).toBeLessThan(line.nineInTenAt.value);
     // A range that nothing could fall outside of would be no answer: it is less than half the line's length.

@@ -1,6 +1,8 @@
+import { MOST_LOTS } from "#core/processing-line/line-context.ts";
 import { batchQueries } from "#db/batch/batch-queries.server.ts";
 import { bookQueries } from "#db/book/book-queries.server.ts";
 import { dayQueries } from "#db/day/day-queries.server.ts";
+import { joinQueries } from "#db/day/join-queries.server.ts";
 import { markQueries } from "#db/day/mark-queries.server.ts";
 import { packQueries } from "#db/day/pack-queries.server.ts";
 import { runQueries } from "#db/day/run-queries.server.ts";
@@ -25,6 +27,7 @@ export function openFarmFile(path: string) {
     ...farmQueries(database),
     ...batchQueries(database),
     ...dayQueries(database),
+    ...joinQueries(database, MOST_LOTS),
     run: runQueries(database),
     pack: packQueries(database),
     marking: markQueries(database),

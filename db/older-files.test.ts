@@ -89,7 +89,11 @@ describe.each(readdirSync(FOLDER).filter((name) => name.endsWith(".sqlite.gz")))
       expect(lots).toHaveLength(1);
       expect(file.pack.carcasses(id).every(({ lotId }) => lotId === lots[0]!.id)).toBe(true);
       const old = before.get("processing_day")!.find((day) => day.id === id)!;
-      expect(lots[0]).toMatchObject({ batchId: old.batch_id, birds: old.bird_count, cutUp: old.cut_up_count });
+      expect(lots[0]).toMatchObject({
+        batchId: old.batch_id,
+        birds: old.bird_count,
+        cutUp: old.cut_up_count,
+      });
     }
   });
 

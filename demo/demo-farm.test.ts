@@ -1,5 +1,6 @@
 import { afterAll, expect, test } from "vitest";
 import { runProgress } from "#core/day/run/run-progress.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 import { openFarmFile } from "#db/farm-file.server.ts";
 import { makeDemoFarm } from "#demo/make-demo-farm.ts";
 
@@ -38,7 +39,7 @@ test.each([
   "on %s a plan of %d minutes took %d with set-up and clean-up, and every bird was weighed",
   (processedOn, planned, took) => {
     const day = dayOn(processedOn);
-    const { startedAt, finishedAt, done } = runProgress(file.run.events(day.id), day.birds, day.startAt);
+    const { startedAt, finishedAt, done } = runProgress(file.run.events(day.id), birdsOf(day), day.startAt);
     expect(done).toBe(31);
     expect(file.pack.carcasses(day.id)).toHaveLength(31);
     expect(file.keptPlan(day.id)?.wholeDayMinutes).toBe(planned);
@@ -49,9 +50,8 @@ test.each([
 
 test("the next day is planned for all of the reds, and is open", () => {
   expect(dayOn("2026-09-19")).toMatchObject({
-    birds: 58,
     settledEntryId: undefined,
-    batchId: batch("Red 26-B").id,
+    lots: [{ batchId: batch("Red 26-B").id, birds: 58 }],
   });
   expect(file.freeForDay(batch("Red 26-B").id)).toBe(0);
 });

@@ -5,7 +5,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 
 const LEAVES = ["plan", "run", "rest", "pack", "settle"] as const;
 /** Leaves of the plan's own. */
-const PLAN_PARTS: readonly string[] = ["needs", "tasks", "compare", "print"];
+const PLAN_PARTS: readonly string[] = ["needs", "tasks", "compare", "print", "lots"];
 
 /** The top of a day and its five leaves, in the order of the work. */
 export function DayHead({

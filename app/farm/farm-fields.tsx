@@ -106,6 +106,19 @@ export function DayFields({ fields, ours }: WithOurs) {
             inputMode="numeric"
           />
         </div>
+        <ChoiceField
+          field={fields.dayCostSharedBy}
+          label="How do lots share what a day costs?"
+          options={[
+            { value: "birds", label: "By birds", line: "every bird the same" },
+            { value: "work", label: "By work", line: "a bird that takes longer bears more" },
+          ]}
+        />
+        <TextField
+          field={fields.ruleForOthers}
+          label="Your rule about processing for others"
+          hint="In your words; shown first wherever a plan has other people's birds"
+        />
       </div>
     </Sheet>
   );

@@ -39,6 +39,8 @@ const REST = {
   scalderFillMillicelsius: undefined,
   circuitVolts: 120,
   breakerAmps: 15,
+  ruleForOthers: "Own birds only.",
+  dayCostSharedBy: "work",
 } as const;
 
 const UNSAID = {

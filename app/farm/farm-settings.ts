@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { shortest, temperatureAsTyped } from "#app/ui/read/as-typed.ts";
 import { choice, money, optional, tick, wholeNumber, words } from "#app/ui/read/read-field.ts";
 import { temperature, volume, weight } from "#app/ui/read/read-measure.ts";
 import { degrees, timeZone } from "#app/ui/read/read-when.ts";
@@ -7,11 +8,9 @@ import { CHILL_METHODS, TANK_WALLS } from "#core/chill/chill-constants.ts";
 import { SHARED_BY } from "#core/day/settle/day-shares.ts";
 import { PRACTICES } from "#core/processing-line/line-constants.ts";
 import {
-  fahrenheitFromCelsius,
   MILLIGRAMS_PER_KILOGRAM,
   MILLIGRAMS_PER_POUND,
   MILLILITERS_PER_GALLON,
-  millicelsiusFromFahrenheit,
 } from "#core/quantity/conversion.ts";
 import { CURRENCIES } from "#core/quantity/currency.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
@@ -97,10 +96,7 @@ export function farmSettings(farm: Farm): Record<string, string | undefined> {
   const isUs = farm.unitSystem === "us";
   const text = (value: number | undefined, words: (value: number) => string) =>
     value === undefined ? "" : words(value);
-  const temperatureText = (millicelsius: number) =>
-    isUs
-      ? `${shortest(millicelsius, fahrenheitFromCelsius(millicelsius / 1000), millicelsiusFromFahrenheit)} °F`
-      : `${millicelsius / 1000} °C`;
+  const temperatureText = (millicelsius: number) => temperatureAsTyped(farm.unitSystem, millicelsius);
   const perUnit = (each: number, unit: string) => (value: number) =>
     `${shortest(value, value / each, (shown) => Math.round(shown * each))} ${unit}`;
   const inGallons = perUnit(MILLILITERS_PER_GALLON, "gal");
@@ -159,13 +155,4 @@ function asTyped(own: (value: number) => string, other: (value: number) => strin
     decimals(own(value)) > MOST_TYPED_DECIMALS && decimals(other(value)) <= MOST_TYPED_DECIMALS
       ? other(value)
       : own(value);
-}
-
-/** The shortest decimal that reads back to what is stored, so that saving again in other units never moves it. */
-export function shortest(stored: number, shown: number, readBack: (shown: number) => number): string {
-  for (let digits = 0; digits < 9; digits += 1) {
-    const text = String(Number(shown.toFixed(digits)));
-    if (readBack(Number(text)) === stored) return text;
-  }
-  return String(shown);
 }

@@ -98,6 +98,14 @@ export default function Farm({ loaderData, actionData }: Route.ComponentProps) {
         )}
       </FarmForm>
       {!isNew && <Kit kit={kit} />}
+      {!isNew && (
+        <Sheet heading="Whose birds">
+          <p className="pb-3">Households that raise with you, and neighbors who bring birds along.</p>
+          <ButtonLink kind="plain" to="/farm/owners">
+            Households and neighbors
+          </ButtonLink>
+        </Sheet>
+      )}
     </Page>
   );
 }

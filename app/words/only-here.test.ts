@@ -22,7 +22,7 @@ const ONLY_IN: readonly { what: string; pattern: RegExp; files: readonly string[
   {
     what: "a unit put behind a number",
     pattern: /\}\s?(lb|oz|kg|gal|ml|°F|°C)\b/,
-    files: ["app/words/show.ts", "app/farm/farm-settings.ts", "core/"],
+    files: ["app/words/show.ts", "app/ui/read/as-typed.ts", "app/farm/farm-settings.ts", "core/"],
   },
 ];
 

@@ -179,6 +179,20 @@ export function dayQueries(database: Database) {
     },
 
     removedLot: lotting.removedLot,
+    /** Puts a lot that was taken off back, if its birds are still free; doing it again is harmless. */
+    restoreLot: database.transaction(
+      (dayId: number, lotId: number): "restored" | LotRefusal | "day-settled" => {
+        const current = day(dayId);
+        const removed = lotting.removedLot(dayId, lotId);
+        if (current?.lots.some(({ id }) => id === lotId)) return "restored";
+        if (!current || !removed || current.settledEntryId) return "day-settled";
+        const refusal = faultOfLots([...current.lots, removed], dayId);
+        if (refusal) return refusal;
+        lotting.restoreLot(dayId, lotId);
+        touchDay.run(dayId);
+        return "restored";
+      },
+    ).immediate,
 
     /** Adds a lot to a day, killed after the others. */
     addLot: (entry: Entry, dayId: number, lot: LotChoices): Recorded<LotRefusal | "day-settled"> =>

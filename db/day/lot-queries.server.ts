@@ -59,6 +59,10 @@ export function lotQueries(database: Database) {
     SELECT ${LOT_COLUMNS} FROM day_lot WHERE day_id = ? AND id = ? AND removed_at IS NOT NULL`);
   const removeLot = database.prepare<[number, number]>("UPDATE day_lot SET removed_at = ? WHERE id = ?");
 
+  const restore = database.prepare<{ lotId: number; place: number }>(
+    "UPDATE day_lot SET removed_at = NULL, place = @place WHERE id = @lotId",
+  );
+
   const lots = (dayId: number): DayLot[] => selectLots.all(dayId).map(choicesOfRow);
   return {
     lots,
@@ -72,6 +76,10 @@ export function lotQueries(database: Database) {
       lots(dayId).filter(
         ({ id, batchId }) => !wanted.some((lot) => lot.batchId === batchId) && selectHasBirds.get(id)!.found,
       ),
+    /** Puts a lot that was taken off back, killed after the others. */
+    restoreLot: (dayId: number, lotId: number): void => {
+      restore.run({ lotId, place: lots(dayId).length });
+    },
     /** Makes a day's lots those that are wanted, in their order: one of the same batch stays the same lot. */
     writeLots(dayId: number, wanted: readonly LotChoices[], at: number): void {
       const current = lots(dayId);

@@ -1,5 +1,6 @@
 import type { Database } from "better-sqlite3";
 import { batchQueries } from "#db/batch/batch-queries.server.ts";
+import { OF_DAY } from "#db/day/join-queries.server.ts";
 import { lotQueries } from "#db/day/lot-queries.server.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 import { supplyQueries } from "#db/supply/supply-queries.server.ts";
@@ -41,9 +42,9 @@ export function settleQueries(database: Database) {
   const entries = entryQueries(database);
   const supplying = supplyQueries(database);
   const current = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
-  const selectCosts = database.prepare<[number], DayCost>(`
+  const selectCosts = database.prepare<{ dayId: number }, DayCost>(`
     SELECT entry_id AS entryId, what, amount_cents AS amountCents FROM day_cost
-     WHERE day_id = ? AND ${current} ORDER BY id`);
+     WHERE day_id ${OF_DAY} AND ${current} ORDER BY id`);
   const insertCost = database.prepare<DayCost & { dayId: number }>(
     "INSERT INTO day_cost (entry_id, day_id, what, amount_cents) VALUES (@entryId, @dayId, @what, @amountCents)",
   );
@@ -73,7 +74,7 @@ export function settleQueries(database: Database) {
   return {
     /** Days that are settled. */
     settledCount: (): number => selectSettledCount.get()!.days,
-    costs: (dayId: number): DayCost[] => selectCosts.all(dayId),
+    costs: (dayId: number): DayCost[] => selectCosts.all({ dayId }),
     settlement: (dayId: number): SettlementRow | undefined => {
       const settled = selectSettlement.get(dayId);
       if (!settled) return undefined;

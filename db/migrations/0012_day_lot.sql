@@ -27,15 +27,18 @@ CREATE TABLE day_lot (
   -- Pens of the batch that the lot stands in, a line each; empty for wherever the batch stands.
   pens               TEXT    NOT NULL CHECK (length(pens) <= 1000),
   -- NULL while the lot is part of its day; else when it was taken off.
-  removed_at         INTEGER
+  removed_at         INTEGER,
+  -- The day that it was planned for before that day was made part of this one; NULL for all others.
+  came_from_day_id   INTEGER REFERENCES processing_day (id)
 ) STRICT;
 CREATE INDEX day_lot_batch ON day_lot (batch_id);
+CREATE INDEX day_lot_day ON day_lot (day_id);
 CREATE UNIQUE INDEX day_lot_once ON day_lot (day_id, batch_id) WHERE removed_at IS NULL;
 
 INSERT INTO day_lot (day_id, place, batch_id, owner_id, bird_count, cut_up_count, which_birds, scald_school,
-                     scald_millicelsius, withdrawal_school, keeps_giblets, keeps_feet, pens, removed_at)
+                     scald_millicelsius, withdrawal_school, keeps_giblets, keeps_feet, pens)
   SELECT id, 0, batch_id, NULL, bird_count, cut_up_count, which_birds, scald_school,
-         NULL, withdrawal_school, keeps_giblets, keeps_feet, '', NULL
+         NULL, withdrawal_school, keeps_giblets, keeps_feet, ''
     FROM processing_day ORDER BY id;
 
 DROP INDEX processing_day_batch;
@@ -49,6 +52,7 @@ ALTER TABLE processing_day DROP COLUMN keeps_giblets;
 ALTER TABLE processing_day DROP COLUMN keeps_feet;
 -- The day that this one was made part of; NULL for a day of its own.
 ALTER TABLE processing_day ADD COLUMN joined_day_id INTEGER REFERENCES processing_day (id);
+CREATE INDEX processing_day_joined ON processing_day (joined_day_id) WHERE joined_day_id IS NOT NULL;
 
 -- Each bird belongs to a lot of its day. NULL never stands: every bird has one from here on.
 ALTER TABLE carcass ADD COLUMN lot_id INTEGER REFERENCES day_lot (id);

@@ -1,9 +1,6 @@
 import type { Database } from "better-sqlite3";
+import type { OwnerKind } from "#core/sharing/owner-kind.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
-
-/** Whose birds: a household that raises with the farm, or a neighbor who brings some along. */
-export const OWNER_KINDS = ["household", "neighbor"] as const;
-export type OwnerKind = (typeof OWNER_KINDS)[number];
 
 export interface BirdOwner {
   readonly id: number;

@@ -13,6 +13,7 @@ beforeAll(() => makeFarmOfTests(HERE.file));
 
 test("a breeder's marks are kept with a bird, in inches as they are typed, and asked about past reason", async () => {
   HERE.file.pack.recordCarcass({ entryId: "bird-of-tests", at: 0 }, 1, {
+    lotId: 1,
     birdNumber: 3,
     purpose: "own",
     weightMilligrams: 2_000_000,

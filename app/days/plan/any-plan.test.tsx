@@ -12,9 +12,10 @@ import { IN_KILOGRAMS, IN_POUNDS, nonsenseIn, said } from "#app/ui/said-of-tests
 import { showFor } from "#app/words/show.ts";
 import { clockOfMinute, instantOf } from "#core/calendar/farm-time.ts";
 import { addDays, dayNumber } from "#core/calendar/local-day.ts";
-import { BASIS, CHOICES, helper, MEANS, own } from "#core/day/plan/days-of-tests.ts";
+import { BASIS, CHOICES, helper, LOT, MEANS, own } from "#core/day/plan/days-of-tests.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan/plan-for-date.ts";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
 import { SCALD_METHODS } from "#core/scald/scald-constants.ts";
 import { WITHDRAWAL_METHODS } from "#core/withdrawal/withdrawal-constants.ts";
@@ -29,8 +30,6 @@ const setting = (min: number, max: number) => fc.double({ min, max, noNaN: true 
 
 const anyBasis: fc.Arbitrary<PlanBasis> = fc
   .record({
-    kind: fc.constantFrom(...BIRD_KINDS),
-    ageDays: whole(20, 220),
     day: fc.constantFrom("2026-03-08", "2026-06-20", "2026-11-01", "2026-12-21"),
     latitude: fc.constantFrom(0, 43.9, -36.8, 69.6),
     scalder: fc.record({
@@ -50,12 +49,24 @@ const anyBasis: fc.Arbitrary<PlanBasis> = fc
     ownIce: fc.record({ jugKilograms: whole(0, 60), madeKilograms: whole(0, 30) }),
     arePensLit: fc.boolean(),
     iceBagsInStock: fc.option(whole(0, 40), { nil: undefined }),
-    pens: fc.constantFrom([], [{ name: "east", birds: 3 }], [{ name: "east", birds: 90 }]),
+    batches: fc.array(
+      fc.record({
+        kind: fc.constantFrom(...BIRD_KINDS),
+        ageDays: whole(20, 220),
+        pens: fc.constantFrom([], [{ name: "east", birds: 3 }], [{ name: "east", birds: 90 }]),
+      }),
+      { minLength: 3, maxLength: 3 },
+    ),
   })
-  .map(({ kind, ageDays, day, latitude, iceBagsInStock, pens, ...means }) => ({
+  .map(({ batches, day, latitude, iceBagsInStock, ...means }) => ({
     ...BASIS,
-    aliveBirds: 90,
-    flock: { kind, maleShare: 0.5, hatchedOn: addDays(day, -ageDays), weighings: [] },
+    batches: batches.map(({ kind, ageDays, pens }, index) => ({
+      batchId: index + 1,
+      name: `Batch ${index + 1}`,
+      aliveBirds: 90,
+      pens,
+      flock: { kind, maleShare: 0.5, hatchedOn: addDays(day, -ageDays), weighings: [] },
+    })),
     helpers: [
       helper(1, { bornYear: 2014 }),
       helper(2, { usesKnives: false, fromMinute: 540, toMinute: 660 }),
@@ -63,25 +74,31 @@ const anyBasis: fc.Arbitrary<PlanBasis> = fc
     place: { latitude, longitude: -71.6 },
     means: { ...MEANS, ...means },
     iceBagsInStock,
-    pens,
     day,
   }));
 
+const anyLot = fc
+  .record({
+    birds: whole(1, 60),
+    cutUpShare: fc.constantFrom(0, 0.4, 1),
+    scaldMethod: fc.constantFrom(...SCALD_METHODS),
+    scaldCelsius: fc.constantFrom(undefined, undefined, 52, 66.5),
+    withdrawalMethod: fc.constantFrom(...WITHDRAWAL_METHODS),
+    whichBirds: fc.constantFrom("as-they-come" as const, "biggest" as const),
+    keepsGiblets: fc.boolean(),
+    keepsFeet: fc.boolean(),
+  })
+  .map(({ cutUpShare, ...lot }) => ({ ...LOT, ...lot, cutUp: Math.round(cutUpShare * lot.birds) }));
+
 const anyChoices = fc.record({
   startMinute: whole(0, 1439),
-  birds: whole(1, 70),
-  cutUpShare: fc.constantFrom(0, 0.4, 1),
+  lots: fc.array(anyLot, { minLength: 1, maxLength: 3 }),
   people: whole(1, 6),
   cones: whole(1, 8),
   tablePlaces: whole(1, 4),
   pinPlaces: whole(1, 3),
   breakMinutes: fc.constantFrom(0, 30, 500),
   breakAtMinute: whole(0, 1439),
-  scaldMethod: fc.constantFrom(...SCALD_METHODS),
-  withdrawalMethod: fc.constantFrom(...WITHDRAWAL_METHODS),
-  whichBirds: fc.constantFrom("as-they-come" as const, "biggest" as const),
-  keepsGiblets: fc.boolean(),
-  keepsFeet: fc.boolean(),
   packsSameDay: fc.boolean(),
   isRainExpected: fc.boolean(),
   pluckBy: fc.constantFrom("drum" as const, "hand" as const),
@@ -99,26 +116,35 @@ const anyChoices = fc.record({
 
 test("every plan answers, counts each of its birds once, and says no number that is none", () => {
   fc.assert(
-    fc.property(anyBasis, anyChoices, fc.boolean(), (basis, { startMinute, cutUpShare, ...chosen }, isUs) => {
+    fc.property(anyBasis, anyChoices, fc.boolean(), (basis, { startMinute, lots, ...chosen }, isUs) => {
       const { day } = basis as PlanBasis & { day: string };
       const start = instantOf(day, clockOfMinute(startMinute), basis.timeZone);
       const startAt = start.exists
         ? start.at
         : (instantOf(day, start.next, basis.timeZone) as { at: number }).at;
-      const choices = { ...CHOICES, ...chosen, startAt, cutUp: Math.round(cutUpShare * chosen.birds) };
+      const choices = {
+        ...CHOICES,
+        ...chosen,
+        startAt,
+        lots: lots.map((lot, index) => ({ ...lot, batchId: index + 1 })),
+      };
+      const all = birdsOf(choices);
       const planned = planForDate(basis, day, choices);
       const { plan } = planned;
 
-      const { tooShort, tooLong, inside } = plan.withdrawal.share;
-      expect(tooShort + tooLong + inside).toBe(choices.birds);
-      expect(plan.catching.reduce((sum, { birds }) => sum + birds, 0)).toBe(choices.birds);
-      expect(plan.pens.reduce((sum, { birds }) => sum + birds, 0)).toBe(choices.birds);
+      for (const [index, lot] of plan.lots.entries()) {
+        const { birds } = choices.lots[index]!;
+        const { tooShort, tooLong, inside } = lot.withdrawal.share;
+        expect(tooShort + tooLong + inside).toBe(birds);
+        for (const parts of [lot.catching, lot.pens])
+          expect(parts.reduce((sum, part) => sum + part.birds, 0)).toBe(birds);
+      }
       expect(plan.line.likelyAt.value).toBeGreaterThan(startAt);
       expect(plan.line.nineInTenAt.value).toBeGreaterThanOrEqual(plan.line.likelyAt.value);
       expect(plan.line.cleanAt.value).toBeGreaterThanOrEqual(plan.line.likelyAt.value);
       const { stuckReplications, replications } = plan.line.answer;
       expect(stuckReplications * 10).toBeLessThanOrEqual(replications);
-      expect(plan.tanks.hours.at(-1)).toMatchObject({ birdsIn: choices.birds, coldBirds: choices.birds });
+      expect(plan.tanks.hours.at(-1)).toMatchObject({ birdsIn: all, coldBirds: all });
 
       const around = {
         places: [{ name: "Barn", capacity: 30, stored: 2, canFreeze: true }],
@@ -135,6 +161,7 @@ test("every plan answers, counts each of its birds once, and says no number that
           },
         ],
         centsPerKilogram: 900,
+        forOthers: { rule: "", names: {} },
         at: startAt - 40 * 3_600_000,
       };
       const reading = isUs ? IN_POUNDS : IN_KILOGRAMS;

@@ -1,18 +1,23 @@
 import { usePlan } from "#app/days/plan/plan-context.tsx";
+import type { AroundDay } from "#app/server/day/around-day.server.ts";
 import { Notice } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { plural } from "#app/words/show.ts";
+import { listed } from "#app/words/lot-words.ts";
+import { plural, type Show } from "#app/words/show.ts";
 import { STATION_WORDS } from "#app/words/words.ts";
 import { adultsBeside } from "#core/day/crew/crew.ts";
 import type { LotPlan } from "#core/day/plan/day-plan.ts";
 import type { LineFault } from "#core/day/plan/line-setup.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
+import type { ClashLot } from "#core/day/plan/withdrawal-clash.ts";
 
 /** What is wrong with a plan, and the ways out: what can hurt first. Nothing where nothing is wrong. */
 export function PlanCautions() {
   const { planned, around } = usePlan();
   return (
     <div className="grid gap-2 empty:hidden">
+      <OthersCaution planned={planned} forOthers={around.forOthers} />
+      <ClashCaution planned={planned} />
       {planned.plan.line.faults.map((fault) => (
         <Notice key={faultKey(fault)} tone={MILD.includes(fault.what) ? "heed" : "stop"}>
           <LineFaultInWords fault={fault} />
@@ -35,6 +40,55 @@ export function PlanCautions() {
 
 interface CautionProps {
   planned: PlanForDate;
+}
+
+/** Birds of somebody else: the farm's own rule about them stands before everything. */
+function OthersCaution({ planned, forOthers }: CautionProps & { forOthers: AroundDay["forOthers"] }) {
+  const owners = planned.choices.lots.flatMap(({ ownerId }) =>
+    ownerId === undefined ? [] : (forOthers.names[ownerId] ?? "someone else"),
+  );
+  if (owners.length === 0) return null;
+  return (
+    <Notice tone="stop">
+      <b>This day has birds of {listed([...new Set(owners)])}.</b>{" "}
+      {forOthers.rule === ""
+        ? "Many local rules allow you to process only your own birds. Ask before you do, and write your rule down under Farm."
+        : `Your rule: “${forOthers.rule}” If it does not allow this, take the lot off the day.`}
+    </Notice>
+  );
+}
+
+/** Lots that stand in one pen, whose feed can only be pulled at one time. */
+function ClashCaution({ planned: { plan } }: CautionProps) {
+  const show = useShow();
+  return plan.clashes.map(({ pen, lots, feedOffAt, outside, outsideReversed }) => (
+    <Notice key={pen} tone="stop">
+      <b>
+        {listed(lots.map(({ batchName }) => batchName))} stand in one pen, {pen}, so their feed is pulled at
+        one time.
+      </b>{" "}
+      The best is {show.dayTime(feedOffAt)}:{" "}
+      {lots
+        .filter(({ tooShort, tooLong }) => tooShort + tooLong > 0)
+        .map((lot) => clashWords(lot, show))
+        .join("; ")}
+      .{" "}
+      {outsideReversed < outside
+        ? `Killed in the other order, ${plural(outsideReversed, "bird")} would be outside instead of ${outside}.`
+        : "The other order is no better. Pen them apart the day before, or choose methods whose hours overlap."}
+    </Notice>
+  ));
+}
+
+/** Which birds of a lot are outside its window, and by how much at most. */
+function clashWords({ batchName, tooShort, tooLong, shortBy, longBy }: ClashLot, show: Show): string {
+  const hours = (of: number) => show.minutes(of * 60);
+  return `${batchName}: ${[
+    tooShort > 0 && `${tooShort} too full, by up to ${hours(shortBy)}`,
+    tooLong > 0 && `${tooLong} off feed too long, by up to ${hours(longBy)}`,
+  ]
+    .filter(Boolean)
+    .join(", ")}`;
 }
 
 /** Water that does not get or stay hot, an element too large for its breaker, meat that chills too slowly. */

@@ -173,7 +173,7 @@ function PlanChoices({
         schema={dayForm(setting)}
         refusal={refusal}
         entryId={entryId}
-        defaults={dayFields(current, setting.timeZone)}
+        defaults={dayFields(current, setting)}
         {...(action !== undefined && { action })}
         submit={submit}
         beside={

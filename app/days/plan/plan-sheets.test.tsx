@@ -77,7 +77,7 @@ describe("what is wrong with a plan", () => {
 
   test("is birds outside the window, as a count and never a percentage", () => {
     const slow = planned({ birds: 58, people: 2 });
-    const { tooShort, tooLong } = slow.planned.plan.withdrawal.share;
+    const { tooShort, tooLong } = slow.lot.withdrawal.share;
     expect(tooShort + tooLong).toBeGreaterThan(0);
     expect(cautions(slow)).toContain(`${tooShort + tooLong} birds of 58 outside the withdrawal window:`);
     expect(cautions(slow)).not.toContain("%");
@@ -95,7 +95,12 @@ describe("what is wrong with a plan", () => {
 
 describe("the answer", () => {
   test("gives hours by the farm's clock and temperatures in its degrees", () => {
-    const { line, scald } = planned().planned.plan;
+    const {
+      lot: { scald },
+      planned: {
+        plan: { line },
+      },
+    } = planned();
     const show = showFor(IN_POUNDS);
     const us = sheetSaid(<PlanAnswer />, planned());
     expect(us).toContain(`9 in 10 by ${show.time(line.nineInTenAt.value)}`);

@@ -1,4 +1,4 @@
-import { redirect } from "react-router";
+import { Form, Link, redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import {
   BATCH_TWICE,
@@ -15,7 +15,7 @@ import { aroundDay } from "#app/server/day/around-day.server.ts";
 import { iceBagsLeft } from "#app/server/day/ice-left.server.ts";
 import { basisOfDay, planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
-import { requireDay } from "#app/server/farm/required.server.ts";
+import { lotsOfDay, requireDay } from "#app/server/farm/required.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { Button, Notice } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -38,6 +38,11 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
     lots: lots.map(({ birds, batchName }) => ({ birds, batchName })),
     wasSaved: Number(searchParams.get("saved")) === day.revision,
     removed: removedLot(here, day.id, searchParams),
+    sameDate: here.file
+      .openDays()
+      .filter(({ id, processedOn }) => id !== day.id && processedOn === day.processedOn)
+      .map((other) => ({ id: other.id, startAt: other.startAt, birds: lotsInWords(lotsOfDay(here, other)) })),
+    joinedId: Number(searchParams.get("joined")) || undefined,
     setting: daySetting(here, farm, batches, { dayId: day.id, timeZone: day.timeZone }),
     owners: ownersToChoose(here),
     basis: basisOfDay(here, farm, day, iceBagsLeft(here, farm, day)),
@@ -118,8 +123,21 @@ function removedLot(here: FarmContext, dayId: number, asked: URLSearchParams) {
 }
 
 export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
-  const { day, lots, owners, wasSaved, removed, basis, around, setting, entryId, kept, progress } =
-    loaderData;
+  const {
+    day,
+    lots,
+    owners,
+    wasSaved,
+    removed,
+    sameDate,
+    joinedId,
+    basis,
+    around,
+    setting,
+    entryId,
+    kept,
+    progress,
+  } = loaderData;
   const show = useShow();
   return (
     <PlanPage
@@ -128,6 +146,10 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
         <>
           <DayHead dayId={day.id} processedOn={day.processedOn} line={lotsInWords(lots)} />
           <PlanNav dayId={day.id} />
+          {sameDate.map((other) => (
+            <SameDate key={other.id} dayId={day.id} other={other} />
+          ))}
+          {joinedId !== undefined && <Joined dayId={day.id} joinedId={joinedId} />}
         </>
       }
       basis={basis}
@@ -161,6 +183,51 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
         </Notice>
       )}
     </PlanPage>
+  );
+}
+
+/** Another day on the same date: one crew and one yard can't be at both. */
+function SameDate({
+  dayId,
+  other,
+}: {
+  dayId: number;
+  other: Route.ComponentProps["loaderData"]["sameDate"][number];
+}) {
+  const show = useShow();
+  return (
+    <Notice tone="stop">
+      <Form method="post" action={`/days/${dayId}/join/${other.id}`} className="grid gap-2">
+        <p>
+          <b>There is another day on this date:</b> {other.birds}, from {show.time(other.startAt)}. Each is
+          planned as if it had the crew, the bath, and the tanks to itself.
+        </p>
+        <div className="flex flex-wrap items-center gap-3">
+          <Button>Make them one day</Button>
+          <Link to={`/days/${other.id}/plan`} className="underline">
+            Open the other day
+          </Link>
+        </div>
+        <p className="text-sm">
+          Its lots are then killed after these, its crew comes along, and its costs, notes, and finished tasks
+          are kept.
+        </p>
+      </Form>
+    </Notice>
+  );
+}
+
+/** Two days were just made one: what came of it, and the way back. */
+function Joined({ dayId, joinedId }: { dayId: number; joinedId: number }) {
+  return (
+    <Notice tone="plain">
+      <Form method="post" action={`/days/${dayId}/split/${joinedId}`} className="grid gap-2">
+        <p role="status">The two days are one. Check the order of the lots and who stands where.</p>
+        <div>
+          <Button kind="plain">Undo: make them two days again</Button>
+        </div>
+      </Form>
+    </Notice>
   );
 }
 

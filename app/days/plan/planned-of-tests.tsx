@@ -4,9 +4,23 @@ import type { AroundDay } from "#app/server/day/around-day.server.ts";
 import { IN_POUNDS, said } from "#app/ui/said-of-tests.tsx";
 import type { Reading } from "#app/words/show.ts";
 import { instantOf } from "#core/calendar/farm-time.ts";
-import { BASIS, CHOICES, MEANS, own } from "#core/day/plan/days-of-tests.ts";
-import { type PlanBasis, planForDate } from "#core/day/plan/plan-for-date.ts";
-import type { DayChoices, FarmMeans } from "#core/day/plan/plan-input.ts";
+import {
+  BASIS,
+  BATCH,
+  CHOICES,
+  choicesOf,
+  LOT,
+  MEANS,
+  type OneLotChoices,
+  own,
+} from "#core/day/plan/days-of-tests.ts";
+import {
+  type BatchBasis,
+  type PlanBasis,
+  type PlanForDate,
+  planForDate,
+} from "#core/day/plan/plan-for-date.ts";
+import type { FarmMeans } from "#core/day/plan/plan-input.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 
 export const DAY = "2026-09-19";
@@ -20,13 +34,35 @@ export function at(time: string): number {
 
 /** A plan of a day on which nothing is wrong: a strong bath, room in the tanks and a lamp in the pens. */
 export function planned(
-  change: Partial<DayChoices> = {},
+  change: Partial<OneLotChoices> = {},
   means: Partial<FarmMeans> = {},
-  basis: Partial<PlanBasis> = {},
+  { aliveBirds, pens, flock, ...more }: Partial<PlanBasis> & Partial<BatchBasis> = {},
 ) {
-  const all = { ...BASIS, ...basis, means: { ...MEANS, scalder: STRONG, ...means } };
-  const choices = { ...CHOICES, startAt: at("07:00"), birds: 20, breakMinutes: 0, ...change };
-  return { basis: all, planned: planForDate(all, DAY, choices) };
+  const ofBatch = Object.entries({ aliveBirds, pens, flock }).filter(([, value]) => value !== undefined);
+  const basis = {
+    ...BASIS,
+    ...more,
+    batches: [{ ...BATCH, ...Object.fromEntries(ofBatch) }],
+    means: { ...MEANS, scalder: STRONG, ...means },
+  };
+  const choices = choicesOf({ ...CHOICES, startAt: at("07:00"), breakMinutes: 0 }, { birds: 20, ...change });
+  const of = planForDate(basis, DAY, choices);
+  return { basis, planned: of, lot: of.plan.lots[0]!, bath: of.plan.bath.lots[0]! };
+}
+
+/** A day of White 26-A, and after them two roosters of a neighbor, in a hotter bath. */
+export function plannedOfTwo() {
+  const { basis } = planned();
+  const roosters = {
+    ...BATCH,
+    batchId: 2,
+    name: "Ines's roosters",
+    flock: { ...BATCH.flock, kind: "mature" as const },
+  };
+  const both = { ...basis, batches: [...basis.batches, roosters] };
+  const hot = { ...LOT, batchId: 2, birds: 2, scaldMethod: "hot" as const };
+  const choices = { ...CHOICES, startAt: at("07:00"), breakMinutes: 0, lots: [{ ...LOT, birds: 20 }, hot] };
+  return { basis: both, planned: planForDate(both, DAY, choices) };
 }
 
 export const seat = (name: string, stations: readonly Station[]) => ({ personId: undefined, name, stations });
@@ -38,17 +74,18 @@ export const AROUND: AroundDay = {
   restDays: 1,
   weather: [],
   centsPerKilogram: 1000,
+  forOthers: { rule: "", names: {} },
   at: 0,
 };
 
 /** What a sheet says of a plan. */
 export const sheetSaid = (
   sheet: ReactNode,
-  of: ReturnType<typeof planned>,
+  { basis, planned: plan }: { readonly basis: PlanBasis; readonly planned: PlanForDate },
   { around = {}, reading = IN_POUNDS }: { around?: Partial<AroundDay>; reading?: Reading } = {},
 ) =>
   said(
-    <PlanShown {...of} processedOn={DAY} around={{ ...AROUND, ...around }}>
+    <PlanShown basis={basis} planned={plan} processedOn={DAY} around={{ ...AROUND, ...around }}>
       {sheet}
     </PlanShown>,
     reading,

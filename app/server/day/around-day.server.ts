@@ -19,6 +19,8 @@ export interface AroundDay {
   readonly weather: readonly WeatherDay[];
   /** What a kilogram of a whole dressed bird brings. */
   readonly centsPerKilogram: number;
+  /** What the farm may process for others, in its own words, and who they are, by id. */
+  readonly forOthers: { readonly rule: string; readonly names: Readonly<Record<number, string>> };
   /** Now. */
   readonly at: number;
 }
@@ -63,6 +65,10 @@ export function aroundDay(
       })),
     restDays: restDaysOf(batches),
     centsPerKilogram: terms.wholeCentsPerKilogram.value,
+    forOthers: {
+      rule: farm.ruleForOthers,
+      names: Object.fromEntries(file.owning.owners().map(({ id, name }) => [id, name])),
+    },
     at: here.now(),
     weather: forecastDays(here, farm, addDays(processedOn, -BEFORE_DAYS), BEFORE_DAYS + AFTER_DAYS),
   };

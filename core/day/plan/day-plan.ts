@@ -17,6 +17,7 @@ import {
   type VisitOutcome,
   visitsCompared,
 } from "#core/day/plan/withdrawal-choices.ts";
+import { type WithdrawalClash, withdrawalClashes } from "#core/day/plan/withdrawal-clash.ts";
 import { type KilledLot, type WithdrawalPlan, withdrawalPlan } from "#core/day/plan/withdrawal-plan.ts";
 import { liveKilograms } from "#core/quantity/quantity.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
@@ -46,6 +47,8 @@ export interface DayPlan {
   readonly line: LinePlan;
   readonly chill: ChillPlan;
   readonly tanks: ChillByHour;
+  /** Pens that several lots share and that one feed-off can't serve. */
+  readonly clashes: readonly WithdrawalClash[];
 }
 
 /**
@@ -58,6 +61,7 @@ export function dayPlan(plan: PlanInput, play?: PlayLine): DayPlan {
   const chill = chillPlan(plan, line);
   const bath = once(() => bathOnDay(plan, scalds, line));
   const tanks = once(() => chillByHour(plan, line, chill, iceAtHand(plan, chill)));
+  const clashes = once(() => withdrawalClashes(plan, line, lineOf));
   let from = 0;
   const lots = plan.lots.map((lot, index) => {
     const killed = { line, from, birds: lot.choices.birds };
@@ -75,8 +79,17 @@ export function dayPlan(plan: PlanInput, play?: PlayLine): DayPlan {
     get tanks() {
       return tanks();
     },
+    get clashes() {
+      return clashes();
+    },
   };
 }
+
+const lineOf = (plan: PlanInput): LinePlan =>
+  linePlan(
+    plan,
+    plan.lots.map((lot) => scaldPlan(lot, plan.means)),
+  );
 
 function lotPlan(lot: LotInput, plan: PlanInput, scald: ScaldPlan, killed: KilledLot): LotPlan {
   const pens = pensOfLot(lot);

@@ -52,28 +52,9 @@ export function lineSetup(plan: PlanInput, scalds: readonly ScaldPlan[]): LineSe
   const room = tankRoom(heaviest, means.tankLiters.value).birdsThatFit;
   const breakFrom = minuteAfterStart(choices.breakAtMinute);
   const hasBreak = choices.breakMinutes > 0 && breakFrom >= 0;
-  const newWater = scalds.map((scald) => waterChangeMinutes(plan, scald));
-  // Water that never gets hot again is not changed.
-  const changesWater = choices.changeWaterBirds !== undefined && !newWater.includes(undefined);
+  const changesWater = isWaterChanged(plan, scalds);
   const day: LineDay = {
-    lots: plan.lots.map((lot, index): LineLot => {
-      const scald = scalds[index]!;
-      return {
-        birds: lot.choices.birds,
-        cutUp: lot.choices.cutUp,
-        minutes: lineMinutes({
-          dipMinutes: scald.seconds.value / 60,
-          keepsFeet: lot.choices.keepsFeet,
-          pluckBy: choices.pluckBy,
-        }),
-        giblets: lot.choices.keepsGiblets,
-        restMinutes: chillMinutes(lot, means),
-        tankShare: tankShareOf(lot.flock.dressed.value, heaviest),
-        bath: bathOnLine(lot, means, scald),
-        settingMinutes: (settingChange(means, scalds[index - 1], scald)?.seconds ?? 0) / 60,
-        waterChangeMinutes: changesWater ? newWater[index]! : 0,
-      };
-    }),
+    lots: plan.lots.map((_, index) => lineLot(plan, scalds, index, heaviest)),
     people: linePeople(crew, means, minuteAfterStart),
     kit: {
       cones: choices.cones,
@@ -127,6 +108,38 @@ export function withEveryoneStaying({ day, faults }: LineSetup): LineSetup {
 function isStuck(day: LineDay): boolean {
   const hasHours = day.people.some(({ fromMinute, toMinute }) => fromMinute > 0 || toMinute < Infinity);
   return hasHours && likelyMinutes(day, 1, 5) === Infinity;
+}
+
+/** Water that never gets hot again is not changed. */
+const isWaterChanged = (plan: PlanInput, scalds: readonly ScaldPlan[]): boolean =>
+  plan.choices.changeWaterBirds !== undefined &&
+  scalds.every((scald) => waterChangeMinutes(plan, scald) !== undefined);
+
+/** @param heaviestKilograms mean of the day's heaviest lot, dressed */
+function lineLot(
+  plan: PlanInput,
+  scalds: readonly ScaldPlan[],
+  index: number,
+  heaviestKilograms: number,
+): LineLot {
+  const { means } = plan;
+  const lot = plan.lots[index]!;
+  const scald = scalds[index]!;
+  return {
+    birds: lot.choices.birds,
+    cutUp: lot.choices.cutUp,
+    minutes: lineMinutes({
+      dipMinutes: scald.seconds.value / 60,
+      keepsFeet: lot.choices.keepsFeet,
+      pluckBy: plan.choices.pluckBy,
+    }),
+    giblets: lot.choices.keepsGiblets,
+    restMinutes: chillMinutes(lot, means),
+    tankShare: tankShareOf(lot.flock.dressed.value, heaviestKilograms),
+    bath: bathOnLine(lot, means, scald),
+    settingMinutes: (settingChange(means, scalds[index - 1], scald)?.seconds ?? 0) / 60,
+    waterChangeMinutes: isWaterChanged(plan, scalds) ? waterChangeMinutes(plan, scald)! : 0,
+  };
 }
 
 /** Until a bird is cold through and may give up its place in the tank, minutes. */

@@ -46,7 +46,9 @@ export function sharesOfDay(day: CostOfDay, lots: readonly LotToCharge[], by: Sh
   const weights = by === "work" && work.some((minutes) => minutes > 0) ? work : dressed;
   const whole = weights.reduce((sum, weight) => sum + weight, 0);
   const kit = allot(kitShare(day.kit, all, day.birdsAYear.value), dressed);
-  const labor = cents(Math.round((day.workMinutes.value / 60) * day.centsAnHour.value));
+  // A day whose finish was tapped before its start took no time that anybody is owed for.
+  const minutes = Math.max(0, day.workMinutes.value);
+  const labor = cents(Math.round((minutes / 60) * day.centsAnHour.value));
   const labors = allot(labor, weights);
   const costs = day.costs.map(({ what, cents: amount }) => ({ what, parts: allot(cents(amount), weights) }));
   return lots.map((_, lot) => ({

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { LOT_MOVE } from "#app/days/plan/choices/lot-moves.ts";
+import { temperatureAsTyped } from "#app/ui/read/as-typed.ts";
 import { choice, optional, percent, tick, wholeNumber } from "#app/ui/read/read-field.ts";
 import { temperature } from "#app/ui/read/read-measure.ts";
 import { clockTime, localDay } from "#app/ui/read/read-when.ts";
@@ -210,7 +211,10 @@ export const isSent = ([name, value]: readonly [string, string]): boolean =>
 export const lotField = (lot: number, field: string): string => `lots[${lot}].${field}`;
 
 /** A day's choices, as a person would type them; who stands where is left to the line's sheet. */
-export function dayFields(row: DatedChoices, timeZone: string): Record<string, string> {
+export function dayFields(
+  row: DatedChoices,
+  { timeZone, unitSystem }: Pick<DayFormSetting, "timeZone" | "unitSystem">,
+): Record<string, string> {
   return {
     processedOn: row.processedOn,
     startTime: localClock(row.startAt, timeZone),
@@ -226,19 +230,20 @@ export function dayFields(row: DatedChoices, timeZone: string): Record<string, s
     brine: row.brineFraction === undefined ? "" : String(Math.round(row.brineFraction * 1000) / 10),
     ...Object.fromEntries(
       row.lots.flatMap((lot, index) =>
-        Object.entries(lotFields(lot)).map(([name, value]) => [lotField(index, name), value]),
+        Object.entries(lotFields(lot, unitSystem)).map(([name, value]) => [lotField(index, name), value]),
       ),
     ),
   };
 }
 
-const lotFields = (lot: LotChoices): Record<string, string> => ({
+const lotFields = (lot: LotChoices, unitSystem: UnitSystem): Record<string, string> => ({
   batchId: String(lot.batchId),
   birdCount: String(lot.birds),
   cutUpCount: String(lot.cutUp),
   whichBirds: lot.whichBirds,
   scaldMethod: lot.scaldMethod,
-  scaldBath: lot.scaldCelsius === undefined ? "" : `${lot.scaldCelsius} °C`,
+  scaldBath:
+    lot.scaldCelsius === undefined ? "" : temperatureAsTyped(unitSystem, Math.round(lot.scaldCelsius * 1000)),
   withdrawalMethod: lot.withdrawalMethod,
   ...Object.fromEntries(LOT_TICKS.map((name) => [name, lot[name] ? "on" : ""])),
   ownerId: lot.ownerId === undefined ? "" : String(lot.ownerId),

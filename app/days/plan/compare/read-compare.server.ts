@@ -47,7 +47,7 @@ export function readAlternative(
   const unnamed = Number(isCount ? typed : nameless);
   const crew = crewWith(seats, who, unnamed, helpers, year);
   const fields = {
-    ...dayFields(day, setting.timeZone),
+    ...dayFields(day, setting),
     ...Object.fromEntries(
       [
         ...CHANGED,

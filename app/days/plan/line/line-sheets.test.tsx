@@ -4,7 +4,7 @@ import { HelpsSheet } from "#app/days/plan/line/helps-sheet.tsx";
 import { LineSheet } from "#app/days/plan/line/line-sheet.tsx";
 import { said } from "#app/ui/said-of-tests.tsx";
 import { crewOf } from "#core/day/crew/crew.ts";
-import { BASIS, CHOICES, helper } from "#core/day/plan/days-of-tests.ts";
+import { BASIS, CHOICES, choicesOf, helper } from "#core/day/plan/days-of-tests.ts";
 import { planForDate } from "#core/day/plan/plan-for-date.ts";
 import type { Lever, LeverEffect } from "#core/processing-line/alternatives/what-helps.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
@@ -26,7 +26,7 @@ const juno = helper(1, { name: "Juno", bornYear: 2012 });
 
 describe("the line as a row of stations", () => {
   const sheet = (holding?: { station: Station; savedMinutes: number | undefined }) => {
-    const choices = { ...CHOICES, startAt: SEVEN, birds: 12, people: 3, crew: CREW };
+    const choices = choicesOf({ ...CHOICES, startAt: SEVEN }, { birds: 12, people: 3, crew: CREW });
     const basis = { ...BASIS, helpers: [juno] };
     const { plan } = planForDate(basis, DAY, choices);
     const crew = crewOf(CREW, 3, { helpers: [juno], year: 2026 });
@@ -39,7 +39,7 @@ describe("the line as a row of stations", () => {
           helpers={[juno]}
           choices={choices}
           means={BASIS.means}
-          dipSeconds={60}
+          dipSeconds={[60]}
           year={2026}
           holding={holding}
           onCrew={() => undefined}

@@ -3,15 +3,16 @@ import { stationPages } from "#app/days/plan/line/station-words.ts";
 import { planned, seat } from "#app/days/plan/planned-of-tests.tsx";
 import { IN_POUNDS } from "#app/ui/said-of-tests.tsx";
 import { showFor } from "#app/words/show.ts";
-import type { DayChoices, FarmMeans } from "#core/day/plan/plan-input.ts";
+import type { OneLotChoices } from "#core/day/plan/days-of-tests.ts";
+import type { FarmMeans } from "#core/day/plan/plan-input.ts";
 
 describe("the pages of the stations", () => {
-  const pages = (change: Partial<DayChoices> = {}, means: Partial<FarmMeans> = {}) =>
+  const pages = (change: Partial<OneLotChoices> = {}, means: Partial<FarmMeans> = {}) =>
     stationPages(planned(change, means).planned, showFor(IN_POUNDS));
   const page = (key: string, of = pages()) => of.find((one) => one.key === key)!;
 
   test("are those that the day needs, and the chill last", () => {
-    const keys = (change: Partial<DayChoices>) => pages(change).map(({ key }) => key);
+    const keys = (change: Partial<OneLotChoices>) => pages(change).map(({ key }) => key);
     expect(keys({ keepsGiblets: false })).toEqual([
       "cones",
       "scald",
@@ -38,7 +39,12 @@ describe("the pages of the stations", () => {
   });
 
   test("carry the day's own numbers: bath, seconds, cones, bags and the quoted hours", () => {
-    const { scald, chill } = planned().planned.plan;
+    const {
+      lot: { scald },
+      planned: {
+        plan: { chill },
+      },
+    } = planned();
     expect(page("scald").lines[0]).toContain(`140 °F for ${Math.round(scald.seconds.value)} s`);
     expect(page("scald", pages({ changeWaterBirds: 15 })).lines.join()).toContain("every 15 birds");
     expect(page("cones", pages({ cones: 1 })).lines[0]).toMatch(/^1 cone\./);
@@ -48,7 +54,7 @@ describe("the pages of the stations", () => {
   });
 
   test("tell the cones of a break only where there is one, and of as many birds as the line lets in", () => {
-    const words = (change: Partial<DayChoices>) => page("cones", pages(change)).lines.join(" ");
+    const words = (change: Partial<OneLotChoices>) => page("cones", pages(change)).lines.join(" ");
     expect(words({ breakMinutes: 30 })).toContain("No kill in the 5 min before the break");
     expect(words({})).not.toContain("break");
     // Three for each of those before the chill; who only packs lets in none.

@@ -4,7 +4,7 @@ import { ScaldSheet } from "#app/days/plan/scald/scald-sheet.tsx";
 import { own } from "#core/day/plan/days-of-tests.ts";
 
 describe("the sheet of the scald", () => {
-  const sheet = (of: ReturnType<typeof planned>) => sheetSaid(<ScaldSheet />, of);
+  const sheet = (of: Parameters<typeof sheetSaid>[1]) => sheetSaid(<ScaldSheet />, of);
 
   test("warns of what the heat can do: a dry element, or gas indoors", () => {
     expect(sheet(planned())).toContain("Never power an element that is not fully under water");
@@ -17,7 +17,7 @@ describe("the sheet of the scald", () => {
   test("says from which bird on a weak bath is too cool, and what would be enough", () => {
     const scalder = { ...STRONG, powerWatts: own(1300) };
     const weak = planned({ birds: 40, people: 8, tablePlaces: 4 }, { scalder });
-    const { failsAtBird, remedies } = weak.planned.plan.bath;
+    const { failsAtBird, remedies } = weak.bath;
     const words = sheet(weak);
     expect(words).toContain(`from bird ${failsAtBird} on, the water is too cool`);
     expect(words.match(/, (not )?enough/g) ?? []).toHaveLength(remedies.length - 1);

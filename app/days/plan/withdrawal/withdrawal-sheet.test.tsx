@@ -10,7 +10,7 @@ describe("the sheet of the feed", () => {
   test("says of a short day that all are inside, and counts those who are not on a long one", () => {
     expect(sheet(planned())).toContain("All 20 within the window.");
     const slow = planned({ birds: 58, people: 2 });
-    const { tooShort, tooLong } = slow.planned.plan.withdrawal.share;
+    const { tooShort, tooLong } = slow.lot.withdrawal.share;
     const words = [tooShort > 0 && `${tooShort} too full`, tooLong > 0 && `${tooLong} off feed too long`];
     expect(sheet(slow)).toContain(`${words.filter(Boolean).join(", ")}, of 58.`);
   });
@@ -21,7 +21,7 @@ describe("the sheet of the feed", () => {
       { name: "West", birds: 12 },
     ];
     const day = planned({}, {}, { pens, aliveBirds: 20 });
-    const { methods, visits } = day.planned.plan;
+    const { methods, visits } = day.lot;
     const overnight = methods.find(({ method }) => method === "overnight")!;
     // A kilogram of meat brings 10.00.
     expect(sheet(day)).toContain(showFor(IN_POUNDS).money(Math.round(overnight.tissueKilograms * 1000)));

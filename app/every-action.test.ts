@@ -43,6 +43,30 @@ const RECORDED: readonly Case[] = [
     changed: { arrivedCount: "21" },
   },
   {
+    route: "days/plan/lots/add-lot.tsx",
+    params: { dayId: "1" },
+    fields: { batchId: "2", birdCount: "3", ownerId: "" },
+    changed: { birdCount: "4" },
+  },
+  {
+    route: "days/plan/lots/bring-lot.tsx",
+    params: { dayId: "1" },
+    fields: {
+      ownerName: "Ines",
+      ownerKind: "neighbor",
+      kind: "mature",
+      birdCount: "2",
+      weeks: "40",
+      malePercent: "100",
+    },
+    changed: { birdCount: "3" },
+  },
+  {
+    route: "farm/owners.tsx",
+    fields: { name: "The next farm over", kind: "household" },
+    changed: { kind: "neighbor" },
+  },
+  {
     route: "batches/record/record-cost.tsx",
     params: { batchId: "1" },
     fields: { what: "straw", amount: "12", spentOn: WEEK },
@@ -188,7 +212,7 @@ const REPEATED: readonly Repeat[] = [
     route: "days/plan/new-day.tsx",
     query: "?batch=1",
     fields: () => ({
-      ...dayForm(),
+      ...Object.fromEntries(Object.entries(dayForm()).filter(([name]) => !/^lots\[[12]\]/.test(name))),
       entryId: "second-day-of-tests",
       "lots[0].birdCount": "1",
       processedOn: "2026-09-26",
@@ -198,9 +222,27 @@ const REPEATED: readonly Repeat[] = [
   {
     route: "days/plan/plan.tsx",
     params: { dayId: "1" },
-    query: "?seen=1",
+    // Two lots have been added since.
+    query: "?seen=3",
     fields: () => ({ ...dayForm(), entryId: "plan-of-tests", coneCount: "4" }),
     changed: { coneCount: "5" },
+  },
+  {
+    route: "days/plan/lots/restore-lot.ts",
+    params: { dayId: "1", lotId: "1" },
+    fields: () => ({}),
+  },
+  {
+    route: "days/plan/lots/join-days.ts",
+    params: { dayId: "1", otherId: "2" },
+    fields: () => ({}),
+    isRefused: true,
+  },
+  {
+    route: "days/plan/lots/split-day.ts",
+    params: { dayId: "1", otherId: "2" },
+    fields: () => ({}),
+    isRefused: true,
   },
   {
     route: "days/plan/tasks/tasks.tsx",

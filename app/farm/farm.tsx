@@ -21,6 +21,7 @@ const newFarm = (locale: string) => ({
   unitSystem: "us",
   currency: "USD",
   practice: "few",
+  dayCostSharedBy: "birds",
   pluckAtOnceCount: "1",
   tankWall: "insulated",
   chillMethod: "still",

@@ -49,9 +49,7 @@ export async function action({ context, request }: Route.ActionArgs) {
 
 /** Households and neighbors whose birds are processed here, each with its birds of the year. */
 export default function Owners({ loaderData, actionData }: Route.ComponentProps) {
-  const { year, rule, ownBirds, cap, owners, entryId } = loaderData;
-  const show = useShow();
-  const shown = owners.filter(({ isRemoved, birds }) => !isRemoved || birds > 0);
+  const { rule, owners, entryId } = loaderData;
   return (
     <Page>
       <PageHead title="Whose birds" line="households and neighbors whose birds you process" />
@@ -61,33 +59,7 @@ export default function Owners({ loaderData, actionData }: Route.ComponentProps)
           : `Your rule: “${rule}”`}
       </Notice>
       <div className="grid items-start gap-5 md:grid-cols-2">
-        <Sheet heading={`Processed in ${year}`}>
-          <DataTable
-            caption="Birds of the year by owner"
-            columns={[
-              { head: "Owner", cell: ({ name, isRemoved }) => (isRemoved ? `${name} (removed)` : name) },
-              { head: "Who", cell: ({ kind }) => (kind ? OWNER_WORDS[kind] : "") },
-              { head: "Birds", isNumber: true, cell: ({ birds }) => show.count(birds) },
-              {
-                head: "",
-                isHeadHidden: true,
-                cell: ({ name, entryId: id, isRemoved }) =>
-                  id && !isRemoved && <RemoveButton entryId={id} back="/farm/owners" what={name} />,
-              },
-            ]}
-            rows={[
-              { id: 0, name: "Your own", kind: undefined, birds: ownBirds, entryId: "", isRemoved: false },
-              ...shown,
-            ]}
-            keyOf={({ id }) => String(id)}
-          />
-          {cap !== undefined && (
-            <p className="pt-2 text-sm">
-              Your limit of {show.count(cap)} a year counts your own birds; what you process for others is
-              counted for them.
-            </p>
-          )}
-        </Sheet>
+        <BirdsOfYear {...loaderData} />
         <Sheet heading="Add someone">
           <FarmForm
             key={owners.length}
@@ -111,5 +83,40 @@ export default function Owners({ loaderData, actionData }: Route.ComponentProps)
         </Sheet>
       </div>
     </Page>
+  );
+}
+
+/** How many birds of each owner were processed this year: limits are counted by owner. */
+function BirdsOfYear({ year, ownBirds, cap, owners }: Route.ComponentProps["loaderData"]) {
+  const show = useShow();
+  const shown = owners.filter(({ isRemoved, birds }) => !isRemoved || birds > 0);
+  return (
+    <Sheet heading={`Processed in ${year}`}>
+      <DataTable
+        caption="Birds of the year by owner"
+        columns={[
+          { head: "Owner", cell: ({ name, isRemoved }) => (isRemoved ? `${name} (removed)` : name) },
+          { head: "Who", cell: ({ kind }) => (kind ? OWNER_WORDS[kind] : "") },
+          { head: "Birds", isNumber: true, cell: ({ birds }) => show.count(birds) },
+          {
+            head: "",
+            isHeadHidden: true,
+            cell: ({ name, entryId: id, isRemoved }) =>
+              id && !isRemoved && <RemoveButton entryId={id} back="/farm/owners" what={name} />,
+          },
+        ]}
+        rows={[
+          { id: 0, name: "Your own", kind: undefined, birds: ownBirds, entryId: "", isRemoved: false },
+          ...shown,
+        ]}
+        keyOf={({ id }) => String(id)}
+      />
+      {cap !== undefined && (
+        <p className="pt-2 text-sm">
+          Your limit of {show.count(cap)} a year counts your own birds; what you process for others is counted
+          for them.
+        </p>
+      )}
+    </Sheet>
   );
 }

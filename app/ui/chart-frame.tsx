@@ -38,7 +38,7 @@ export function XLabels({ y, width, labels }: XLabelsProps) {
   return labels
     .filter(({ x }) => x > 20 && x < width - 20)
     .map(({ x, words }) => (
-      <text key={words} x={x} y={y} textAnchor="middle" className="fill-soft font-mono text-xs">
+      <text key={words} x={x} y={y} textAnchor="middle" className="axis-label">
         {words}
       </text>
     ));
@@ -53,7 +53,7 @@ interface YLabelsProps {
 /** Words left of an axis. */
 export function YLabels({ x, labels }: YLabelsProps) {
   return labels.map(({ y, words }) => (
-    <text key={words} x={x} y={y} dy="0.32em" textAnchor="end" className="fill-soft font-mono text-xs">
+    <text key={words} x={x} y={y} dy="0.32em" textAnchor="end" className="axis-label">
       {words}
     </text>
   ));

@@ -122,6 +122,7 @@ export function batchQueries(database: Database) {
      ORDER BY hatched_on, id`;
   const selectBatches = database.prepare<[], Batch>(batchSql("true"));
   const selectBatch = database.prepare<[number], Batch>(batchSql("batch.id = ?"));
+  const selectByEntry = database.prepare<[string], Batch>(batchSql("batch.entry_id = ?"));
   const selectIsNameUsed = database.prepare<[string], { taken: boolean }>(
     `SELECT EXISTS (SELECT 1 FROM batch WHERE name = ? AND ${current}) AS taken`,
   );
@@ -185,6 +186,7 @@ export function batchQueries(database: Database) {
   return {
     batches: (): Batch[] => selectBatches.all(),
     batch,
+    batchOfEntry: (entryId: string): Batch | undefined => selectByEntry.get(entryId),
     /** Birds of a batch that a day may have: arrived, less losses, less what every other day has set aside or dressed. */
     freeForDay,
     /** Birds that a day has taken of each batch so far, tapped or packed, or as it was settled. */

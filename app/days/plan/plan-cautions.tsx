@@ -1,5 +1,4 @@
 import { usePlan } from "#app/days/plan/plan-context.tsx";
-import type { AroundDay } from "#app/server/day/around-day.server.ts";
 import { Notice } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { listed } from "#app/words/lot-words.ts";
@@ -16,7 +15,6 @@ export function PlanCautions() {
   const { planned, around } = usePlan();
   return (
     <div className="grid gap-2 empty:hidden">
-      <OthersCaution planned={planned} forOthers={around.forOthers} />
       <ClashCaution planned={planned} />
       {planned.plan.line.faults.map((fault) => (
         <Notice key={faultKey(fault)} tone={MILD.includes(fault.what) ? "heed" : "stop"}>
@@ -43,7 +41,11 @@ interface CautionProps {
 }
 
 /** Birds of somebody else: the farm's own rule about them stands before everything. */
-function OthersCaution({ planned, forOthers }: CautionProps & { forOthers: AroundDay["forOthers"] }) {
+export function OthersCaution() {
+  const {
+    planned,
+    around: { forOthers },
+  } = usePlan();
   const owners = planned.choices.lots.flatMap(({ ownerId }) =>
     ownerId === undefined ? [] : (forOthers.names[ownerId] ?? "someone else"),
   );

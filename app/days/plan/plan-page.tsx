@@ -9,7 +9,7 @@ import { HelpsSheet } from "#app/days/plan/line/helps-sheet.tsx";
 import { LineSheet } from "#app/days/plan/line/line-sheet.tsx";
 import { WatchSheet } from "#app/days/plan/line/watch-sheet.tsx";
 import { PlanAnswer, PlanDetail } from "#app/days/plan/plan-answer.tsx";
-import { PlanCautions } from "#app/days/plan/plan-cautions.tsx";
+import { OthersCaution, PlanCautions } from "#app/days/plan/plan-cautions.tsx";
 import { PlanShown, usePlan } from "#app/days/plan/plan-context.tsx";
 import { PlanRibbon } from "#app/days/plan/plan-ribbon.tsx";
 import { ScaldSheet } from "#app/days/plan/scald/scald-sheet.tsx";
@@ -54,6 +54,9 @@ export function PlanPage(props: PlanPageProps) {
   return (
     <div className="grid gap-4 p-4 md:px-6">
       {head}
+      <PlanShown {...plan} planned={planned}>
+        <OthersCaution />
+      </PlanShown>
       <PlanRibbon
         planned={planned}
         processedOn={shown.processedOn}
@@ -205,4 +208,4 @@ function PlanChoices({
   );
 }
 
-const FORM = "plan-choices";
+const FORM = "plan";

@@ -1,4 +1,4 @@
-import { Form, Link, redirect } from "react-router";
+import { redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import {
   BATCH_TWICE,
@@ -10,6 +10,7 @@ import {
 import { daySetting, ownersToChoose } from "#app/days/plan/choices/day-setting.server.ts";
 import { ADD_LOT, lotsAfter } from "#app/days/plan/choices/lot-moves.ts";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
+import { PlanNotes, TwoDaysOrOne } from "#app/days/plan/plan-notes.tsx";
 import { PlanPage } from "#app/days/plan/plan-page.tsx";
 import { aroundDay } from "#app/server/day/around-day.server.ts";
 import { iceBagsLeft } from "#app/server/day/ice-left.server.ts";
@@ -17,10 +18,7 @@ import { basisOfDay, planOf, progressOf } from "#app/server/day/plan-of-day.serv
 import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
 import { lotsOfDay, requireDay } from "#app/server/farm/required.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { Button, Notice } from "#app/ui/sheet.tsx";
-import { useShow } from "#app/ui/use-show.tsx";
 import { lotsInWords } from "#app/words/lot-words.ts";
-import { plural } from "#app/words/show.ts";
 import type { LotChoices } from "#core/day/plan/plan-input.ts";
 import type { ProcessingDay, SaveRefusal } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
@@ -123,22 +121,7 @@ function removedLot(here: FarmContext, dayId: number, asked: URLSearchParams) {
 }
 
 export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
-  const {
-    day,
-    lots,
-    owners,
-    wasSaved,
-    removed,
-    sameDate,
-    joinedId,
-    basis,
-    around,
-    setting,
-    entryId,
-    kept,
-    progress,
-  } = loaderData;
-  const show = useShow();
+  const { day, lots, owners, basis, around, setting, entryId } = loaderData;
   return (
     <PlanPage
       key={day.revision}
@@ -146,10 +129,7 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
         <>
           <DayHead dayId={day.id} processedOn={day.processedOn} line={lotsInWords(lots)} />
           <PlanNav dayId={day.id} />
-          {sameDate.map((other) => (
-            <SameDate key={other.id} dayId={day.id} other={other} />
-          ))}
-          {joinedId !== undefined && <Joined dayId={day.id} joinedId={joinedId} />}
+          <TwoDaysOrOne {...loaderData} />
         </>
       }
       basis={basis}
@@ -163,100 +143,7 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
       isKept
       submit="Save plan"
     >
-      {wasSaved && <p role="status">Plan saved.</p>}
-      {removed && <Removed dayId={day.id} {...removed} />}
-      {setting.lots.map(
-        ({ batchId, batchName, freeCount }, index) =>
-          day.lots[index]!.birds > freeCount && (
-            <Notice key={batchId} tone="stop">
-              {day.lots[index]!.birds} birds{lots.length > 1 && ` of ${batchName}`} are planned and only{" "}
-              {freeCount} are left. Plan fewer birds.
-            </Notice>
-          ),
-      )}
-      {kept && (
-        <Notice tone="plain">
-          The plan when the day started: {plural(kept.birdCount, "bird")}, likely done by{" "}
-          {show.time(kept.likelyAt)}, a whole day of {show.minutes(kept.wholeDayMinutes)}.
-          {progress.lastBirdAt &&
-            ` The last bird went into the chill tank at ${show.time(progress.lastBirdAt)}.`}
-        </Notice>
-      )}
+      <PlanNotes {...loaderData} />
     </PlanPage>
-  );
-}
-
-/** Another day on the same date: one crew and one yard can't be at both. */
-function SameDate({
-  dayId,
-  other,
-}: {
-  dayId: number;
-  other: Route.ComponentProps["loaderData"]["sameDate"][number];
-}) {
-  const show = useShow();
-  return (
-    <Notice tone="stop">
-      <Form method="post" action={`/days/${dayId}/join/${other.id}`} className="grid gap-2">
-        <p>
-          <b>There is another day on this date:</b> {other.birds}, from {show.time(other.startAt)}. Each is
-          planned as if it had the crew, the bath, and the tanks to itself.
-        </p>
-        <div className="flex flex-wrap items-center gap-3">
-          <Button>Make them one day</Button>
-          <Link to={`/days/${other.id}/plan`} className="underline">
-            Open the other day
-          </Link>
-        </div>
-        <p className="text-sm">
-          Its lots are then killed after these, its crew comes along, and its costs, notes, and finished tasks
-          are kept.
-        </p>
-      </Form>
-    </Notice>
-  );
-}
-
-/** Two days were just made one: what came of it, and the way back. */
-function Joined({ dayId, joinedId }: { dayId: number; joinedId: number }) {
-  return (
-    <Notice tone="plain">
-      <Form method="post" action={`/days/${dayId}/split/${joinedId}`} className="grid gap-2">
-        <p role="status">The two days are one. Check the order of the lots and who stands where.</p>
-        <div>
-          <Button kind="plain">Undo: make them two days again</Button>
-        </div>
-      </Form>
-    </Notice>
-  );
-}
-
-/** A lot that was just taken off: what its birds need now, and a way back. */
-function Removed({
-  dayId,
-  lotId,
-  batchName,
-  birds,
-  feedOffAt,
-}: NonNullable<Route.ComponentProps["loaderData"]["removed"]> & { dayId: number }) {
-  const show = useShow();
-  return (
-    <div role="status" className="grid gap-2 rounded-sheet border-l-4 border-straw bg-wheat px-4 py-2">
-      <p>
-        {plural(birds, "bird")} of {batchName} {birds === 1 ? "was" : "were"} taken off this day.{" "}
-        {feedOffAt !== undefined &&
-          `Their feed was to be pulled at ${show.dayTime(feedOffAt)}: if it was, feed them again now.`}
-      </p>
-      <div>
-        <Button
-          kind="plain"
-          form={undefined}
-          formAction={`/days/${dayId}/lots/${lotId}/restore`}
-          formNoValidate
-        >
-          Undo: put them back
-        </Button>
-      </div>
-    </div>
   );
 }

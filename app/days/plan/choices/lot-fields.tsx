@@ -59,7 +59,7 @@ export function LotFields(props: LotFieldsProps) {
         Lot {place + 1}: {setting.batchName}
       </legend>
       {id}
-      <div className="grid grid-cols-2 gap-4 sm:grid-cols-4">{counts}</div>
+      <div className="grid grid-cols-2 items-end gap-4 sm:grid-cols-4">{counts}</div>
       <LotChoiceFields {...props} />
       {isKept && (
         <div className="flex flex-wrap gap-3">
@@ -90,7 +90,7 @@ function LotChoiceFields({ lot, setting, owners }: LotFieldsProps) {
       <ChoiceField field={lot.whichBirds} label="Which birds?" options={WHICH_OPTIONS} />
       <ChoiceField field={lot.scaldMethod} label="Scald" options={SCALD_OPTIONS} />
       <ChoiceField field={lot.withdrawalMethod} label="Feed withdrawal" options={WITHDRAWAL_OPTIONS} />
-      <div className="grid gap-4 sm:grid-cols-3">
+      <div className="grid items-end gap-4 sm:grid-cols-3">
         <TextField
           field={lot.scaldBath}
           label="Scald bath temperature"

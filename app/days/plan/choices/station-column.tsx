@@ -83,7 +83,7 @@ function NameTag({
       style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
       aria-pressed={isSelected}
       aria-label={`${member.name} ${isFirst ? "at" : "helps at"} ${STATION_WORDS[station]}`}
-      className={`min-h-12 touch-manipulation rounded-sheet border px-2 text-left sm:min-h-8 ${
+      className={`seat ${
         isFirst ? "border-mist bg-mist" : "border-dashed border-pine bg-leaf"
       } ${isSelected ? "border-solid border-ink font-semibold" : ""} ${isDragging ? "z-10 opacity-80" : ""}`}
       onClick={() => onSelect(isSelected ? undefined : own)}

@@ -59,7 +59,7 @@ function Curve({ curve, line, startAt, width }: CurveProps & { width: number }) 
     ({ minute }) => x(at(minute)),
     FLOOR,
     ({ share }) => y(share),
-  );
+  ).digits(1);
   const likely = `likely ${show.time(line.likelyAt.value)}`;
   const nineInTen = `9 in 10 by ${show.time(line.nineInTenAt.value)}`;
   const hours = localHours(from, to, show.timeZone);

@@ -44,6 +44,8 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   const { batchId, birdCount, ownerId } = sent.value;
   const batch = here.file.batch(batchId);
   if (!batch) return sent.refuse({ batchId: "That batch was removed. Choose another" });
+  if (batch.hatchedOn > day.processedOn)
+    return sent.refuse({ batchId: `${batch.name} hatches on ${batch.hatchedOn}, after this day` });
   const lot = { ...proposedLot(day, batch, birdCount), ownerId };
   const outcome = here.file.addLot(sent.entry, day.id, lot);
   const faults = faultsOf(outcome, {
@@ -56,7 +58,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
 
 /** Birds of another batch for the same day, killed after those that are on it. */
 export default function AddLot({ loaderData, actionData }: Route.ComponentProps) {
-  const { day, line, batches, owners, entryId } = loaderData;
+  const { day, line } = loaderData;
   return (
     <Page>
       <DayHead dayId={day.id} processedOn={day.processedOn} line={line} />
@@ -66,46 +68,7 @@ export default function AddLot({ loaderData, actionData }: Route.ComponentProps)
             A lot is birds of one batch. Lots share the crew, the bath, and the tanks; each has its own scald,
             feed withdrawal, weights, and costs. A new one is killed last; move it up in the plan.
           </p>
-          {batches.length === 0 ? (
-            <p className="pb-3">
-              Every other bird is processed, lost, or scheduled.{" "}
-              <Link to="/batches/new" className="underline">
-                Add a batch
-              </Link>
-            </p>
-          ) : (
-            <FarmForm
-              schema={addLotForm}
-              refusal={actionData}
-              entryId={entryId}
-              defaults={{ batchId: String(batches[0]!.id) }}
-              submit="Add lot"
-            >
-              {(fields) => (
-                <>
-                  <SelectField
-                    field={fields.batchId}
-                    label="Batch"
-                    options={batches.map(({ id, name, freeCount }) => ({
-                      value: String(id),
-                      label: `${name}, ${freeCount} free`,
-                    }))}
-                  />
-                  <TextField field={fields.birdCount} label="Birds" inputMode="numeric" />
-                  {owners.length > 0 && (
-                    <SelectField
-                      field={fields.ownerId}
-                      label="Whose birds?"
-                      options={[
-                        { value: "", label: "our own" },
-                        ...owners.map(({ id, name }) => ({ value: String(id), label: name })),
-                      ]}
-                    />
-                  )}
-                </>
-              )}
-            </FarmForm>
-          )}
+          <OwnBatch {...loaderData} refusal={actionData} />
         </Sheet>
         <Sheet heading="Birds that someone brings">
           <p className="pb-3">
@@ -118,5 +81,53 @@ export default function AddLot({ loaderData, actionData }: Route.ComponentProps)
         </Sheet>
       </div>
     </Page>
+  );
+}
+
+type OwnBatchProps = Route.ComponentProps["loaderData"] & { refusal: Route.ComponentProps["actionData"] };
+
+/** Birds of a batch that the farm has. */
+function OwnBatch({ batches, owners, entryId, refusal }: OwnBatchProps) {
+  if (batches.length === 0)
+    return (
+      <p className="pb-3">
+        Every other bird is processed, lost, or scheduled.{" "}
+        <Link to="/batches/new" className="underline">
+          Add a batch
+        </Link>
+      </p>
+    );
+  return (
+    <FarmForm
+      schema={addLotForm}
+      refusal={refusal}
+      entryId={entryId}
+      defaults={{ batchId: String(batches[0]!.id) }}
+      submit="Add lot"
+    >
+      {(fields) => (
+        <>
+          <SelectField
+            field={fields.batchId}
+            label="Batch"
+            options={batches.map(({ id, name, freeCount }) => ({
+              value: String(id),
+              label: `${name}, ${freeCount} free`,
+            }))}
+          />
+          <TextField field={fields.birdCount} label="Birds" inputMode="numeric" />
+          {owners.length > 0 && (
+            <SelectField
+              field={fields.ownerId}
+              label="Whose birds?"
+              options={[
+                { value: "", label: "our own" },
+                ...owners.map(({ id, name }) => ({ value: String(id), label: name })),
+              ]}
+            />
+          )}
+        </>
+      )}
+    </FarmForm>
   );
 }

@@ -32,7 +32,7 @@ export function broughtBirds(
       if (!known && !wasWritten(file.owning.addOwner(part("owner"), { name: ownerName, kind: ownerKind })))
         throw new NotWritten();
       const ownerId = known?.id ?? file.owning.ownerOfEntry(part("owner").entryId);
-      const name = `${ownerName}'s birds, ${day.processedOn}`;
+      const name = freeName(file, `${ownerName}'s birds`, part("batch").entryId);
       const batch = {
         name,
         kind,
@@ -52,6 +52,16 @@ export function broughtBirds(
     if (!(error instanceof NotWritten)) throw error;
   }
   return outcome;
+}
+
+/** A name that no other batch has: the same again with a number behind it. A form sent again finds the one it made. */
+function freeName({ batches, batchOfEntry }: FarmContext["file"], name: string, entryId: string): string {
+  const made = batchOfEntry(entryId);
+  if (made) return made.name;
+  const taken = new Set(batches().map((batch) => batch.name));
+  let candidate = name;
+  for (let number = 2; taken.has(candidate); number += 1) candidate = `${name} ${number}`;
+  return candidate;
 }
 
 /** Undoes what was written before a part that could not be. */

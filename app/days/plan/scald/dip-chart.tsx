@@ -35,11 +35,11 @@ function Drawn({ lot, width }: DipChartProps & { width: number }) {
     ({ celsius }) => x(celsius),
     ({ earliest }) => y(earliest),
     ({ latest }) => y(latest),
-  );
+  ).digits(1);
   const best = line<DipPoint>(
     (dip) => x(dip.celsius),
     (dip) => y(dip.seconds),
-  );
+  ).digits(1);
   const [earliest, latest] = secondsRange.map(Math.round);
   const title = `Seconds by temperature: at ${show.temperature(bath.value)} from ${earliest} to ${latest} seconds; skin tears after ${show.temperature(skinCeilingCelsius)}`;
   return (

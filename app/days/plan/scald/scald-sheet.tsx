@@ -84,7 +84,7 @@ function LotScald({ lot, bath, isOnly }: { lot: LotPlan; bath: BathOfLot; isOnly
 
 /** What is done to the water between two lots, and how long the scald stands still for it. */
 function settingWords({ how, seconds, swappedLiters }: BathSetting, celsius: number, show: Show): string {
-  const minutes = show.minutes(Math.max(1, seconds / 60));
+  const minutes = show.minutes(Math.ceil(seconds / 60));
   return how === "heated"
     ? `Heat the bath to ${show.temperature(celsius)} for this lot. The scald stops for about ${minutes}.`
     : `Cool the bath to ${show.temperature(celsius)} for this lot: draw off ${show.volume(swappedLiters)} and fill up from the tap. The scald stops for about ${minutes}.`;

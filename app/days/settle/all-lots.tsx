@@ -7,6 +7,10 @@ import type { Route } from "./+types/settle.ts";
 
 type Loaded = Route.ComponentProps["loaderData"];
 
+/** A lot's batch, and whose birds they are where its name does not say so. */
+const nameOf = (batchName: string, owner: string | undefined): string =>
+  owner === undefined || batchName.startsWith(owner) ? batchName : `${batchName} (${owner})`;
+
 /** The lots of a day against each other, whose they are, and how they share what the day cost. */
 export function AllLots({ lots, owners, sharedBy }: Pick<Loaded, "lots" | "owners" | "sharedBy">) {
   const show = useShow();
@@ -26,7 +30,7 @@ export function AllLots({ lots, owners, sharedBy }: Pick<Loaded, "lots" | "owner
         columns={[
           {
             head: "Lot",
-            cell: ({ lotId, batch }) => (owners[lotId] ? `${batch.name}, ${owners[lotId]}'s` : batch.name),
+            cell: ({ lotId, batch }) => nameOf(batch.name, owners[lotId]),
           },
           { head: "Dressed", isNumber: true, cell: ({ dressedCount }) => dressedCount },
           { head: "Cash, a bird", isNumber: true, cell: (lot) => each(lot, 0) },

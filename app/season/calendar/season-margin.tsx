@@ -6,6 +6,7 @@ import {
   isTorn,
   listWords,
   priceWords,
+  sharedWords,
   tornWords,
   whyWords,
 } from "#app/season/calendar/season-words.ts";
@@ -192,12 +193,13 @@ export function SeasonGroups({
               {show.shortDay(group.day)}, {birdsWords(group)}
             </h3>
             <p className="text-sm">{whyWords(group, show)}</p>
+            {group.shared && <p className="text-sm">{sharedWords(group.shared, show)}</p>}
             <div className="flex flex-wrap items-center gap-2">
               <ButtonLink
                 to={dayAddress(group)}
                 aria-label={`Schedule ${show.shortDay(group.day)} for ${group.name}`}
               >
-                Schedule this day
+                {group.heldDayId === undefined ? "Schedule this day" : "Add to the scheduled day"}
               </ButtonLink>
               {group.pinEntryId ? (
                 <span className="flex items-center gap-1 text-sm">
@@ -222,7 +224,11 @@ function birdsWords({ birds, name }: GroupView): string {
   return `${all} ${name}${ways}`;
 }
 
-function dayAddress({ batchId, day, birds, people }: GroupView): string {
+function dayAddress({ batchId, day, birds, people, heldDayId }: GroupView): string {
+  if (heldDayId !== undefined) {
+    const lot = new URLSearchParams({ batch: String(batchId), birds: String(birds.whole + birds.cut) });
+    return `/days/${heldDayId}/lots/new?${lot}`;
+  }
   const query = new URLSearchParams({
     batch: String(batchId),
     on: day,

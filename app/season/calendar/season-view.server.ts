@@ -53,6 +53,10 @@ export interface GroupView {
   readonly dressedKilograms: number;
   readonly worthCents: number;
   readonly people: readonly string[];
+  /** Others on the same day, each a lot of it, and what a second opening of that day would cost; undefined where it is alone. */
+  readonly shared: { readonly names: readonly string[]; readonly savedCents: number } | undefined;
+  /** A day of that date that is scheduled already, to which these birds would be another lot. */
+  readonly heldDayId: number | undefined;
   readonly next: MoveView | undefined;
   readonly moves: readonly MoveView[];
 }
@@ -80,7 +84,7 @@ export function seasonView(here: FarmContext, farm: Farm) {
   const current = currentProposal(here, plan);
   const answer = current?.answer ?? { placements: [] };
   const check = checkSeason(plan.problem, answer);
-  const groups = current ? groupViews(here, plan, answer) : [];
+  const groups = current ? groupViews(here, plan, answer, facts.held) : [];
   const { weekStart } = showFor(farm);
   const first = addDays(facts.today, -((weekdayOf(facts.today) - weekStart + 7) % 7));
   const tasks = seasonTasks(here, farm);
@@ -199,7 +203,12 @@ function yearlyView(facts: ReturnType<typeof seasonFacts>, groups: readonly Grou
   };
 }
 
-function groupViews(here: FarmContext, plan: SeasonPlan, answer: SeasonAnswer): GroupView[] {
+function groupViews(
+  here: FarmContext,
+  plan: SeasonPlan,
+  answer: SeasonAnswer,
+  held: readonly HeldDay[],
+): GroupView[] {
   const pins = here.file.season.pins();
   const placed = new Map<string, { group: number; day: number; birds: Record<Way, number> }>();
   for (const { group, day, way, birds } of answer.placements) {
@@ -225,10 +234,30 @@ function groupViews(here: FarmContext, plan: SeasonPlan, answer: SeasonAnswer): 
         dressedKilograms: worth.dressedKilograms,
         worthCents: Math.round(birds.whole * worth.worthCents.whole + birds.cut * worth.worthCents.cut),
         people: season.people.filter(({ canCome }) => canCome).map(({ name }) => name),
+        ...sharedDay(season, facts.name, [...placed.values()], plan, held),
         next: next && moveView(plan, next),
         moves: moves.map((move) => moveView(plan, move)),
       };
     });
+}
+
+/** Whose birds share a day with a group's, and what that saves: one setup and cleanup and one hire, and the heat of one bath. */
+function sharedDay(
+  { day, openCents }: SeasonDay,
+  name: string,
+  placed: readonly { readonly group: number; readonly day: number }[],
+  plan: SeasonPlan,
+  held: readonly HeldDay[],
+): Pick<GroupView, "shared" | "heldDayId"> {
+  const heldThere = held.filter((one) => one.day === day);
+  const names = [
+    ...heldThere.map(({ batchName }) => batchName),
+    ...placed.filter((one) => plan.days[one.day]!.day === day).map(({ group }) => plan.groups[group]!.name),
+  ].filter((other) => other !== name);
+  return {
+    shared: names.length > 0 ? { names: [...new Set(names)], savedCents: openCents } : undefined,
+    heldDayId: heldThere[0]?.dayId,
+  };
 }
 
 function moveView(plan: SeasonPlan, move: Move): MoveView {

@@ -6,6 +6,7 @@ import {
   isTorn,
   listWords,
   priceWords,
+  sharedWords,
   tornWords,
   whyWords,
 } from "#app/season/calendar/season-words.ts";
@@ -45,6 +46,8 @@ const group = (next: MoveView | undefined): GroupView => ({
   dressedKilograms: 2.16,
   worthCents: 30_000,
   people: ["Maren", "Ines"],
+  shared: undefined,
+  heldDayId: undefined,
   next,
   moves: next ? [next] : [],
 });
@@ -55,6 +58,12 @@ describe("why birds are on their day", () => {
       "20 weeks old, 4 lb 12.2 oz dressed, with Maren and Ines. Next best: Sat, Oct 3, $40.00 less: 14 days earlier, 5.6 oz lighter.",
     );
     expect(whyWords(group(undefined), show)).toContain("No other day has room for all of them");
+  });
+
+  test("says what sharing the day saves", () => {
+    expect(sharedWords({ names: ["White 26-D"], savedCents: 13_100 }, show)).toBe(
+      "On one day with White 26-D, as another lot: one setup, one heating, and one hire instead of two, which saves about $131.00.",
+    );
   });
 
   test("says when it is torn, and what the trade is", () => {

@@ -27,6 +27,10 @@ export function whyWords(group: GroupView, show: Show): string {
   return `${chosen} ${nextBestWords(group, group.next, show)}`;
 }
 
+/** What it saves that birds share their day with others. */
+export const sharedWords = ({ names, savedCents }: NonNullable<GroupView["shared"]>, show: Show): string =>
+  `On one day with ${listWords(names)}, as another lot: one setup, one heating, and one hire instead of two, which saves about ${show.money(savedCents)}.`;
+
 function nextBestWords(group: GroupView, next: MoveView, show: Show): string {
   const day = show.shortDay(next.day);
   const weights = weightWords(group, next, show);

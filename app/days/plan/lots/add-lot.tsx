@@ -24,7 +24,7 @@ const batchesToAdd = ({ file }: FarmContext, { lots, processedOn }: ProcessingDa
     .map(({ id, name, kind }) => ({ id, name, kind, freeCount: file.freeForDay(id) }))
     .filter(({ freeCount }) => freeCount > 0);
 
-export function loader({ context, params }: Route.LoaderArgs) {
+export function loader({ context, params, request }: Route.LoaderArgs) {
   const here = context.get(farmContext);
   const { day, lots } = requireDay(here, params.dayId);
   return {
@@ -32,9 +32,16 @@ export function loader({ context, params }: Route.LoaderArgs) {
     line: lotsInWords(lots),
     batches: batchesToAdd(here, day),
     owners: ownersToChoose(here),
+    asked: askedOf(new URL(request.url).searchParams),
     entryId: newEntryId(),
   };
 }
+
+/** What the season proposes, in the address. */
+const askedOf = (asked: URLSearchParams) => ({
+  batchId: asked.get("batch") ?? undefined,
+  birdCount: asked.get("birds") ?? undefined,
+});
 
 export async function action({ context, request, params }: Route.ActionArgs) {
   const here = context.get(farmContext);
@@ -87,7 +94,7 @@ export default function AddLot({ loaderData, actionData }: Route.ComponentProps)
 type OwnBatchProps = Route.ComponentProps["loaderData"] & { refusal: Route.ComponentProps["actionData"] };
 
 /** Birds of a batch that the farm has. */
-function OwnBatch({ batches, owners, entryId, refusal }: OwnBatchProps) {
+function OwnBatch({ batches, owners, asked, entryId, refusal }: OwnBatchProps) {
   if (batches.length === 0)
     return (
       <p className="pb-3">
@@ -102,7 +109,7 @@ function OwnBatch({ batches, owners, entryId, refusal }: OwnBatchProps) {
       schema={addLotForm}
       refusal={refusal}
       entryId={entryId}
-      defaults={{ batchId: String(batches[0]!.id) }}
+      defaults={{ batchId: asked.batchId ?? String(batches[0]!.id), birdCount: asked.birdCount }}
       submit="Add lot"
     >
       {(fields) => (

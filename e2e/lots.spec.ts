@@ -1,6 +1,7 @@
 import type { Page } from "@playwright/test";
 import { expect, test } from "./farm-server.ts";
 import { FarmWalk } from "./farm-walk.ts";
+import { screenFaults } from "./screen-faults.ts";
 
 /** A batch of birds of one hatch, all of them there. */
 async function addBatch(
@@ -163,6 +164,51 @@ test.describe("other people's birds and other days", () => {
     await page.goto(`${farm.url}/farm/owners`);
     await expect(page.getByRole("row", { name: /Ines/ })).toContainText("a neighbor");
   });
+
+  for (const width of [360, 1280])
+    test(`a day with a neighbor's birds has no fault on any of its screens at ${width} px`, async ({
+      page,
+      farm,
+    }) => {
+      test.setTimeout(120_000);
+      const brought = await page.request.post(`${farm.url}/days/3/lots/brought`, {
+        form: {
+          entryId: "birds-of-the-walk",
+          ownerName: "Ines",
+          ownerKind: "neighbor",
+          kind: "mature",
+          birdCount: 2,
+          weeks: 20,
+          malePercent: 100,
+        },
+        headers: { origin: farm.url },
+        maxRedirects: 0,
+      });
+      expect(brought.status()).toBe(303);
+      await page.setViewportSize({ width, height: 800 });
+      const screens = [
+        "plan",
+        "needs",
+        "tasks",
+        "compare?birdCount=40",
+        "print",
+        "sheet",
+        "run",
+        "rest",
+        "pack",
+        "settle",
+      ];
+      expect(
+        await screenFaults(
+          page,
+          farm.url,
+          screens.map((screen) => `/days/3/${screen}`),
+        ),
+      ).toEqual([]);
+      expect(await screenFaults(page, farm.url, ["/farm/owners", "/batches", "/season", "/days"])).toEqual(
+        [],
+      );
+    });
 
   test("two days on one date are asked about, made one with all that was typed, and made two again", async ({
     page,

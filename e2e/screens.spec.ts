@@ -1,5 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "./farm-server.ts";
+import { screenFaults } from "./screen-faults.ts";
 
 const SCREENS = {
   batches: [
@@ -40,6 +41,8 @@ const SCREENS = {
     "/days/3/print",
     "/days/3/sheet",
     "/days/3/stations",
+    "/days/3/lots/new",
+    "/days/3/lots/brought",
   ],
   days: [
     "/days",
@@ -63,6 +66,7 @@ const SCREENS = {
     "/books/past",
     "/farm",
     "/farm/equipment",
+    "/farm/owners",
     "/nowhere",
   ],
 };
@@ -92,16 +96,7 @@ test.describe("with the demo farm", () => {
           timeout: 40_000,
         });
       }
-      for (const screen of screens) {
-        await page.goto(farm.url + screen, { waitUntil: "load" });
-        await page.evaluate(() => {
-          for (const details of document.querySelectorAll("details")) details.open = true;
-        });
-        const { violations } = await new AxeBuilder({ page }).analyze();
-        for (const { id, nodes } of violations) faults.push(`${screen}: ${id}: ${nodes[0]?.html}`);
-        const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-        if (overflow > 0) faults.push(`${screen}: ${overflow} px longer than the edge`);
-      }
+      faults.push(...(await screenFaults(page, farm.url, screens)));
       expect(faults).toEqual([]);
       expect(elsewhere).toEqual([]);
     });

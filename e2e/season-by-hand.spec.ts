@@ -54,7 +54,7 @@ test.describe("on a phone", () => {
     await expect(page.getByLabel("Date", { exact: true })).toHaveValue("2026-10-17");
     await expect(page.getByLabel(/^Birds to process, of/)).toHaveValue("23");
     await expect(page.getByLabel("People", { exact: true })).toHaveValue("6");
-    await page.getByRole("button", { name: "Schedule this day" }).tap();
+    await page.getByRole("button", { name: "Schedule this day", exact: true }).tap();
     await expect(page).toHaveURL(/\/days\/\d+\/plan/);
     await page.goto(`${farm.url}/season`);
     await expect(page.getByRole("link", { name: "23 birds of Cockerels 26-C, scheduled" })).toBeVisible();

@@ -1,8 +1,10 @@
 import { settlementOf } from "#app/server/day/settlement-of.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
+import { ownerNames } from "#app/server/farm/owners.server.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { listed } from "#app/words/lot-words.ts";
 import type { Show } from "#app/words/show.ts";
 import { KIND_WORDS } from "#app/words/words.ts";
 import { bookOfBatch, bookOfPast } from "#core/day/settle/batch-book.ts";
@@ -28,11 +30,16 @@ export function loader({ context }: Route.LoaderArgs) {
       ),
     );
     if (settlements.length === 0) return [];
+    const whose = days.flatMap((day) => {
+      const lot = day.lots.find(({ batchId }) => batchId === batch.id);
+      return lot ? (ownerNames(here, day)[lot.id] ?? []) : [];
+    });
     return [
       {
         key: `batch-${batch.id}`,
         name: batch.name,
         kind: batch.kind,
+        owners: [...new Set(whose)],
         on: days.findLast(({ lots }) => lots.some(({ batchId }) => batchId === batch.id))!.processedOn,
         days: settlements.length,
         isWhole: batch.aliveCount <= 0,
@@ -45,6 +52,7 @@ export function loader({ context }: Route.LoaderArgs) {
     key: batch.entryId,
     name: batch.name,
     kind: batch.kind,
+    owners: [],
     on: batch.finishedOn,
     days: undefined,
     isWhole: true,
@@ -133,6 +141,9 @@ function BookTable({ rows }: { rows: readonly Row[] }) {
               <th key={row.key} scope="col" className="min-w-36 px-3 pb-2 text-right font-normal">
                 <span className="block font-display text-lg">{row.name}</span>
                 <span className="block text-sm text-soft">{KIND_WORDS[row.kind]}</span>
+                {row.owners.length > 0 && (
+                  <span className="block text-sm text-soft">processed for {listed(row.owners)}</span>
+                )}
                 <span className="block text-sm text-soft">
                   {show.dayWithYear(row.on)}
                   {!row.isWhole && ", some still alive"}

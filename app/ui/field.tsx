@@ -179,7 +179,8 @@ function Hint({ field, hint }: Pick<FieldProps, "field" | "hint">) {
   );
 }
 
-function Faults({ field }: Pick<FieldProps, "field">) {
+/** What is wrong with what was typed. */
+export function Faults({ field }: Pick<FieldProps, "field">) {
   if (!field.errors) return null;
   return (
     <p id={field.errorId} className="text-sm font-semibold text-barn">

@@ -3,7 +3,7 @@ import { lineByProcesses } from "#commands/bench/line-by-processes.ts";
 import { lineByTimers } from "#commands/bench/line-by-timers.ts";
 import { bestCrew } from "#core/processing-line/alternatives/best-crew.ts";
 import { EVENTS, LAST_WORK, lineContext } from "#core/processing-line/line-context.ts";
-import type { LineDay } from "#core/processing-line/line-day.ts";
+import { birdsOf, type LineDay, type LineLot } from "#core/processing-line/line-day.ts";
 import { lotOf, ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
 import { playReplication } from "#core/processing-line/line-run.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
@@ -12,9 +12,9 @@ import { readableReplication } from "#core/processing-line/readable-line.ts";
 const ROUNDS = 7;
 const CREW_MILLISECONDS = 2500;
 
-const dayOf = (birds: number): LineDay => ({
+const dayOf = (birds: number, lots: readonly LineLot[] = [lotOf({ birds })]): LineDay => ({
   ...ORDINARY_DAY,
-  lots: [lotOf({ birds })],
+  lots,
   people: [
     person("Tobias", ["cones", "scald", "pluck"]),
     person("Maren", ["gut", "rinse"]),
@@ -30,6 +30,7 @@ const dayOf = (birds: number): LineDay => ({
 export async function benchLine(): Promise<void> {
   await benchTellings();
   await benchBirds();
+  await benchLots();
   benchCrew(58);
   benchCrew(120);
 }
@@ -54,7 +55,9 @@ async function benchTellings(): Promise<void> {
     }
   }
   const fast = median(times.fast!)!;
-  console.log(`\nThe line: a day of 120 birds and 5 people, mornings a second, median of ${ROUNDS} rounds`);
+  console.log(
+    `\nThe line: a day of 120 birds and 5 people, replications a second, median of ${ROUNDS} rounds`,
+  );
   console.log(`fast ${perSecond(fast)} (${fast.toFixed(3)} ms, ${context.state.counts[EVENTS]} events)`);
   for (const [name, telling] of Object.entries(tellings)) {
     const one = median(times[name]!)!;
@@ -66,26 +69,51 @@ async function benchTellings(): Promise<void> {
   }
 }
 
-/** Rounds take turns, so that a machine busy for a while slows all sizes alike. */
+/** How long a bird takes on days of several sizes. */
 async function benchBirds(): Promise<void> {
-  console.log("\nBy birds: milliseconds a morning, and a bird against the day of 30");
-  const sizes = [30, 60, 120, 240, 480].map((birds) => ({
-    birds,
-    laid: lineContext(dayOf(birds), 1),
+  console.log("\nBy birds: milliseconds a replication, and a bird against the day of 30");
+  await benchDays([30, 60, 120, 240, 480].map((birds) => ({ name: `${birds} birds`, day: dayOf(birds) })));
+}
+
+/** How long a bird takes when the same 120 come as lots. Lots that are scalded alike flow as one; others wait for their turn. */
+async function benchLots(): Promise<void> {
+  console.log("\nBy lots: milliseconds a replication of 120 birds, and a bird against one lot");
+  const others = (birds: number) =>
+    lotOf({ birds, minutes: { ...lotOf({ birds }).minutes, scald: 1.8 }, tankShare: 0.6 });
+  await benchDays([
+    { name: "one lot", day: dayOf(120) },
+    { name: "two lots alike", day: dayOf(120, [lotOf({ birds: 60 }), lotOf({ birds: 60 })]) },
+    { name: "two lots", day: dayOf(120, [lotOf({ birds: 60 }), others(60)]) },
+    {
+      name: "four lots",
+      day: dayOf(
+        120,
+        [30, 30, 30, 30].map((birds, lot) => (lot % 2 ? others(birds) : lotOf({ birds }))),
+      ),
+    },
+  ]);
+}
+
+/** Rounds take turns, so that a machine busy for a while slows all days alike. */
+async function benchDays(days: readonly { name: string; day: LineDay }[]): Promise<void> {
+  const rows = days.map(({ name, day }) => ({
+    name,
+    birds: birdsOf(day),
+    context: lineContext(day, 1),
     times: [] as number[],
   }));
   for (let round = 0; round < ROUNDS; round += 1)
-    for (const { birds, laid, times } of sizes)
+    for (const { birds, context, times } of rows)
       times.push(
         await milliseconds(
           Math.round(120_000 / birds),
-          (replication) => void playReplication(laid, replication),
+          (replication) => void playReplication(context, replication),
         ),
       );
-  const eachBird = ({ birds, times }: (typeof sizes)[number]) => median(times)! / birds;
-  for (const size of sizes)
+  const eachBird = ({ birds, times }: (typeof rows)[number]) => median(times)! / birds;
+  for (const row of rows)
     console.log(
-      `${String(size.birds).padStart(4)} birds ${median(size.times)!.toFixed(3)} ms   x${(eachBird(size) / eachBird(sizes[0]!)).toFixed(2)}`,
+      `${row.name.padStart(14)} ${median(row.times)!.toFixed(3)} ms   x${(eachBird(row) / eachBird(rows[0]!)).toFixed(2)}`,
     );
 }
 

@@ -1,6 +1,7 @@
 import { redirect } from "react-router";
-import { BATCH_TWICE, dayForm, lotField, tooManyBirds } from "#app/days/plan/choices/day-form.ts";
+import { BATCH_TWICE, dayForm, lotField } from "#app/days/plan/choices/day-form.ts";
 import { daySetting, ownersToChoose } from "#app/days/plan/choices/day-setting.server.ts";
+import { tooManyBirds } from "#app/days/plan/choices/lot-form.ts";
 import { ADD_LOT } from "#app/days/plan/choices/lot-moves.ts";
 import { proposedChoices } from "#app/days/plan/choices/proposed-choices.server.ts";
 import { PlanPage } from "#app/days/plan/plan-page.tsx";

@@ -1,13 +1,8 @@
 import { redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
-import {
-  BATCH_TWICE,
-  type DayFormSetting,
-  dayForm,
-  lotField,
-  tooManyBirds,
-} from "#app/days/plan/choices/day-form.ts";
+import { BATCH_TWICE, type DayFormSetting, dayForm, lotField } from "#app/days/plan/choices/day-form.ts";
 import { daySetting, ownersToChoose } from "#app/days/plan/choices/day-setting.server.ts";
+import { tooManyBirds } from "#app/days/plan/choices/lot-form.ts";
 import { ADD_LOT, lotsAfter } from "#app/days/plan/choices/lot-moves.ts";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { PlanNotes, TwoDaysOrOne } from "#app/days/plan/plan-notes.tsx";

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { dayForm } from "#app/days/plan/choices/day-form.ts";
+import { dayFields, dayForm } from "#app/days/plan/choices/day-form.ts";
 
 const RED = {
   batchId: 1,
@@ -7,7 +7,11 @@ const RED = {
   kind: "slow",
   hatchedOn: "2026-06-27",
   freeCount: 58,
-  pens: [],
+  pens: [
+    { name: "hill", birds: 30 },
+    { name: "east", birds: 28 },
+    { name: "barn", birds: 0 },
+  ],
 } as const;
 const ROOSTERS = { ...RED, batchId: 2, batchName: "Roosters", hatchedOn: "2026-05-30", freeCount: 2 };
 const form = dayForm({ timeZone: "America/New_York", unitSystem: "us", lots: [RED, ROOSTERS] });
@@ -107,6 +111,24 @@ test.each([
   [{ peopleCount: "0" }, { peopleCount: "Enter at least 1" }],
 ])("%j is answered beside its field", (change, expected) => {
   expect(faults(change)).toEqual(expected);
+});
+
+test("a lot comes from the pens that are ticked, where enough birds stand", () => {
+  const pensOf = (...ticked: [string, string][]) =>
+    form.parse({ ...TYPED, ...lots(Object.fromEntries(ticked)) }).lots[0]!.pens;
+  expect(pensOf(["pen0", "hill"], ["pen1", "east"])).toEqual(["hill", "east"]);
+  expect(faults(lots({ pen1: "east" }))).toEqual({
+    "lots.0.pen0": "Only 28 birds there. Tick another pen, or none",
+  });
+  const row = {
+    ...form.parse({ ...TYPED, ...lots({ pen2: "barn", pen1: "east", birdCount: "20" }) }),
+    crew: [],
+  };
+  const { "lots[0].pen0": first, "lots[0].pen1": second } = dayFields(row, {
+    timeZone: "America/New_York",
+    unitSystem: "us",
+  });
+  expect([first, second]).toEqual(["east", "barn"]);
 });
 
 test("several faults are all said at once, each under its own field", () => {

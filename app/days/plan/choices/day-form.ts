@@ -1,40 +1,21 @@
 import { z } from "zod";
+import {
+  LOT_TICKS,
+  type LotSetting,
+  lotFields,
+  lotForm,
+  MOST_BIRDS_A_DAY,
+} from "#app/days/plan/choices/lot-form.ts";
 import { LOT_MOVE } from "#app/days/plan/choices/lot-moves.ts";
-import { temperatureAsTyped } from "#app/ui/read/as-typed.ts";
 import { choice, optional, percent, tick, wholeNumber } from "#app/ui/read/read-field.ts";
-import { temperature } from "#app/ui/read/read-measure.ts";
 import { clockTime, localDay } from "#app/ui/read/read-when.ts";
-import { plural } from "#app/words/show.ts";
 import { clockOfMinute, instantOf, localClock, minuteOfClock } from "#core/calendar/farm-time.ts";
 import type { CrewSeat } from "#core/day/crew/crew.ts";
-import type { LotChoices } from "#core/day/plan/plan-input.ts";
-import type { BirdKind } from "#core/growth/bird-kind.ts";
-import { WHICH_BIRDS } from "#core/growth/flock.ts";
 import { MOST_LOTS, MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
-import { SCALD_METHODS, SKIN_CEILING } from "#core/scald/scald-constants.ts";
-import { WITHDRAWAL_METHODS } from "#core/withdrawal/withdrawal-constants.ts";
 import type { DatedChoices } from "#db/day/day-queries.server.ts";
-
-/** Far past what a small farm dresses in a day (250), and short of what a slip of the key makes of it. */
-export const MOST_BIRDS_A_DAY = 2000;
-/** A cooler bath loosens no feather; a hotter one cooks the skin of any bird. */
-const LEAST_BATH_CELSIUS = 50;
-const MOST_BATH_CELSIUS = 70;
-
-/** A batch that a lot of the day is of. */
-export interface LotSetting {
-  readonly batchId: number;
-  readonly batchName: string;
-  readonly kind: BirdKind;
-  readonly hatchedOn: string;
-  /** Birds alive that no other day has taken. */
-  readonly freeCount: number;
-  /** Pens that the batch stands in. */
-  readonly pens: readonly string[];
-}
 
 export interface DayFormSetting {
   readonly timeZone: string;
@@ -144,55 +125,8 @@ export function dayForm({ timeZone, unitSystem, lots }: DayFormSetting) {
     });
 }
 
-/** Birds of one batch, and what is done with them. */
-function lotForm(settings: readonly LotSetting[], unitSystem: UnitSystem) {
-  return z
-    .object({
-      batchId: wholeNumber({ least: 1, most: 1_000_000_000, ask: "Choose a batch" }),
-      birdCount: wholeNumber({ least: 1, most: MOST_BIRDS_A_DAY, ask: "Enter the number of birds" }),
-      cutUpCount: wholeNumber({
-        most: MOST_BIRDS_A_DAY,
-        ask: "Enter how many birds to cut up; 0 if all stay whole",
-      }),
-      whichBirds: choice(WHICH_BIRDS, "Choose which birds to process"),
-      scaldMethod: choice(SCALD_METHODS, "Choose how you scald"),
-      scaldBath: optional(
-        temperature({ unitSystem, least: LEAST_BATH_CELSIUS, most: MOST_BATH_CELSIUS, ask: "" }),
-      ),
-      withdrawalMethod: choice(WITHDRAWAL_METHODS, "Choose a feed withdrawal method"),
-      keepsGiblets: tick,
-      keepsFeet: tick,
-      ownerId: optional(wholeNumber({ least: 1, most: 1_000_000_000, ask: "" })),
-      pen: z.string().max(60).optional(),
-    })
-    .transform(({ birdCount, cutUpCount, scaldBath, pen, ...same }, context): LotChoices => {
-      const fault = (field: string, message: string) =>
-        context.addIssue({ code: "custom", path: [field], message });
-      const setting = settings.find(({ batchId }) => batchId === same.batchId);
-      if (!setting) fault("birdCount", "This batch is no longer part of the day. Reload the page");
-      else if (birdCount > setting.freeCount) fault("birdCount", tooManyBirds(setting.freeCount));
-      if (setting && scaldBath !== undefined && scaldBath / 1000 >= SKIN_CEILING[setting.kind])
-        fault("scaldBath", "That bath cooks the skin of these birds whatever the time. Choose a cooler one");
-      if (cutUpCount > birdCount) fault("cutUpCount", `Only ${plural(birdCount, "bird")} to cut up`);
-      return {
-        ...same,
-        birds: birdCount,
-        cutUp: cutUpCount,
-        ownerId: same.ownerId ?? undefined,
-        scaldCelsius: scaldBath === undefined ? undefined : scaldBath / 1000,
-        pens: pen ? [pen] : [],
-      };
-    });
-}
-
 export const BATCH_TWICE =
   "Two lots of one batch can't be on one day. Put their birds into one lot, or on two days";
-
-export function tooManyBirds(freeCount: number): string {
-  return freeCount <= 0
-    ? "All birds in this batch are processed, lost, or scheduled for another day"
-    : `Only ${freeCount} left alive and not scheduled for another day`;
-}
 
 /** Who stands where, as the form sends it. */
 export function seatsAsText(seats: readonly CrewSeat[]): string {
@@ -201,9 +135,9 @@ export function seatsAsText(seats: readonly CrewSeat[]): string {
   );
 }
 
-/** Boxes of the day's form and of a lot's; one that is not ticked is not sent at all. */
+/** Boxes of the day's form. */
 const DAY_TICKS = ["packsSameDay", "isRainExpected"] as const;
-const LOT_TICKS = ["keepsGiblets", "keepsFeet"] as const;
+/** Whether a field is sent: a box that is not ticked is not. */
 export const isSent = ([name, value]: readonly [string, string]): boolean =>
   value !== "" || ![...DAY_TICKS, ...LOT_TICKS].some((tickName) => name.endsWith(tickName));
 
@@ -235,17 +169,3 @@ export function dayFields(
     ),
   };
 }
-
-const lotFields = (lot: LotChoices, unitSystem: UnitSystem): Record<string, string> => ({
-  batchId: String(lot.batchId),
-  birdCount: String(lot.birds),
-  cutUpCount: String(lot.cutUp),
-  whichBirds: lot.whichBirds,
-  scaldMethod: lot.scaldMethod,
-  scaldBath:
-    lot.scaldCelsius === undefined ? "" : temperatureAsTyped(unitSystem, Math.round(lot.scaldCelsius * 1000)),
-  withdrawalMethod: lot.withdrawalMethod,
-  ...Object.fromEntries(LOT_TICKS.map((name) => [name, lot[name] ? "on" : ""])),
-  ownerId: lot.ownerId === undefined ? "" : String(lot.ownerId),
-  pen: lot.pens[0] ?? "",
-});

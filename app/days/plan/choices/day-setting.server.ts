@@ -22,7 +22,7 @@ export const daySetting = (
     kind,
     hatchedOn,
     freeCount: file.freeForDay(id, dayId),
-    pens: file.pens(id).map(({ pen }) => pen),
+    pens: file.pens(id).map(({ pen, birdCount }) => ({ name: pen, birds: birdCount })),
   })),
 });
 

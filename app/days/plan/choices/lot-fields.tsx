@@ -1,9 +1,11 @@
 import type { FieldMetadata } from "@conform-to/react";
 import type { ReactNode } from "react";
-import type { dayForm, LotSetting } from "#app/days/plan/choices/day-form.ts";
+import type { dayForm } from "#app/days/plan/choices/day-form.ts";
+import type { LotSetting } from "#app/days/plan/choices/lot-form.ts";
+import { PEN_FIELDS } from "#app/days/plan/choices/lot-form.ts";
 import { killEarlier, removeLot } from "#app/days/plan/choices/lot-moves.ts";
 import type { Fields } from "#app/ui/farm-form.tsx";
-import { ChoiceField, SelectField, TextField, TickField } from "#app/ui/field.tsx";
+import { ChoiceField, Faults, SelectField, TextField, TickField } from "#app/ui/field.tsx";
 import { Button } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { SCALD_OPTIONS, WHICH_OPTIONS, WITHDRAWAL_OPTIONS } from "#app/words/words.ts";
@@ -20,10 +22,11 @@ const LOT_FIELDS = [
   "keepsGiblets",
   "keepsFeet",
   "ownerId",
-  "pen",
 ] as const;
 
-export type LotFieldset = Readonly<Record<(typeof LOT_FIELDS)[number], FieldMetadata<string>>>;
+export type LotFieldset = Readonly<
+  Record<(typeof LOT_FIELDS)[number], FieldMetadata<string>> & Record<string, FieldMetadata<string>>
+>;
 
 /** The fields of each lot, in the order of the day. */
 export const lotsOfForm = (fields: Fields<ReturnType<typeof dayForm>>): LotFieldset[] =>
@@ -96,16 +99,6 @@ function LotChoiceFields({ lot, setting, owners }: LotFieldsProps) {
           label="Scald bath temperature"
           hint={`Leave blank for the method's usual, ${show.temperature(usual)}`}
         />
-        {setting.pens.length > 1 && (
-          <SelectField
-            field={lot.pen}
-            label="From which pen?"
-            options={[
-              { value: "", label: "all of them" },
-              ...setting.pens.map((pen) => ({ value: pen, label: pen })),
-            ]}
-          />
-        )}
         {owners.length > 0 && (
           <SelectField
             field={lot.ownerId}
@@ -117,6 +110,35 @@ function LotChoiceFields({ lot, setting, owners }: LotFieldsProps) {
           />
         )}
       </div>
+      {setting.pens.length > 1 && <PenFields lot={lot} pens={setting.pens} />}
     </>
+  );
+}
+
+/** A box for each pen that the batch stands in. */
+function PenFields({ lot, pens }: { lot: LotFieldset; pens: LotSetting["pens"] }) {
+  const show = useShow();
+  const boxes = PEN_FIELDS.map((name) => lot[name]!);
+  const ticked = boxes.flatMap(({ initialValue }) => initialValue ?? []);
+  return (
+    <fieldset>
+      <legend className="font-semibold">From which pens?</legend>
+      <p className="text-sm text-soft">Tick none if the birds come from all of them.</p>
+      <div className="flex flex-wrap gap-x-8">
+        {boxes.slice(0, pens.length).map((box, index) => (
+          <label key={box.key ?? box.name} className="flex min-h-12 cursor-pointer items-center gap-3">
+            <input
+              type="checkbox"
+              name={box.name}
+              value={pens[index]!.name}
+              defaultChecked={ticked.includes(pens[index]!.name)}
+              className="size-6 accent-pine"
+            />
+            {pens[index]!.name}, {show.count(pens[index]!.birds)}
+          </label>
+        ))}
+      </div>
+      <Faults field={boxes[0]!} />
+    </fieldset>
   );
 }

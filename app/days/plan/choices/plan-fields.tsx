@@ -1,5 +1,6 @@
-import type { dayForm, LotSetting } from "#app/days/plan/choices/day-form.ts";
+import type { dayForm } from "#app/days/plan/choices/day-form.ts";
 import { LotFields, type LotFieldset, lotsOfForm } from "#app/days/plan/choices/lot-fields.tsx";
+import type { LotSetting } from "#app/days/plan/choices/lot-form.ts";
 import type { Fields } from "#app/ui/farm-form.tsx";
 import { ChoiceField, CountField, TextField, TickField } from "#app/ui/field.tsx";
 import { PLUCK_OPTIONS } from "#app/words/words.ts";

@@ -1,4 +1,4 @@
-import { MOST_BIRDS_A_DAY } from "#app/days/plan/choices/day-form.ts";
+import { MOST_BIRDS_A_DAY } from "#app/days/plan/choices/lot-form.ts";
 import { choicesOfFile } from "#app/days/plan/file/start-from-file.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { instantOf, localClock, localDayOf, startOfDay } from "#core/calendar/farm-time.ts";

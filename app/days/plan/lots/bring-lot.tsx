@@ -1,9 +1,10 @@
 import { redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
-import { BATCH_TWICE, tooManyBirds } from "#app/days/plan/choices/day-form.ts";
+import { BATCH_TWICE } from "#app/days/plan/choices/day-form.ts";
 import { ownersToChoose } from "#app/days/plan/choices/day-setting.server.ts";
+import { tooManyBirds } from "#app/days/plan/choices/lot-form.ts";
+import { bringLotForm } from "#app/days/plan/lots/add-lot-forms.ts";
 import { broughtBirds } from "#app/days/plan/lots/brought-birds.server.ts";
-import { bringLotForm } from "#app/days/plan/lots/lot-forms.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";

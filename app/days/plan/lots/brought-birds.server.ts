@@ -1,6 +1,6 @@
 import type { z } from "zod";
 import { proposedLot } from "#app/days/plan/choices/proposed-choices.server.ts";
-import type { bringLotForm } from "#app/days/plan/lots/lot-forms.ts";
+import type { bringLotForm } from "#app/days/plan/lots/add-lot-forms.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { addDays } from "#core/calendar/local-day.ts";
 import type { LotRefusal, ProcessingDay } from "#db/day/day-queries.server.ts";

@@ -1,5 +1,5 @@
 import { data, redirect } from "react-router";
-import { tooManyBirds } from "#app/days/plan/choices/day-form.ts";
+import { tooManyBirds } from "#app/days/plan/choices/lot-form.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { idFrom, requireDay } from "#app/server/farm/required.server.ts";
 import type { Route } from "./+types/restore-lot.ts";

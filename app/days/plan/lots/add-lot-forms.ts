@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { MOST_BIRDS_A_DAY } from "#app/days/plan/choices/day-form.ts";
+import { MOST_BIRDS_A_DAY } from "#app/days/plan/choices/lot-form.ts";
 import { choice, optional, wholeNumber, words } from "#app/ui/read/read-field.ts";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
 import { OWNER_KINDS } from "#core/sharing/owner-kind.ts";

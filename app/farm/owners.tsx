@@ -99,7 +99,7 @@ function BirdsOfYear({ year, ownBirds, cap, owners }: Route.ComponentProps["load
           { head: "Who", cell: ({ kind }) => (kind ? OWNER_WORDS[kind] : "") },
           { head: "Birds", isNumber: true, cell: ({ birds }) => show.count(birds) },
           {
-            head: "",
+            head: "Remove",
             isHeadHidden: true,
             cell: ({ name, entryId: id, isRemoved }) =>
               id && !isRemoved && <RemoveButton entryId={id} back="/farm/owners" what={name} />,

@@ -29,7 +29,6 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
   await picture("season", "/season", DESK, setTheSeason);
   await picture("days", "/days", DESK);
   await picture("plan", "/days/3/plan", DESK, untilWorkedOut);
-  await picture("plan-phone", "/days/3/plan", PHONE, untilWorkedOut);
   await picture("needs", "/days/3/needs", DESK);
   await picture("tasks-phone", "/days/3/tasks", PHONE);
   await picture("compare", "/days/3/compare", DESK, async (page) => {
@@ -43,6 +42,7 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
   await picture("freezers", "/freezers", DESK);
   await picture("books", "/books", DESK);
   await picture("farm", "/farm", DESK);
+  await picture("lots-phone", "/days/3/plan", PHONE, bringNeighborsBirds);
 });
 
 await withDemoFarm(BASE, SATURDAY_MORNING, async () => {
@@ -53,6 +53,17 @@ await withDemoFarm(BASE, SATURDAY_MORNING, async () => {
 });
 
 await browser.close();
+
+/** Two roosters of a neighbor's beside the farm's own birds, as a second lot. */
+async function bringNeighborsBirds(page: Page): Promise<void> {
+  await page.goto(`${BASE}/days/3/lots/brought`, { waitUntil: "networkidle" });
+  const typed = { "Whose birds?": "Ines", Birds: "2", Age: "20", "Males per 100": "100" };
+  for (const [label, value] of Object.entries(typed))
+    await page.getByLabel(label, { exact: true }).fill(value);
+  await page.getByText("Dual-purpose or old").click();
+  await page.getByRole("button", { name: "Add their birds" }).click();
+  await untilWorkedOut(page);
+}
 
 async function untilWorkedOut(page: Page): Promise<void> {
   await page.getByText("No difference:").waitFor({ timeout: 30_000 });

@@ -27,7 +27,7 @@ export async function benchPage(): Promise<void> {
     console.log(
       `\nThe plan in a browser at 1280x800: from a key to the new figure, ${MOVES} moves: ${median(answers)!.toFixed(0)} ms, at most ${max(answers)!.toFixed(0)} ms`,
     );
-    await page.getByRole("button", { name: "Look for a better crew" }).click();
+    await page.getByRole("button", { name: "Find a better crew" }).click();
     const gap = await longestGap(page);
     console.log(`Longest gap between two frames while a crew is looked for: ${gap.toFixed(0)} ms`);
     await browser.close();

@@ -229,3 +229,18 @@ test("the run sheet is a PDF on the farm's paper, a page for each station, with 
   expect(text).toContain("[0 0 612 792]");
   expect(text).toMatch(/Besley/);
 });
+
+test("birds of somebody who was removed from the owners stay theirs when the day is saved", () => {
+  const someone = { entryId: "owner-of-tests", at: 0 };
+  HERE.file.owning.addOwner(someone, { name: "Ines", kind: "neighbor" });
+  const ownerId = HERE.file.owning.ownerOfEntry(someone.entryId)!;
+  const { entryId: _entryId, ...day } = HERE.file.day(1)!;
+  const lots = day.lots.map((lot) => ({ ...lot, ownerId }));
+  const seen = { seenRevision: day.revision, timeZone: day.timeZone, at: 1 };
+  expect(HERE.file.changeDay(1, seen, { ...day, lots })).toBe("saved");
+  expect(HERE.file.removeFact(someone.entryId, 2)).toBe("taken-back");
+  expect(plan.loader(args())).toMatchObject({ owners: [{ id: ownerId, name: "Ines (removed)" }] });
+  expect(newDay.loader({ request: at("?batch=1"), params: {}, context: CONTEXT } as never)).toMatchObject({
+    owners: [],
+  });
+});

@@ -37,7 +37,7 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
       .map((other) => ({ id: other.id, startAt: other.startAt, birds: lotsInWords(lotsOfDay(here, other)) })),
     joinedId: Number(searchParams.get("joined")) || undefined,
     setting: daySetting(here, farm, batches, { dayId: day.id, timeZone: day.timeZone }),
-    owners: ownersToChoose(here),
+    owners: ownersToChoose(here, day.lots),
     basis: basisOfDay(here, farm, day, iceBagsLeft(here, farm, day)),
     around: aroundDay(here, farm, batches, { processedOn: day.processedOn, dayId: day.id }),
     entryId: newEntryId(),

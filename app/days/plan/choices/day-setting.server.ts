@@ -26,9 +26,15 @@ export const daySetting = (
   })),
 });
 
-/** Owners that a lot may have, beside the farm itself. */
-export const ownersToChoose = ({ file }: FarmContext): { id: number; name: string }[] =>
-  file.owning
-    .owners()
-    .filter(({ isRemoved }) => !isRemoved)
-    .map(({ id, name }) => ({ id, name }));
+/**
+ * Owners that a lot may have, beside the farm itself. Someone who was removed stays with the lots that have them, so that
+ * saving the day doesn't make their birds the farm's own.
+ */
+export const ownersToChoose = (
+  { file }: FarmContext,
+  lots: readonly { readonly ownerId: number | undefined }[] = [],
+): { id: number; name: string }[] =>
+  file.owning.owners().flatMap(({ id, name, isRemoved }) => {
+    if (!isRemoved) return [{ id, name }];
+    return lots.some(({ ownerId }) => ownerId === id) ? [{ id, name: `${name} (removed)` }] : [];
+  });

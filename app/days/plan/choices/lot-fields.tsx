@@ -1,13 +1,14 @@
 import type { FieldMetadata } from "@conform-to/react";
 import type { ReactNode } from "react";
 import type { dayForm } from "#app/days/plan/choices/day-form.ts";
-import type { LotSetting } from "#app/days/plan/choices/lot-form.ts";
-import { PEN_FIELDS } from "#app/days/plan/choices/lot-form.ts";
+import { type LotSetting, PEN_FIELDS } from "#app/days/plan/choices/lot-form.ts";
 import { killEarlier, removeLot } from "#app/days/plan/choices/lot-moves.ts";
+import { OwnerField } from "#app/days/plan/lots/owner-field.tsx";
 import type { Fields } from "#app/ui/farm-form.tsx";
-import { ChoiceField, Faults, SelectField, TextField, TickField } from "#app/ui/field.tsx";
+import { ChoiceField, Faults, TextField, TickField } from "#app/ui/field.tsx";
 import { Button } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
 import { SCALD_OPTIONS, WHICH_OPTIONS, WITHDRAWAL_OPTIONS } from "#app/words/words.ts";
 import { METHOD_BATH, type ScaldMethod } from "#core/scald/scald-constants.ts";
 
@@ -99,16 +100,7 @@ function LotChoiceFields({ lot, setting, owners }: LotFieldsProps) {
           label="Scald bath temperature"
           hint={`Leave blank for the method's usual, ${show.temperature(usual)}`}
         />
-        {owners.length > 0 && (
-          <SelectField
-            field={lot.ownerId}
-            label="Whose birds?"
-            options={[
-              { value: "", label: "our own" },
-              ...owners.map(({ id, name }) => ({ value: String(id), label: name })),
-            ]}
-          />
-        )}
+        <OwnerField field={lot.ownerId} owners={owners} />
       </div>
       {setting.pens.length > 1 && <PenFields lot={lot} pens={setting.pens} />}
     </>
@@ -117,7 +109,6 @@ function LotChoiceFields({ lot, setting, owners }: LotFieldsProps) {
 
 /** A box for each pen that the batch stands in. */
 function PenFields({ lot, pens }: { lot: LotFieldset; pens: LotSetting["pens"] }) {
-  const show = useShow();
   const boxes = PEN_FIELDS.map((name) => lot[name]!);
   const ticked = boxes.flatMap(({ initialValue }) => initialValue ?? []);
   return (
@@ -134,7 +125,7 @@ function PenFields({ lot, pens }: { lot: LotFieldset; pens: LotSetting["pens"] }
               defaultChecked={ticked.includes(pens[index]!.name)}
               className="size-6 accent-pine"
             />
-            {pens[index]!.name}, {show.count(pens[index]!.birds)}
+            {pens[index]!.name}, {plural(pens[index]!.birds, "bird")}
           </label>
         ))}
       </div>

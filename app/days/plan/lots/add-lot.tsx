@@ -5,6 +5,7 @@ import { ownersToChoose } from "#app/days/plan/choices/day-setting.server.ts";
 import { tooManyBirds } from "#app/days/plan/choices/lot-form.ts";
 import { proposedLot } from "#app/days/plan/choices/proposed-choices.server.ts";
 import { addLotForm } from "#app/days/plan/lots/add-lot-forms.ts";
+import { OwnerField } from "#app/days/plan/lots/owner-field.tsx";
 import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
@@ -124,16 +125,7 @@ function OwnBatch({ batches, owners, asked, entryId, refusal }: OwnBatchProps) {
             }))}
           />
           <TextField field={fields.birdCount} label="Birds" inputMode="numeric" />
-          {owners.length > 0 && (
-            <SelectField
-              field={fields.ownerId}
-              label="Whose birds?"
-              options={[
-                { value: "", label: "our own" },
-                ...owners.map(({ id, name }) => ({ value: String(id), label: name })),
-              ]}
-            />
-          )}
+          <OwnerField field={fields.ownerId} owners={owners} />
         </>
       )}
     </FarmForm>

@@ -27,7 +27,7 @@ export interface AroundDay {
 
 /** Days for which the weather is sent along, so that a plan can be moved without asking again. */
 const BEFORE_DAYS = 7;
-const AFTER_DAYS = 60;
+const AFTER_DAYS = 42;
 
 /**
  * @param batches of which the day takes birds, at least one

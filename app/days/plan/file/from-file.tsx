@@ -48,8 +48,8 @@ export default function FromFile({ loaderData: { batchName }, actionData }: Rout
             <span className="font-semibold">Plan file</span>
             <span className="text-sm text-soft">
               A .json file exported from a plan. Birds, people, stations, equipment, and break come from it;
-              the date, methods, and each person's speed come from your farm. Nothing is saved until you save
-              the day.
+              the date, methods, and each person's speed come from your farm. Of several lots, the first is
+              filled in; add the others once the day is scheduled. Nothing is saved until you save the day.
             </span>
             <input
               type="file"

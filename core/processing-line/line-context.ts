@@ -196,6 +196,13 @@ const WALK_MINUTES = Float64Array.from(
   STATIONS.flatMap((from) => STATIONS.map((to) => (isAnotherBench(from, to) ? CHANGE_MINUTES : 0))),
 );
 
+/** Whether a bird may have to wait for room in the tanks, which is there while one of the day's largest still fits. */
+function canTankBeFull({ lots, kit }: LineDay): boolean {
+  const takenByAll = lots.reduce((sum, lot) => sum + lot.birds * lot.tankShare, 0);
+  const least = Math.min(...lots.map(({ tankShare }) => tankShare));
+  return takenByAll - least + 1 > kit.tankBirds;
+}
+
 /**
  * Lays a day out for the hot loop.
  *
@@ -230,8 +237,7 @@ export function lineContext(day: LineDay, seed: number): LineContext {
     packsSameDay: day.packSameDay,
     keepsOrder: flowsWith(day).some((first) => first > 0),
     tankBirds: kit.tankBirds,
-    doesRestMatter:
-      day.packSameDay || kit.tankBirds < day.lots.reduce((sum, lot) => sum + lot.birds * lot.tankShare, 0),
+    doesRestMatter: day.packSameDay || canTankBeFull(day),
     mostInLine: mostInLine(people),
     scaldedRoom: pluckers + kit.scaldAtOnce,
     changeEvery: day.changeWaterEvery ?? UNLIMITED,

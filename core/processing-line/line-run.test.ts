@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { likelyMinutes } from "#core/processing-line/alternatives/line-whatif.ts";
 import { CHILLED, lineContext } from "#core/processing-line/line-context.ts";
-import { birdsByLot, type LineDay } from "#core/processing-line/line-day.ts";
+import { birdsByLot, flowsWith, type LineDay } from "#core/processing-line/line-day.ts";
 import {
   anyLineDay,
   lotOf,
@@ -133,15 +133,18 @@ test("two lots of the same kind in a row end when one lot of their sum does", ()
   );
 });
 
-test("the scald takes no bird before all of the earlier lots, and a load holds birds that are scalded alike", () => {
+test("the scald takes no bird before all of the lots that do not flow with its own, and a load holds birds scalded alike", () => {
   fc.assert(
     fc.property(...replication, (day, seed, replication) => {
+      const flows = flowsWith(day);
       const byLot = birdsByLot(day);
-      const loads = played(day, seed, replication).happenings.filter(
-        ({ what, station }) => what === "begins" && station === "scald",
-      );
-      const lots = loads.map(({ bird }) => byLot[bird]!.lot);
-      expect(lots).toEqual(lots.toSorted((one, other) => one - other));
+      const scalded = played(day, seed, replication)
+        .happenings.filter(({ what, station }) => what === "begins" && station === "scald")
+        .map(({ minute, bird }) => ({ minute, flow: flows[byLot[bird]!.lot]! }));
+      const inOrder = scalded.map(({ flow }) => flow);
+      expect(inOrder).toEqual(inOrder.toSorted((one, other) => one - other));
+      for (const { minute, flow } of scalded)
+        expect(scalded.filter((one) => one.minute === minute).every((one) => one.flow === flow)).toBe(true);
     }),
     { numRuns: 50 },
   );

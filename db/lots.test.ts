@@ -119,6 +119,27 @@ describe("two days of one date", () => {
     expect([one, other].map((day) => file().settling.costs(day).length)).toEqual([0, 1]);
   });
 
+  test("bring along a day that was part of one of them, and each gets back its own", () => {
+    twoBatches();
+    file().addBatch(entry(), { ...BATCH, name: "Red 1" });
+    const [first, second, third] = [dayOf(lotOf(1, 10)), dayOf(lotOf(2, 12)), dayOf(lotOf(3, 5))];
+    file().settling.addCost(entry(), third, { what: "ice", amountCents: 450 });
+    expect(file().joinDays(second, third)).toBe("joined");
+    expect(file().joinDays(first, second)).toBe("joined");
+    expect(lotsOf(first)).toEqual([
+      [1, 10],
+      [2, 12],
+      [3, 5],
+    ]);
+    expect(file().settling.costs(first)).toMatchObject([{ amountCents: 450 }]);
+    expect([file().splitDay(second), file().splitDay(third)]).toEqual(["split", "split"]);
+    expect([first, second, third].map(lotsOf)).toEqual([[[1, 10]], [[2, 12]], [[3, 5]]]);
+    expect(file().settling.costs(third)).toHaveLength(1);
+    file().joinDays(first, second);
+    file().run.record(entry(), first, { kind: "bird", at: 5, note: "" });
+    expect(file().splitDay(second)).toBe("day-started");
+  });
+
   test("stay two where one has started, is of another date, or has birds of the same batch", () => {
     twoBatches();
     const day = dayOf(lotOf(1, 10));

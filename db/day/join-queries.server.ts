@@ -27,11 +27,14 @@ export function joinQueries(database: Database, mostLots: number) {
   const joinDay = database.prepare<{ dayId: number | undefined; otherId: number }>(
     "UPDATE processing_day SET joined_day_id = @dayId, revision = revision + 1 WHERE id = @otherId",
   );
+  const joinThoseOf = database.prepare<{ dayId: number; otherId: number }>(
+    "UPDATE processing_day SET joined_day_id = @dayId WHERE joined_day_id = @otherId",
+  );
   const selectJoined = database.prepare<[number], { dayId: number | undefined }>(
     "SELECT joined_day_id AS dayId FROM processing_day WHERE id = ?",
   );
   const moveLots = database.prepare<{ dayId: number; otherId: number; from: number }>(`
-    UPDATE day_lot SET day_id = @dayId, place = place + @from, came_from_day_id = @otherId
+    UPDATE day_lot SET day_id = @dayId, place = place + @from, came_from_day_id = coalesce(came_from_day_id, @otherId)
      WHERE day_id = @otherId AND removed_at IS NULL`);
   const returnLots = database.prepare<{ otherId: number }>(`
     UPDATE day_lot SET day_id = came_from_day_id, came_from_day_id = NULL
@@ -68,16 +71,18 @@ export function joinQueries(database: Database, mostLots: number) {
       for (const [index, { seat }] of coming.entries())
         insertSeat.run({ dayId, otherId, from: own.crew.length + index, seat });
       countPeople.run({ dayId, people: own.people + coming.length });
+      joinThoseOf.run({ dayId, otherId });
       joinDay.run({ dayId, otherId });
       return "joined";
     }).immediate,
 
     /** Makes a day that was joined a day of its own again, with its lots; people who came along stay where they are. */
     splitDay: database.transaction(
-      (otherId: number): "split" | "birds-weighed" | "day-settled" | "last-lot" | "gone" => {
+      (otherId: number): "split" | "birds-weighed" | "day-started" | "day-settled" | "last-lot" | "gone" => {
         const joined = selectJoined.get(otherId)?.dayId;
         if (joined === undefined) return "gone";
         if (isSettled(joined)) return "day-settled";
+        if (selectStarted.get(joined)!.found) return "day-started";
         if (selectHasBirds.get(otherId)!.found) return "birds-weighed";
         const came = selectCame.get(otherId)!.lots;
         if (came === 0 || came === day(joined)!.lots.length) return "last-lot";

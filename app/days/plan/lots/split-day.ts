@@ -11,6 +11,7 @@ export function action({ context, params }: Route.ActionArgs) {
   if (outcome === "split") return redirect(`/days/${day.id}/plan`, 303);
   const words = {
     "birds-weighed": "Birds of the other day are weighed already, so the two stay one day.",
+    "day-started": "The day has started, so the two stay one day.",
     "day-settled": "This day is settled and locked. Reopen it under Settle first.",
     "last-lot": "One of the two days would have no lot left. Add a lot first, or leave them one day.",
     gone: "These are two days already.",

@@ -75,9 +75,9 @@ export const PRACTICE_OPTIONS: readonly { value: Practice; label: string }[] = [
 
 export const USE_WORDS: Readonly<Record<CarcassUse, string>> = {
   sale: "for sale",
-  own: "home use",
+  own: "for home use",
   cut: "cut up",
-  pets: "pet food",
+  pets: "for pet food",
   condemned: "condemned",
 };
 

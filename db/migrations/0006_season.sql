@@ -41,7 +41,7 @@ CREATE TABLE person (
   entry_id       TEXT    NOT NULL UNIQUE REFERENCES entry (id),
   name           TEXT    NOT NULL CHECK (length(name) BETWEEN 1 AND 60),
   weekday_mask   INTEGER NOT NULL CHECK (weekday_mask BETWEEN 0 AND 127),
-  -- What they do in the time in which a practised adult does 100.
+  -- What they do in the time in which a practiced adult does 100.
   hands_percent  INTEGER NOT NULL CHECK (hands_percent BETWEEN 10 AND 150)
 ) STRICT;
 

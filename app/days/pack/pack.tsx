@@ -195,7 +195,7 @@ function Tally({ tally, toGo, day }: Loaded) {
       <dl>
         {rows.map(([name, value]) => (
           <div key={name} className="flex justify-between gap-4 border-b border-rule py-2 last:border-b-0">
-            <dt className="text-soft">{name}</dt>
+            <dt className="first-letter:uppercase text-soft">{name}</dt>
             <dd className="font-mono">{value}</dd>
           </div>
         ))}

@@ -116,7 +116,7 @@ export default function Rest({ loaderData: { head, resting } }: Route.ComponentP
             <p className="font-display text-xl">{resting.saying}</p>
           </Notice>
           <Sheet heading="Rest">
-            <div className="grid gap-x-8 lg:grid-cols-3">
+            <div className="grid gap-x-8 lg:grid-cols-3 lg:*:border-b-0">
               <Figure
                 label="Rested so far, last bird to first"
                 reckoning={resting.lastHours}

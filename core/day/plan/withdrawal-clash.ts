@@ -43,7 +43,8 @@ export function withdrawalClashes(
     const best = bestForAll(plan, line, sharing);
     const outside = outsideOf(best.lots);
     if (outside === 0) return [];
-    const lots = plan.lots.toReversed();
+    const turned = sharing.toReversed();
+    const lots = plan.lots.map((lot) => (sharing.includes(lot) ? turned[sharing.indexOf(lot)]! : lot));
     const reversed = {
       ...plan,
       lots,

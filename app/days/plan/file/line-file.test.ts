@@ -92,14 +92,14 @@ test("any day taken along as a file plays the same morning where it is read agai
     return happenings;
   };
   fc.assert(
-    fc.property(anyLineDay, fc.constantFrom("05:45", "13:30"), (any, start) => {
+    fc.property(anyLineDay, fc.constantFrom("05:45", "13:30"), (drawn, start) => {
       // One way of plucking stands for all lots, and a lot that says nothing of its bath has the day's.
-      const { bath } = any.lots[0]!;
+      const { bath } = drawn.lots[0]!;
       const day = {
-        ...any,
-        lots: any.lots.map((lot) => {
+        ...drawn,
+        lots: drawn.lots.map((lot) => {
           const keepsFeet = lot.minutes.feet > ORDINARY_LOT.minutes.feet;
-          const minutes = lineMinutes({ dipMinutes: lot.minutes.scald, keepsFeet, pluckBy: any.pluckBy });
+          const minutes = lineMinutes({ dipMinutes: lot.minutes.scald, keepsFeet, pluckBy: drawn.pluckBy });
           return { ...lot, minutes, bath: lot.bath ?? bath };
         }),
       };

@@ -4,7 +4,6 @@ import type { GroupView, SeasonView } from "#app/season/calendar/season-view.ser
 import {
   brokenWords,
   isTorn,
-  listWords,
   priceWords,
   sharedWords,
   tornWords,
@@ -14,6 +13,7 @@ import { Figure } from "#app/ui/figure.tsx";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { Button, ButtonLink, Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { listed } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
 
 /** What the season earns, and the button that sets it. */
@@ -131,11 +131,11 @@ function ShortDay({ short }: { short: SeasonView["short"][number] }) {
         {show.shortDay(short.day)}
       </Link>{" "}
       is scheduled for {plural(short.birds, "bird")} of {short.batchName}.{" "}
-      {away.length > 0 && `${listWords(away)} can't come. `}
+      {away.length > 0 && `${listed(away)} can't come. `}
       {fewHands &&
         (coming.length === 0
           ? "No one is free that day. "
-          : `${listWords(coming)} would do ${short.mostBirds} within your longest line. `)}
+          : `${listed(coming) || "nobody"} would do ${short.mostBirds} within your longest line. `)}
       {lineMinutes > longest &&
         `Its line likely takes ${show.minutes(lineMinutes)}, longer than the ${show.minutes(longest)} you allow.`}
     </Notice>

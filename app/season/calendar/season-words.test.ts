@@ -4,13 +4,13 @@ import {
   brokenWords,
   differenceWords,
   isTorn,
-  listWords,
   priceWords,
   sharedWords,
   tornWords,
   whyWords,
 } from "#app/season/calendar/season-words.ts";
 import { weekdaysOf } from "#app/season/people/people-form.ts";
+import { listed } from "#app/words/lot-words.ts";
 import { brokenSum, repairedSum } from "#app/words/rule-words.ts";
 import { showFor } from "#app/words/show.ts";
 import { SEASON_RULES } from "#core/season/season-problem.ts";
@@ -95,9 +95,8 @@ test("money, firm rules and people are said plainly", () => {
   expect(differenceWords(404, show)).toBe("$4.04 better");
   expect(differenceWords(-30, show)).toBe("equal");
   expect(priceWords(broken({ isFirm: true }), show)).toBe("breaks a firm rule");
-  expect(listWords([])).toBe("nobody");
-  expect(listWords(["Maren"])).toBe("Maren");
-  expect(listWords(["Maren", "Ines", "Pell"])).toBe("Maren, Ines and Pell");
+  expect(listed(["Maren"])).toBe("Maren");
+  expect(listed(["Maren", "Ines", "Pell"])).toBe("Maren, Ines, and Pell");
   expect(weekdaysOf(127)).toBe("any day");
   expect(weekdaysOf(0)).toBe("only on listed days");
   expect(weekdaysOf(1 + 32)).toBe("Monday, Saturday");

@@ -1,4 +1,5 @@
 import type { BrokenView, GroupView, MoveView } from "#app/season/calendar/season-view.server.ts";
+import { listed } from "#app/words/lot-words.ts";
 import { brokenSum, repairedSum } from "#app/words/rule-words.ts";
 import { plural, type Show } from "#app/words/show.ts";
 import { daysBetween } from "#core/calendar/local-day.ts";
@@ -21,7 +22,7 @@ export function differenceWords(cents: number, show: Show): string {
 export function whyWords(group: GroupView, show: Show): string {
   const weight = show.value(group.dressedKilograms, "carcass-kg");
   const age = `${Math.floor(group.ageDays / 7)} weeks old, ${weight} dressed`;
-  const who = group.people.length > 0 ? `, with ${listWords(group.people)}` : "";
+  const who = group.people.length > 0 ? `, with ${listed(group.people)}` : "";
   const chosen = `${age}${who}.`;
   if (!group.next) return `${chosen} No other day has room for all of them.`;
   return `${chosen} ${nextBestWords(group, group.next, show)}`;
@@ -29,7 +30,7 @@ export function whyWords(group: GroupView, show: Show): string {
 
 /** What it saves that birds share their day with others. */
 export const sharedWords = ({ names, savedCents }: NonNullable<GroupView["shared"]>, show: Show): string =>
-  `On one day with ${listWords(names)}, as another lot: one setup, one heating, and one hire instead of two, which saves about ${show.money(savedCents)}.`;
+  `On one day with ${listed(names)}, as another lot: one setup, one heating, and one hire instead of two, which saves about ${show.money(savedCents)}.`;
 
 function nextBestWords(group: GroupView, next: MoveView, show: Show): string {
   const day = show.shortDay(next.day);
@@ -61,8 +62,4 @@ export function weightWords(group: GroupView, { day, dressedKilograms }: MoveVie
   const days = daysBetween(group.day, day);
   const when = `${plural(Math.abs(days), "day")} ${days > 0 ? "later" : "earlier"}`;
   return `${when}, ${show.value(Math.abs(difference), "carcass-kg")} ${difference > 0 ? "heavier" : "lighter"}`;
-}
-
-export function listWords(names: readonly string[]): string {
-  return names.length < 2 ? (names[0] ?? "nobody") : `${names.slice(0, -1).join(", ")} and ${names.at(-1)}`;
 }

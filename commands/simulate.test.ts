@@ -6,12 +6,19 @@ import { expect, test } from "vitest";
 
 const folder = mkdtempSync(join(tmpdir(), "pale-morning-"));
 
-function simulate(day: unknown) {
-  const path = join(folder, "day.json");
-  writeFileSync(path, typeof day === "string" ? day : JSON.stringify(day));
-  const { status, stdout, stderr } = spawnSync("node_modules/.bin/tsx", ["commands/simulate.ts", path], {
-    encoding: "utf8",
-  });
+function fileOf(name: string, content: unknown): string {
+  const path = join(folder, name);
+  writeFileSync(path, typeof content === "string" ? content : JSON.stringify(content));
+  return path;
+}
+
+function simulate(day: unknown, taps?: unknown) {
+  const soFar = taps === undefined ? [] : ["--so-far", fileOf("taps.json", taps)];
+  const { status, stdout, stderr } = spawnSync(
+    "node_modules/.bin/tsx",
+    ["commands/simulate.ts", fileOf("day.json", day), ...soFar],
+    { encoding: "utf8" },
+  );
   return {
     status,
     answer: stdout === "" ? undefined : JSON.parse(stdout),
@@ -51,4 +58,33 @@ test("a day from the shell answers in JSON, and what can't be is named and ends 
     errors: ["simulate: people: no one is at gut, which this day needs"],
   });
   expect(simulate("{").errors[0]).toContain("is not JSON");
+});
+
+test("a day that has begun is forecast from its taps, and taps that can't be are named", {
+  timeout: 60_000,
+}, () => {
+  const plan = simulate(DAY).answer;
+  const { answer: untapped } = simulate(DAY, []);
+  expect(untapped.finishMinutes).toEqual(plan.finishMinutes);
+  expect(untapped.lastInChillMinutes).toEqual(plan.lastInChillMinutes);
+
+  const { answer } = simulate(DAY, [
+    { kind: "dip-in", minute: 6, birds: 1 },
+    { kind: "chill", minute: 60, birds: 2 },
+  ]);
+  expect(answer.nowMinute).toBe(60);
+  expect(answer.lastInChillMinutes.p50).toBeGreaterThan(plan.lastInChillMinutes.p50);
+  expect(answer.chillMinutes.slice(0, 2)).toEqual([60, 60]);
+  expect(Array.isArray(answer.moves)).toBe(true);
+
+  expect(simulate(DAY, [{ kind: "egg", minute: -3 }])).toMatchObject({
+    status: 2,
+    errors: [
+      expect.stringContaining("taps 0.kind: must be one of kill"),
+      expect.stringContaining("taps 0.minute: can't be before the start"),
+    ],
+  });
+  expect(simulate(DAY, [{ kind: "chill", minute: 90, birds: 13 }]).errors).toEqual([
+    "simulate: taps: more birds at chill than the day's 12",
+  ]);
 });

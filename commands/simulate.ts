@@ -1,7 +1,12 @@
 import { readFileSync } from "node:fs";
+import { parseArgs } from "node:util";
 import type { LineFile } from "#app/days/plan/file/line-file.ts";
 import { readLineFile } from "#app/days/plan/file/read-line-file.ts";
+import { readSoFar } from "#commands/so-far-file.ts";
 import { bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
+import type { DaySoFar } from "#core/processing-line/forecast/forecast-answer.ts";
+import { liveForecast } from "#core/processing-line/forecast/live-forecast.ts";
+import { liveMoves } from "#core/processing-line/forecast/live-moves.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { LineTally, type Moment, type Spread } from "#core/processing-line/line-tally.ts";
 
@@ -10,21 +15,60 @@ import { LineTally, type Moment, type Spread } from "#core/processing-line/line-
 /** Mornings for each of the comparisons that find the station which holds the line. */
 const COMPARED_MORNINGS = 200;
 
-const [path] = process.argv.slice(2);
-const read = path ? readDay(path) : { problems: ["name a file: npm run -s simulate -- DAY.json"] };
-if ("problems" in read) {
-  for (const problem of read.problems) console.error(`simulate: ${problem}`);
+const { positionals, values } = parseArgs({
+  allowPositionals: true,
+  options: { "so-far": { type: "string" }, now: { type: "string" } },
+});
+const [path] = positionals;
+const USAGE = "name a file: npm run -s simulate -- DAY.json [--so-far TAPS.json [--now MINUTE]]";
+const answer: { problems: string[] } | { answer: object } = path
+  ? answerOfFiles(path)
+  : { problems: [USAGE] };
+if ("problems" in answer) {
+  for (const problem of answer.problems) console.error(`simulate: ${problem}`);
   process.exitCode = 2;
-} else console.log(JSON.stringify(answerOf(read.day, read.file)));
+} else console.log(JSON.stringify(answer.answer));
 
-function readDay(file: string): { day: LineDay; file: LineFile } | { problems: string[] } {
-  let text: string;
+function answerOfFiles(dayPath: string): { answer: object } | { problems: string[] } {
+  const dayText = textOf(dayPath);
+  if (dayText === undefined) return { problems: [`can't read ${dayPath}`] };
+  const read = readLineFile(dayText);
+  if ("problems" in read) return read;
+  const tapsPath = values["so-far"];
+  if (tapsPath === undefined) return { answer: answerOf(read.day, read.file) };
+  const tapsText = textOf(tapsPath);
+  if (tapsText === undefined) return { problems: [`can't read ${tapsPath}`] };
+  const soFar = readSoFar(tapsText, read.day);
+  if ("problems" in soFar) return soFar;
+  const last = Math.max(0, ...soFar.taps.map(({ minute }) => minute));
+  const nowMinute = values.now === undefined ? last : Number(values.now);
+  if (!(nowMinute >= last && nowMinute <= 2880))
+    return { problems: [`--now must be a minute from the last tap, ${last}, to 2880`] };
+  return { answer: soFarAnswer(read.day, read.file, { nowMinute, taps: soFar.taps }) };
+}
+
+function textOf(file: string): string | undefined {
   try {
-    text = readFileSync(file, "utf8");
+    return readFileSync(file, "utf8");
   } catch {
-    return { problems: [`can't read ${file}`] };
+    return undefined;
   }
-  return readLineFile(text);
+}
+
+/** A day that has begun: when it will be done, and what would help now. */
+function soFarAnswer(day: LineDay, { seed, replications }: LineFile, soFar: DaySoFar) {
+  const begun = performance.now();
+  const forecast = liveForecast(day, soFar, seed, soFar.taps.length === 0 ? replications : undefined);
+  return {
+    nowMinute: soFar.nowMinute,
+    finishMinutes: forecast.finish ? rounded(forecast.finish) : null,
+    lastInChillMinutes: forecast.lastInChill ? rounded(forecast.lastInChill) : null,
+    killMinutes: forecast.kills.map(even),
+    chillMinutes: forecast.chills.map(even),
+    moves: liveMoves(day, forecast, seed),
+    replications: Math.round(forecast.weighedReplications),
+    seconds: round((performance.now() - begun) / 1000),
+  };
 }
 
 function answerOf(day: LineDay, { seed, replications }: LineFile) {

@@ -1,5 +1,6 @@
 import { CHILL_MODELS } from "#commands/reckon/chill-models.ts";
 import { GROWTH_MODELS } from "#commands/reckon/growth-models.ts";
+import { LEARNING_MODELS } from "#commands/reckon/learning-models.ts";
 import type { Model } from "#commands/reckon/model.ts";
 import { SCALD_MODELS } from "#commands/reckon/scald-models.ts";
 import { WITHDRAWAL_MODELS } from "#commands/reckon/withdrawal-models.ts";
@@ -11,5 +12,6 @@ export const MODELS: Readonly<Record<string, Model>> = {
   ...CHILL_MODELS,
   ...WITHDRAWAL_MODELS,
   ...GROWTH_MODELS,
+  ...LEARNING_MODELS,
   ...YIELD_AND_POWER_MODELS,
 };

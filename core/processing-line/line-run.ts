@@ -10,6 +10,7 @@ import {
   IN_BREAK,
   LAST_WORK,
   type LineContext,
+  type LineState,
   MOMENT,
   MOST_PEOPLE,
   NEXT_MOMENT,
@@ -46,15 +47,39 @@ import { begin, finish, type LineWatch } from "#core/processing-line/line-work.t
  *   left who may do what is next
  */
 export function playReplication(context: LineContext, replication: number, watch?: LineWatch): boolean {
-  const { clock, counts, dueAt, dueWho } = context.state;
   const key = replicationKey(context.seed, replication);
-  reset(context, key);
+  beginReplication(context, key, dayDraw(key, context.daySdLn));
+  return playOn(context, key, undefined, watch) === "done";
+}
+
+/** Where a replication is to halt: at a minute, or as soon as so many birds have passed what is counted. */
+export interface Halt {
+  readonly minute: number;
+  readonly count: number;
+  readonly counted: (state: LineState) => number;
+}
+
+/**
+ * Plays on from where the context's state stands.
+ *
+ * @param key of the replication, see replicationKey
+ * @returns "halted" where the halt came first: all that anybody had begun by then has begun
+ */
+export function playOn(
+  context: LineContext,
+  key: number,
+  halt: Halt | undefined,
+  watch?: LineWatch,
+): "done" | "stuck" | "halted" {
+  const { clock, counts, dueAt, dueWho } = context.state;
   const everybody = (1 << context.personCount) - 1;
   for (;;) {
     assign(context, key, watch);
-    if (counts[IDLE] === everybody && isAllDone(context)) return true;
+    if (counts[IDLE] === everybody && isAllDone(context)) return "done";
     const last = counts[DUE]! - 1;
-    if (last < 0) return false;
+    if (last < 0) return "stuck";
+    if (halt !== undefined && (dueAt[last]! > halt.minute || halt.counted(context.state) >= halt.count))
+      return "halted";
     counts[DUE] = last;
     const who = dueWho[last]!;
     watch?.passes(context, clock[NOW]!, dueAt[last]!);
@@ -68,7 +93,12 @@ export function playReplication(context: LineContext, replication: number, watch
   }
 }
 
-function reset(context: LineContext, key: number): void {
+/**
+ * Lays the context's state out for the first minute of a replication.
+ *
+ * @param day how the whole day goes against the usual one, a factor on its work, see dayDraw
+ */
+export function beginReplication(context: LineContext, key: number, day: number): void {
   const { state, personCount, moments } = context;
   const { counts, clock } = state;
   clock.fill(0);
@@ -91,7 +121,6 @@ function reset(context: LineContext, key: number): void {
     clock[DUE_AT] = moments[1]!;
     announce(context, NEXT_MOMENT);
   }
-  const day = dayDraw(key, context.daySdLn);
   for (let person = 0; person < personCount; person += 1) {
     const place = drawIndex(key, PERSON_STREAM, context.personOf[person]!);
     state.personFactor[person] = day * context.draws[(PERSON_STREAM << TABLE_BITS) + place]!;

@@ -59,8 +59,8 @@ function adjusted(played: readonly Played[]): Played[] {
   }));
 }
 
-function adjustedValues(played: readonly Played[], valueOf: (one: Played) => number): number[] {
-  const values = played.map(valueOf);
+function adjustedValues(played: readonly Played[], minutesOf: (one: Played) => number): number[] {
+  const values = played.map(minutesOf);
   const slopeCount = played[0]?.misses.length ?? 0;
   if (slopeCount === 0) return values;
   const weights = played.map(({ weight }) => weight);
@@ -148,7 +148,7 @@ function spreadOf(numbers: Weighted): Spread {
 }
 
 /** Where the taps fit no replication well, they are believed less until so many replications have a say. */
-const LEAST_WEIGHED = 30;
+export const LEAST_WEIGHED = 30;
 
 /** Weights from their logarithms, which are shrunk until enough replications have a say. */
 export function weighted(played: readonly Played[]): Played[] {

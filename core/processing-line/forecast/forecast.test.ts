@@ -3,7 +3,7 @@ import { expect, test } from "vitest";
 import { liveForecast } from "#core/processing-line/forecast/live-forecast.ts";
 import { liveMoves } from "#core/processing-line/forecast/live-moves.ts";
 import type { MilestoneTap } from "#core/processing-line/forecast/milestone.ts";
-import { standingOf, takeOver } from "#core/processing-line/forecast/taken-over.ts";
+import { snapshotOf, takeOver } from "#core/processing-line/forecast/taken-over.ts";
 import { watchedDay } from "#core/processing-line/forecast/watched-days-of-tests.ts";
 import { weightedQuantiles } from "#core/processing-line/forecast/weighted-quantile.ts";
 import { lineContext } from "#core/processing-line/line-context.ts";
@@ -143,13 +143,13 @@ test("a replication that is taken over unchanged ends as it would have", () => {
       const halt = { minute: Math.max(minute, day.setUpMinutes), count: Infinity, counted: () => 0 };
       beginReplication(context, key, 1);
       playOn(context, key, halt);
-      const standing = standingOf(context);
+      const snapshot = snapshotOf(context);
       playOn(context, key, undefined);
       const other = lineContext({ ...day, people: day.people.toReversed() }, 1);
       if (new Set(day.people.map(({ stations }) => stations.length)).size < day.people.length) return;
       takeOver(
         other,
-        { ...standing, personOf: standing.personOf.map((one) => day.people.length - 1 - one) },
+        { ...snapshot, personOf: snapshot.personOf.map((one) => day.people.length - 1 - one) },
         halt.minute,
       );
       playOn(other, key, undefined);

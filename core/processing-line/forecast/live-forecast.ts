@@ -1,6 +1,7 @@
 import {
   answerOf,
   type DaySoFar,
+  LEAST_WEIGHED,
   type LiveForecast,
   type Played,
   stuckForecast,
@@ -24,8 +25,13 @@ const LEAST_SD_LN = 0.03;
 /** A count that was seen weighs a replication by how near its own is, standard deviations in birds. Our choices. */
 const LATEST_COUNT_SD = 1;
 const EARLIER_COUNT_SD = 2;
-/** A replication that is further from the taps than so many logarithms is not played to its end. */
-const OUT_OF_THE_QUESTION = 14;
+/** One that is further from the taps by so many logarithms than enough others is not played to its end. */
+const OUT_OF_THE_QUESTION = 10;
+/**
+ * Degrees of freedom of the t distribution by which distances weigh: a day that differs from the model in one of its posts
+ * leaves the others their say. Our choice.
+ */
+const TAIL = 4;
 /**
  * Plays a day on from what was tapped.
  *
@@ -50,10 +56,14 @@ export function liveForecast(
     fromMinute: day.setUpMinutes,
     nowMinute: soFar.nowMinute,
   }).toSorted((one, other) => one.minute - other.minute);
-  let best = -Infinity;
+  /** The best logarithms so far, best first. */
+  const best: number[] = [];
+  const atLeast = () => (best[LEAST_WEIGHED - 1] ?? -Infinity) - OUT_OF_THE_QUESTION;
   const playedAt = (pace: Pace, replication: number) => {
-    const one = playedOn(context, replication, pace, { sightings, atLeast: best - OUT_OF_THE_QUESTION });
-    best = Math.max(best, one.logWeight);
+    const one = playedOn(context, replication, pace, { sightings, atLeast: atLeast() });
+    const place = best.findIndex((other) => other < one.logWeight);
+    best.splice(place === -1 ? best.length : place, 0, one.logWeight);
+    best.length = Math.min(best.length, LEAST_WEIGHED);
     return one;
   };
   const usual = paceAsUsual(day);
@@ -64,7 +74,7 @@ export function liveForecast(
     for (const replication of numbers(pilots, replications))
       played.push(playedAt(replication % USUAL_PACE_EVERY === 0 ? usual : tapped, replication));
   }
-  const likely = played.filter(({ logWeight }) => logWeight >= best - OUT_OF_THE_QUESTION);
+  const likely = played.filter(({ logWeight }) => logWeight >= atLeast());
   const done = likely.filter(({ isStuck }) => !isStuck);
   if (done.length * 2 < likely.length) return stuckForecast(soFar);
   return answerOf(day, soFar, weighted(done));
@@ -130,7 +140,7 @@ function playedOn(
     const birds = COUNTED[milestone](state) - (isTap ? count - 0.5 : count);
     const miss = birds / (isLatest ? LATEST_COUNT_SD : EARLIER_COUNT_SD);
     if (isLatest) misses.push(miss);
-    logWeight -= 0.5 * miss * miss;
+    logWeight -= 0.5 * (TAIL + 1) * Math.log1p((miss * miss) / TAIL);
     if (logWeight < atLeast) break;
   }
   const isStuck = logWeight >= atLeast && playOn(context, key, undefined) !== "done";

@@ -1,9 +1,10 @@
 import type { LiveForecast, PlayedOn } from "#core/processing-line/forecast/forecast-answer.ts";
-import { type Standing, standingOf, takeOver } from "#core/processing-line/forecast/taken-over.ts";
+import { type LineNow, lineNow } from "#core/processing-line/forecast/line-now.ts";
+import { type Snapshot, takeOver } from "#core/processing-line/forecast/taken-over.ts";
 import { LAST_WORK, type LineContext, lineContext } from "#core/processing-line/line-context.ts";
 import { type LineDay, type LinePerson, neededStations } from "#core/processing-line/line-day.ts";
 import { replicationKey } from "#core/processing-line/line-draws.ts";
-import { beginReplication, playOn } from "#core/processing-line/line-run.ts";
+import { playOn } from "#core/processing-line/line-run.ts";
 import { isBeforeChill, type Station } from "#core/processing-line/line-station.ts";
 import { quantile } from "#core/processing-line/line-tally.ts";
 
@@ -20,9 +21,8 @@ export interface LiveMove {
   readonly savedMinutes: number;
 }
 
-/** Replications that choose what is worth a closer look, and that the answer rests on. */
+/** Replications that choose what is worth a closer look. */
 const FIRST_LOOK = 12;
-const CLOSER_LOOK = 48;
 const LOOKED_AT = 6;
 const MOST_MOVES = 2;
 /** Less is not worth moving for. */
@@ -40,26 +40,24 @@ export function liveMoves(
   forecast: LiveForecast,
   seed: number,
   mayStand: (person: LinePerson) => readonly Station[] = ({ stations }) => stations,
+  now: LineNow = lineNow(day, forecast, seed),
 ): LiveMove[] {
   if (forecast.finish === undefined) return [];
-  const context = lineContext(day, seed);
-  const now = Math.max(forecast.nowMinute, day.setUpMinutes);
-  const drawn = drawnByWeight(forecast.played, CLOSER_LOOK);
-  const standings = drawn.map((played) => standingAt(context, played, now));
-  const asItIs = standings.map((one, index) => finishFrom(context, one, drawn[index]!, now));
+  const { context, minute, drawn, snapshots } = now;
+  const asItIs = snapshots.map((one, index) => finishFrom(context, one, drawn[index]!, minute));
   const saved = ({ changed }: Tried, looks: number): number => {
     const other = lineContext(changed, seed);
-    const every = Math.floor(standings.length / looks) || 1;
-    const gains = standings.flatMap((one, index) =>
-      index % every === 0 ? [asItIs[index]! - finishFrom(other, one, drawn[index]!, now)] : [],
+    const every = Math.floor(snapshots.length / looks) || 1;
+    const gains = snapshots.flatMap((one, index) =>
+      index % every === 0 ? [asItIs[index]! - finishFrom(other, one, drawn[index]!, minute)] : [],
     );
     return quantile(Float64Array.from(gains).sort(), 0.5);
   };
-  return movesOf(day, now, mayStand)
+  return movesOf(day, minute, mayStand)
     .map((tried) => ({ tried, first: saved(tried, FIRST_LOOK) }))
     .toSorted((one, other) => other.first - one.first)
     .slice(0, LOOKED_AT)
-    .map(({ tried }) => ({ move: tried.move, savedMinutes: saved(tried, CLOSER_LOOK) }))
+    .map(({ tried }) => ({ move: tried.move, savedMinutes: saved(tried, now.snapshots.length) }))
     .filter(({ savedMinutes }) => savedMinutes >= LEAST_SAVED_MINUTES)
     .toSorted((one, other) => other.savedMinutes - one.savedMinutes)
     .slice(0, MOST_MOVES);
@@ -119,33 +117,14 @@ function movesOf(
   return [...people, ...later, ...packLater];
 }
 
-/** Replications drawn by their weights, evenly (systematic resampling). */
-function drawnByWeight(played: readonly PlayedOn[], count: number): PlayedOn[] {
-  const total = played.reduce((sum, { weight }) => sum + weight, 0);
-  const drawn: PlayedOn[] = [];
-  let passed = 0;
-  for (const one of played) {
-    passed += one.weight;
-    while (drawn.length < count && (drawn.length + 0.5) * total <= passed * count) drawn.push(one);
-  }
-  return drawn;
-}
-
-function standingAt(context: LineContext, { replication, dayFactor }: PlayedOn, minute: number): Standing {
-  const key = replicationKey(context.seed, replication);
-  beginReplication(context, key, dayFactor);
-  playOn(context, key, { minute, count: Infinity, counted: () => 0 });
-  return standingOf(context);
-}
-
 /** When all work is done on a replication that goes on from where it stands; Infinity where it gets stuck. */
 function finishFrom(
   context: LineContext,
-  standing: Standing,
+  snapshot: Snapshot,
   { replication }: PlayedOn,
   minute: number,
 ): number {
-  takeOver(context, standing, minute);
+  takeOver(context, snapshot, minute);
   const key = replicationKey(context.seed, replication);
   return playOn(context, key, undefined) === "done" ? context.state.clock[LAST_WORK]! : Infinity;
 }

@@ -26,9 +26,9 @@ const BY_PERSON = {
 const isByPerson = (name: string): name is keyof typeof BY_PERSON => name in BY_PERSON;
 
 /** A replication as it stands, apart from the context that plays it. */
-export type Standing = { readonly personOf: readonly number[] } & { readonly state: LineState };
+export type Snapshot = { readonly personOf: readonly number[] } & { readonly state: LineState };
 
-export const standingOf = ({ state, personOf }: LineContext): Standing => ({
+export const snapshotOf = ({ state, personOf }: LineContext): Snapshot => ({
   personOf,
   state: Object.fromEntries(
     Object.entries(state).map(([name, numbers]) => [name, numbers.slice()]),
@@ -39,7 +39,7 @@ export const standingOf = ({ state, personOf }: LineContext): Standing => ({
  * Lets a context go on from where a replication of another stood, at a minute: the same birds, kit and people, who may be
  * at other stations or have other breaks from now on.
  */
-export function takeOver(context: LineContext, { state: from, personOf }: Standing, minute: number): void {
+export function takeOver(context: LineContext, { state: from, personOf }: Snapshot, minute: number): void {
   const { state, personCount, moments } = context;
   const placeBefore = context.personOf.map((person) => personOf.indexOf(person));
   for (const [name, numbers] of Object.entries(from) as [keyof LineState, Float64Array][]) {

@@ -85,7 +85,7 @@ describe("an entry", () => {
     file().run.record(tap, day, { kind: "bird", at: 1, note: "" });
     expect(file().removeFact(tap.entryId, 2_000)).toBe("not-a-fact");
     expect(file().removeFact("never-was-there", 2_000)).toBe("not-a-fact");
-    expect(file().run.events(day)).toHaveLength(1);
+    expect(file().run.facts(day)).toHaveLength(1);
   });
 });
 
@@ -127,13 +127,13 @@ describe("a day", () => {
   test("keeps the plan as it stood at its first start, and counts a repeated tap once", () => {
     const day = dayId();
     const tap = entry();
-    file().run.start(entry(), day, 5, KEPT);
-    file().run.start(entry(), day, 6, { ...KEPT, iceBagCount: 9 });
+    file().run.start(entry(), day, { kind: "start", at: 5 }, KEPT);
+    file().run.start(entry(), day, { kind: "start", at: 6 }, { ...KEPT, iceBagCount: 9 });
     for (const at of [7, 8]) file().run.record(tap, day, { kind: "bird", at, note: "" });
     expect(file().keptPlan(day)?.iceBagCount).toBe(3);
     expect(
       file()
-        .run.events(day)
+        .run.facts(day)
         .filter(({ kind }) => kind === "bird"),
     ).toHaveLength(1);
   });

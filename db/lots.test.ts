@@ -111,7 +111,7 @@ describe("two days of one date", () => {
     expect(file().day(other)).toBeUndefined();
     expect(file().settling.costs(one)).toMatchObject([{ amountCents: 450 }]);
     expect(file().tasks.done(one)).toMatchObject([{ task: "sharpen" }]);
-    expect(file().run.events(one)).toMatchObject([{ note: "Ines comes at nine" }]);
+    expect(file().run.facts(one)).toMatchObject([{ note: "Ines comes at nine" }]);
     expect(file().freeForDay(2)).toBe(10);
 
     expect(file().splitDay(other)).toBe("split");

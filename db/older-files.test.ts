@@ -34,6 +34,8 @@ function withLots(tables: Map<string, Row[]>): Map<string, Row[]> {
     [table, tables.get(table)!.map((row) => ({ ...more(row), ...row }))] as const;
   return new Map([
     ...tables,
+    // What happened on a day says more since; it is the same rows.
+    ["day_event", tables.get("day_fact")!],
     joined("processing_day", ({ id }) => ofDay(id)),
     joined("kept_plan", ({ day_id }) => rowOfLot("kept_lot", ofDay(day_id).id)),
     joined("day_settlement", ({ day_id }) => rowOfLot("settled_lot", ofDay(day_id).id)),

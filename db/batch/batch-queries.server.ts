@@ -81,7 +81,7 @@ const TAKEN_BY_DAYS = `
            ELSE max(
              (SELECT count(*) FROM carcass WHERE carcass.lot_id = taking.lot_id
                AND carcass.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)),
-             max(0, min((SELECT count(*) FROM day_event AS event WHERE event.day_id = taking.day_id AND event.kind = 'bird'
+             max(0, min((SELECT coalesce(sum(coalesce(event.bird_count, 1)), 0) FROM day_fact AS event WHERE event.day_id = taking.day_id AND event.kind = 'bird'
                           AND event.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) - before_count,
                         CASE WHEN is_last THEN 100000 ELSE planned_count END))
            ) END AS dressed_count

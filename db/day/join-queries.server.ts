@@ -18,7 +18,7 @@ export function joinQueries(database: Database, mostLots: number) {
   const { day } = dayQueries(database);
   const isSettled = settledCheck(database);
   const selectStarted = database.prepare<[number], { found: boolean }>(`
-    SELECT EXISTS (SELECT 1 FROM day_event WHERE day_id = ? AND kind <> 'note'
+    SELECT EXISTS (SELECT 1 FROM day_fact WHERE day_id = ? AND kind <> 'note'
                       AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS found`);
   const selectHasBirds = database.prepare<[number], { found: boolean }>(`
     SELECT EXISTS (SELECT 1 FROM carcass JOIN day_lot AS lot ON lot.id = carcass.lot_id

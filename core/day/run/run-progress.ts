@@ -1,13 +1,9 @@
 import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { birdsIn, type DayFact } from "#core/day/run/day-fact.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 
 /** What happened on the day, as it was tapped. Taps that were removed are not among them. */
-export type RunEventKind = "start" | "bird" | "pause" | "resume" | "note" | "finish";
-
-export interface RunEvent {
-  readonly kind: RunEventKind;
-  readonly at: number;
-}
+export type RunEvent = Pick<DayFact, "kind" | "at"> & Partial<Pick<DayFact, "birds">>;
 
 export type RunState = "not-started" | "running" | "paused" | "finished";
 
@@ -31,7 +27,9 @@ const PACE_BIRDS = 10;
 /** How far a day has come, and when it will be done at its present pace with pauses left out. Events in any order. */
 export function runProgress(events: readonly RunEvent[], plannedBirds: number, now: number): RunProgress {
   const inOrder = events.toSorted((one, other) => one.at - other.at);
-  const birds = inOrder.filter((event) => event.kind === "bird").map((event) => event.at);
+  const birds = inOrder
+    .filter(({ kind }) => kind === "bird")
+    .flatMap(({ at, birds: count }) => Array.from({ length: birdsIn({ birds: count }) }, () => at));
   const startedAt = inOrder.find((event) => event.kind === "start")?.at;
   const finishedAt = inOrder.findLast((event) => event.kind === "finish")?.at;
   const pauses = pausesOf(inOrder, finishedAt ?? now);
@@ -58,12 +56,14 @@ export function runProgress(events: readonly RunEvent[], plannedBirds: number, n
   };
 }
 
-interface Pause {
+/** Nobody worked, from one moment to another, epoch milliseconds. */
+export interface Pause {
   readonly from: number;
   readonly to: number;
 }
 
-function pausesOf(inOrder: readonly RunEvent[], until: number): Pause[] {
+/** @param until when a pause that goes on is taken to end */
+export function pausesOf(inOrder: readonly RunEvent[], until: number): Pause[] {
   const pauses: Pause[] = [];
   let from: number | undefined;
   for (const { kind, at } of inOrder) {

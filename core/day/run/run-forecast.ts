@@ -1,0 +1,108 @@
+import { MINUTE } from "#core/calendar/milliseconds.ts";
+import type { CrewMember } from "#core/day/crew/crew.ts";
+import { mayWorkAlone } from "#core/day/crew/crew.ts";
+import { dayAsRun } from "#core/day/run/day-as-run.ts";
+import type { DayFact } from "#core/day/run/day-fact.ts";
+import { type PaceNow, pacesNow } from "#core/day/run/paces-now.ts";
+import { type BirdsAt, birdsNow, lineNow } from "#core/processing-line/forecast/line-now.ts";
+import { liveForecast } from "#core/processing-line/forecast/live-forecast.ts";
+import { type LiveMove, liveMoves } from "#core/processing-line/forecast/live-moves.ts";
+import { MILESTONES, type Milestone, SILENT_GAPS } from "#core/processing-line/forecast/milestone.ts";
+import { LINE_SEED } from "#core/processing-line/line-constants.ts";
+import { birdsOf, type LineDay } from "#core/processing-line/line-day.ts";
+import type { Station } from "#core/processing-line/line-station.ts";
+import type { Moment } from "#core/processing-line/line-tally.ts";
+
+/** A moment by the clock: one in ten before, as likely earlier as later, and nine in ten before. */
+export interface Chance {
+  readonly oneInTenAt: number;
+  readonly likelyAt: number;
+  readonly nineInTenAt: number;
+}
+
+/** How a running day is likely to go on, by the clock, epoch milliseconds. */
+export interface RunForecast {
+  readonly at: number;
+  /** Minute 0 of what the moves say. */
+  readonly originAt: number;
+  /** Undefined where no one is left who may do what is next. */
+  readonly lastInChill: Chance | undefined;
+  readonly allDone: Chance | undefined;
+  /** Birds of the day, without those that are not killed. */
+  readonly birds: number;
+  /** When the tanks are likely full; undefined where they never are, or where that is past. */
+  readonly tankFullAt: number | undefined;
+  /** When the last bird is likely killed. */
+  readonly lastKillAt: number | undefined;
+  /** How long hands take against the plan, a factor; undefined before anything was tapped. */
+  readonly pace: Moment | undefined;
+  /** Where the birds are, as far as it is known. */
+  readonly birdsAt: Partial<Record<Station, BirdsAt>>;
+  readonly paces: readonly PaceNow[];
+  readonly moves: readonly LiveMove[];
+  /** Posts that were tapped and are not heard from any more. */
+  readonly silent: readonly Milestone[];
+}
+
+export interface RunForecastInput {
+  /** Minute 0 is the planned start. */
+  readonly planned: LineDay;
+  readonly crew: readonly CrewMember[];
+  /** In order of time. */
+  readonly facts: readonly DayFact[];
+  readonly startAt: number;
+  readonly now: number;
+}
+
+/** Plays the day on from where it stands. Takes some tenths of a second: not for the thread that answers pages. */
+export function runForecast({ planned, crew, facts, startAt, now }: RunForecastInput): RunForecast {
+  const { day, soFar, originAt } = dayAsRun(planned, facts, { startAt, now });
+  const forecast = liveForecast(day, soFar, LINE_SEED);
+  const instant = (minute: number) => Math.round(originAt + minute * MINUTE);
+  const chance = (moment: Moment | undefined): Chance | undefined =>
+    moment && {
+      oneInTenAt: instant(moment.p10),
+      likelyAt: instant(moment.p50),
+      nineInTenAt: instant(moment.p90),
+    };
+  const rulesOf = new Map(crew.map(({ name, rules }) => [name, rules]));
+  const line = lineNow(day, forecast, LINE_SEED);
+  const full = forecast.chills[day.kit.tankBirds];
+  const lastKill = forecast.kills.at(-1);
+  return {
+    at: now,
+    originAt,
+    lastInChill: chance(forecast.lastInChill),
+    allDone: chance(forecast.finish),
+    birds: birdsOf(day),
+    tankFullAt: full && full.p50 > soFar.nowMinute ? instant(full.p50) : undefined,
+    lastKillAt: lastKill && instant(lastKill.p50),
+    pace: soFar.taps.length > 0 ? forecast.dayFactor : undefined,
+    // Someone whose rules are not known is asked to stay where they are.
+    birdsAt: forecast.lastInChill ? birdsNow(day, line) : {},
+    paces: pacesNow(day, facts, originAt),
+    moves: liveMoves(
+      day,
+      forecast,
+      LINE_SEED,
+      ({ name, stations }) => {
+        const rules = rulesOf.get(name);
+        return rules ? mayWorkAlone(rules) : stations;
+      },
+      line,
+    ),
+    silent: silentOf(soFar.taps, soFar.nowMinute, day.setUpMinutes),
+  };
+}
+
+function silentOf(
+  taps: readonly { readonly milestone: Milestone; readonly minute: number }[],
+  nowMinute: number,
+  fromMinute: number,
+): Milestone[] {
+  return MILESTONES.filter((milestone) => {
+    const own = taps.filter((tap) => tap.milestone === milestone);
+    const last = Math.max(...own.map(({ minute }) => minute));
+    return own.length >= 3 && nowMinute - last > (SILENT_GAPS * (last - fromMinute)) / own.length;
+  });
+}

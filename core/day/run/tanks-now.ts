@@ -1,0 +1,53 @@
+import { birdsIn, type DayFact } from "#core/day/run/day-fact.ts";
+
+/** A chill tank as far as it was tapped. */
+export interface Tank {
+  /** From 1; birds and ice that were tapped without a tank are in the first. */
+  readonly number: number;
+  readonly birds: number;
+  readonly bags: number;
+  /** When the first of its birds went in. */
+  readonly firstBirdAt: number | undefined;
+  readonly lastIceAt: number | undefined;
+  readonly temperature: TankReading | undefined;
+  /** The warmest carcass that was measured last. */
+  readonly carcass: TankReading | undefined;
+}
+
+export interface TankReading {
+  readonly celsius: number;
+  readonly at: number;
+}
+
+/** @param facts of the day, in order of time */
+export function tanksNow(facts: readonly DayFact[], tanks: number): Tank[] {
+  const highest = Math.max(tanks, ...facts.map(tankOf));
+  return Array.from({ length: highest }, (_, index) => {
+    const number = index + 1;
+    const own = facts.filter((fact) => tankOf(fact) === number);
+    const birds = own.filter(({ kind }) => kind === "bird");
+    const ice = own.filter(({ kind }) => kind === "ice");
+    return {
+      number,
+      birds: birds.reduce((sum, fact) => sum + birdsIn(fact), 0),
+      bags: ice.reduce((sum, { bags }) => sum + (bags ?? 0), 0),
+      firstBirdAt: birds[0]?.at,
+      lastIceAt: ice.at(-1)?.at,
+      temperature: readingOf(own, "tank-temperature"),
+      carcass: readingOf(own, "carcass-temperature"),
+    };
+  });
+}
+
+const IN_TANKS: ReadonlySet<DayFact["kind"]> = new Set([
+  "bird",
+  "ice",
+  "tank-temperature",
+  "carcass-temperature",
+]);
+const tankOf = ({ kind, number }: DayFact): number => (IN_TANKS.has(kind) ? (number ?? 1) : 0);
+
+function readingOf(facts: readonly DayFact[], kind: DayFact["kind"]): TankReading | undefined {
+  const last = facts.findLast((fact) => fact.kind === kind);
+  return last?.celsius === undefined ? undefined : { celsius: last.celsius, at: last.at };
+}

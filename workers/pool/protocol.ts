@@ -1,0 +1,12 @@
+import type { TaskInput, TaskName, TaskOutput } from "#workers/pool/tasks.ts";
+
+/** One task for a worker. Each has exactly one answer: done or failed. */
+export interface PoolRequest<Name extends TaskName = TaskName> {
+  readonly id: number;
+  readonly name: Name;
+  readonly input: TaskInput<Name>;
+}
+
+export type PoolReply<Name extends TaskName = TaskName> =
+  | { readonly id: number; readonly type: "done"; readonly output: TaskOutput<Name> }
+  | { readonly id: number; readonly type: "failed"; readonly message: string };

@@ -1,0 +1,13 @@
+import { parentPort } from "node:worker_threads";
+import type { PoolReply, PoolRequest } from "#workers/pool/protocol.ts";
+import { TASKS } from "#workers/pool/tasks.ts";
+
+/** A thread of the pool: it does one task after another and holds no rules of its own. */
+parentPort!.on("message", ({ id, name, input }: PoolRequest) => {
+  const reply = (message: PoolReply) => parentPort!.postMessage(message);
+  try {
+    reply({ id, type: "done", output: TASKS[name](input) });
+  } catch (error) {
+    reply({ id, type: "failed", message: error instanceof Error ? error.message : String(error) });
+  }
+});

@@ -36,7 +36,7 @@ test.each(["2026-06-20", "2026-06-27"])(
       processedOn,
       day,
     ).plan;
-    const { lastBirdAt } = runProgress(file.run.events(day.id), lot!.birds, day.startAt);
+    const { lastBirdAt } = runProgress(file.run.facts(day.id), lot!.birds, day.startAt);
     expect(lastBirdAt).toBeGreaterThan(line.oneInTenAt.value);
     expect(lastBirdAt).toBeLessThan(line.nineInTenAt.value);
     // A range that nothing could fall outside of would be no answer: it is less than half the line's length.

@@ -204,7 +204,7 @@ function tapTheDay(file: FarmFile, entry: MakeEntry, dayId: number, run: RunDay,
   const firstBirdMinute = 22;
   const working = run.lineMinutes - firstBirdMinute - pauseMinutes - 2;
   const draws = drawsFrom(dayId);
-  must(file.run.start(entry(processedOn), dayId, startAt, plan));
+  must(file.run.start(entry(processedOn), dayId, { kind: "start", at: startAt }, plan));
   for (let bird = 0; bird < birdCount; bird += 1) {
     const even = firstBirdMinute + (working * (bird + 0.3 * draws.uniform())) / birdCount;
     const minute = even > pauseFrom ? even + pauseMinutes : even;

@@ -39,7 +39,7 @@ test.each([
   "on %s a plan of %d minutes took %d with set-up and clean-up, and every bird was weighed",
   (processedOn, planned, took) => {
     const day = dayOn(processedOn);
-    const { startedAt, finishedAt, done } = runProgress(file.run.events(day.id), birdsOf(day), day.startAt);
+    const { startedAt, finishedAt, done } = runProgress(file.run.facts(day.id), birdsOf(day), day.startAt);
     expect(done).toBe(31);
     expect(file.pack.carcasses(day.id)).toHaveLength(31);
     expect(file.keptPlan(day.id)?.wholeDayMinutes).toBe(planned);

@@ -25,7 +25,7 @@ const pages = {
   books: await import("#app/books/books.tsx"),
 };
 const { settlementOf } = await import("#app/server/day/settlement-of.server.ts");
-const tap = await import("#app/days/run/tap.ts");
+const tap = await import("#app/days/run/taps/tap.ts");
 const addCost = await import("#app/days/settle/add-cost.tsx");
 const reopen = await import("#app/days/settle/reopen.ts");
 const dayCsv = await import("#app/days/settle/day-csv.ts");

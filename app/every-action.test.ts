@@ -167,7 +167,7 @@ const RECORDED: readonly Case[] = [
     changed: { price: "81" },
   },
   {
-    route: "days/run/tap.ts",
+    route: "days/run/taps/tap.ts",
     params: { dayId: "1" },
     fields: { kind: "bird", answer: "json" },
     changed: { kind: "note", note: "windy" },
@@ -294,7 +294,7 @@ const REPEATED: readonly Repeat[] = [
     changed: { how: "eaten" },
   },
   {
-    route: "days/run/undo.ts",
+    route: "days/run/taps/undo.ts",
     params: { dayId: "1" },
     fields: () => ({ entryId: "entry-of-days-run-tap-ts", answer: "json" }),
   },

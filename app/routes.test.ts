@@ -7,8 +7,8 @@ import { CONTEXT, HERE, startClock } from "#app/server/farm/here-of-tests.ts";
 startClock("2026-09-19T13:00:00Z");
 const NOW = Date.parse("2026-09-19T13:00:00Z");
 const day = await import("#app/days/day.ts");
-const tap = await import("#app/days/run/tap.ts");
-const undo = await import("#app/days/run/undo.ts");
+const tap = await import("#app/days/run/taps/tap.ts");
+const undo = await import("#app/days/run/taps/undo.ts");
 const csv = await import("#app/days/settle/day-csv.ts");
 const home = await import("#app/home/home.tsx");
 const remove = await import("#app/home/take-back.ts");
@@ -17,7 +17,7 @@ const loss = await import("#app/batches/record/record-loss.tsx");
 type Fields = Readonly<Record<string, string>>;
 const call = callRoute;
 const tapped = (fields: Fields) => call(tap.action, post({ answer: "json", ...fields }), { dayId: "1" });
-const events = () => HERE.file.run.events(1);
+const events = () => HERE.file.run.facts(1);
 
 test("a new file is sent to the Farm page first", async () => {
   expect(await call(home.loader, new Request("http://farm/"))).toMatchObject({ status: 302, to: "/farm" });

@@ -12,7 +12,7 @@ import { opened } from "#app/ui/said-of-tests.tsx";
 const batch = await import("#app/batches/batch.tsx");
 const batches = await import("#app/batches/batches.tsx");
 const days = await import("#app/days/days.tsx");
-const tap = await import("#app/days/run/tap.ts");
+const tap = await import("#app/days/run/taps/tap.ts");
 const run = await import("#app/days/run/run.tsx");
 const pack = await import("#app/days/pack/pack.tsx");
 const settle = await import("#app/days/settle/settle.tsx");

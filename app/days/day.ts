@@ -1,6 +1,6 @@
 import { redirect } from "react-router";
 import { progressOf } from "#app/server/day/plan-of-day.server.ts";
-import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
@@ -17,7 +17,8 @@ export function loader({ context, params }: Route.LoaderArgs) {
   const leaf = (() => {
     if (day.settledEntryId) return "settle";
     if (packed > 0) return packed >= Math.max(done, 1) && packed >= birdsOf(day) ? "settle" : "pack";
-    if (state === "running" || state === "paused") return "run";
+    if (state === "running" || state === "paused")
+      return isOnSeveralPhones(here, day.id) ? "run/board" : "run";
     if (state === "finished") {
       const hours = lastBirdAt === undefined ? 0 : (here.now() - lastBirdAt) / HOUR;
       return lots.every(({ batch }) => restStage(hours, batch.kind) === "rested") ? "pack" : "rest";
@@ -26,3 +27,7 @@ export function loader({ context, params }: Route.LoaderArgs) {
   })();
   throw redirect(`/days/${day.id}/${leaf}`);
 }
+
+/** Where several phones tap, each has its post, and whoever opens the day wants to see all of it. */
+const isOnSeveralPhones = (here: FarmContext, dayId: number): boolean =>
+  new Set(here.file.run.facts(dayId).map(({ device }) => device)).size > 2;

@@ -1,16 +1,15 @@
 import { Form } from "react-router";
-import type { Tap, TapKind } from "#app/days/run/use-taps.ts";
-import { Figure } from "#app/ui/figure.tsx";
+import type { ShownFact } from "#app/days/run/taps/known-facts.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import { MINUTE } from "#core/calendar/milliseconds.ts";
-import type { RunProgress } from "#core/day/run/run-progress.ts";
+import { FACT_WORDS } from "#app/words/run-words.ts";
+import type { FactKind } from "#core/day/run/day-fact.ts";
 
 interface TapButtonProps {
   dayId: number;
-  kind: TapKind;
+  kind: FactKind;
   /** Made by the page that shows it, so that this very button pressed twice without JavaScript counts once. */
   entryId: string;
-  onTap: ((kind: TapKind) => void) | undefined;
+  onTap: ((kind: FactKind) => void) | undefined;
   className: string;
   children: string;
 }
@@ -40,7 +39,7 @@ export const PLAIN_BUTTON = "yard-card min-h-16 px-5 text-lg";
 
 interface UndoTapProps {
   dayId: number;
-  tap: Tap;
+  tap: ShownFact;
   words: string;
   onUndo?: (() => void) | undefined;
 }
@@ -90,48 +89,26 @@ export function BirdStrip({ done, planned }: { done: number; planned: number }) 
   );
 }
 
-/** When the day will be done at its present pace, with its working. */
-export function DoneAbout({ progress, plannedEndAt }: { progress: RunProgress; plannedEndAt: number }) {
-  const show = useShow();
-  if (!progress.doneAt) return null;
-  const behind = Math.round((progress.doneAt.value - plannedEndAt) / MINUTE);
-  const againstPlan = `${show.minutes(Math.abs(behind))} ${behind > 0 ? "behind" : "ahead of"} plan`;
-  return (
-    <div className="rounded-sheet bg-leaf px-4 text-ink">
-      <Figure
-        label="Likely done"
-        reckoning={progress.doneAt}
-        beside={Math.abs(behind) < 5 ? "as planned" : againstPlan}
-      />
-    </div>
-  );
-}
-
 /** The last few things that happened, so that a slip is seen. */
-export function Lately({ taps }: { taps: readonly Tap[] }) {
+export function Lately({ facts }: { facts: readonly ShownFact[] }) {
   const show = useShow();
-  const words: Record<TapKind, string> = {
-    start: "Started",
-    bird: "Bird in the chill tank",
-    pause: "Pause",
-    resume: "Resumed",
-    note: "",
-    finish: "Finished",
-  };
-  if (taps.length === 0) return null;
+  if (facts.length === 0) return null;
   return (
     <section aria-label="Recent">
       <h2 className="text-lg">Recent</h2>
       <ol className="pt-1">
-        {taps
+        {facts
           .slice(-6)
           .toReversed()
-          .map((tap) => (
-            <li key={tap.entryId} className="flex gap-4 py-1">
-              <span className="yard-soft font-mono">{show.time(tap.at)}</span>
+          .map((fact) => (
+            <li key={fact.entryId} className="flex gap-4 py-1">
+              <span className="yard-soft font-mono">{show.time(fact.at)}</span>
               <span>
-                {tap.kind === "note" ? tap.note : words[tap.kind]}
-                {tap.isWaiting && <span className="yard-soft"> · saved on this phone, not sent yet</span>}
+                {FACT_WORDS[fact.kind](fact)}
+                {fact.person !== "" && fact.kind !== "stands" && (
+                  <span className="yard-soft"> · {fact.person}</span>
+                )}
+                {fact.isWaiting && <span className="yard-soft"> · saved on this phone, not sent yet</span>}
               </span>
             </li>
           ))}

@@ -1,91 +1,150 @@
 import { Link } from "react-router";
-import { DoneAbout, PLAIN_BUTTON, TapButton, UndoTap } from "#app/days/run/run-board.tsx";
-import type { Tap, TapKind } from "#app/days/run/use-taps.ts";
+import type { Light, Post } from "#app/days/run/post/use-post.ts";
+import { PLAIN_BUTTON, TapButton, UndoTap } from "#app/days/run/run-board.tsx";
+import { lastOwn } from "#app/days/run/taps/use-day-facts.ts";
+import { Figure } from "#app/ui/figure.tsx";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { lotsInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
-import type { RunProgress } from "#core/day/run/run-progress.ts";
-import type { Route } from "./+types/run.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
+import type { FactKind } from "#core/day/run/day-fact.ts";
 
-type Loaded = Route.ComponentProps["loaderData"];
-
-/** What the parts of the board show and do, as the day goes on. */
-interface Board extends Pick<Loaded, "day" | "birds" | "lots" | "ids" | "plannedEndAt" | "sky"> {
-  readonly progress: RunProgress;
-  readonly lastTap: Tap | undefined;
-  /** Undefined until JavaScript has taken over: then the forms are sent. */
-  readonly onTap: ((kind: TapKind) => void) | undefined;
-  readonly undo: (() => void) | undefined;
+/** Ids of the forms of a page without JavaScript: pressed twice, each counts once. */
+export interface FormIds {
+  readonly start: string;
+  readonly bird: string;
+  readonly pause: string;
+  readonly note: string;
+  readonly finish: string;
 }
 
-export function RunHead({ day, lots, progress: { state, done, toGo } }: Board) {
+interface StateProps {
+  post: Post;
+  ids: FormIds;
+}
+
+/** Undefined until JavaScript has taken over: then the forms are sent. */
+export const tapOf = ({ isReady, tap }: Post) =>
+  isReady ? (kind: FactKind) => void tap({ kind }) : undefined;
+
+/** What this page's own Undo takes back. */
+const COUNTED_HERE: readonly FactKind[] = ["start", "bird", "pause", "resume", "note", "finish", "stands"];
+
+export function RunHead({ post: { reading, progress } }: { post: Post }) {
   const show = useShow();
+  const { state, done, toGo } = progress;
   return (
     <header className="flex flex-wrap items-baseline justify-between gap-x-6 gap-y-1">
       <h1 className="text-2xl">
-        {state === "not-started" ? show.longDay(day.processedOn) : `${done} in the chill tank, ${toGo} to go`}
+        {state === "not-started"
+          ? show.longDay(reading.day.processedOn)
+          : `${done} in the chill tank, ${toGo} to go`}
       </h1>
-      <p className="yard-soft">{lotsInWords(lots)}</p>
+      <p className="yard-soft">{lotsInWords(reading.lots)}</p>
     </header>
   );
 }
 
-export function BeforeTheStart({ day, ids, onTap }: Board) {
+export function BeforeTheStart({ post, ids }: StateProps) {
   return (
-    <TapButton
-      dayId={day.id}
-      kind="start"
-      entryId={ids.start}
-      onTap={onTap}
-      className="yard-do min-h-32 text-2xl"
-    >
-      Start the day
-    </TapButton>
+    <>
+      {!post.reading.isToday && (
+        <p className="border-l-4 border-straw px-4 py-2 text-lg">
+          This day is not today. Is it the one you mean to start?
+        </p>
+      )}
+      <TapButton
+        dayId={post.reading.day.id}
+        kind="start"
+        entryId={ids.start}
+        onTap={tapOf(post)}
+        className="yard-do min-h-32 text-2xl"
+      >
+        Start the day
+      </TapButton>
+    </>
   );
 }
 
 /** While birds come: one large button, what was tapped last to undo, a pause, and when they are likely done. */
-export function AtWork({ day, birds, ids, progress, plannedEndAt, lastTap, onTap, undo }: Board) {
+export function AtWork({ post, ids }: StateProps) {
+  const { progress, reading, facts } = post;
   const isPaused = progress.state === "paused";
+  const dayId = reading.day.id;
+  const last = post.isReady ? lastOwn(facts, COUNTED_HERE) : facts.at(-1);
   return (
     <>
       <TapButton
-        dayId={day.id}
+        dayId={dayId}
         kind="bird"
         entryId={ids.bird}
-        onTap={onTap}
+        onTap={tapOf(post)}
         className="yard-do min-h-40 text-3xl"
       >
         Bird in the chill tank
       </TapButton>
       <div className="grid grid-cols-2 gap-3">
-        {lastTap && <UndoTap dayId={day.id} tap={lastTap} words="Undo" onUndo={undo} />}
+        {last && (
+          <UndoTap
+            dayId={dayId}
+            tap={last}
+            words="Undo"
+            onUndo={post.isReady ? () => post.undo(last) : undefined}
+          />
+        )}
         <TapButton
-          dayId={day.id}
+          dayId={dayId}
           kind={isPaused ? "resume" : "pause"}
           entryId={ids.pause}
-          onTap={onTap}
+          onTap={tapOf(post)}
           className={PLAIN_BUTTON}
         >
           {isPaused ? "Resume" : "Pause"}
         </TapButton>
       </div>
       {isPaused && <p className="text-lg">Paused. Pauses don't count toward the pace.</p>}
-      <DoneAbout progress={progress} plannedEndAt={plannedEndAt} />
+      <LikelyDone post={post} />
       {progress.toGo === 0 && (
-        <p className="text-lg">All {birds} are in. Keep counting if there are more, or finish the day.</p>
+        <p className="text-lg">
+          All {progress.done} are in. Keep counting if there are more, or finish the day.
+        </p>
       )}
     </>
   );
 }
 
-export function Finished({ day, progress }: Board) {
+/** When the day is likely done: played on from all that was tapped, or at its present pace until that is known. */
+function LikelyDone({ post: { progress, forecast, reading } }: { post: Post }) {
+  const show = useShow();
+  const chance = forecast?.lastInChill;
+  const likelyAt = chance?.likelyAt ?? progress.doneAt?.value;
+  if (likelyAt === undefined || progress.toGo === 0) return null;
+  const behind = Math.round((likelyAt - reading.plannedEndAt) / MINUTE);
+  const againstPlan =
+    Math.abs(behind) < 5
+      ? "as planned"
+      : `${show.minutes(Math.abs(behind))} ${behind > 0 ? "behind" : "ahead of"} plan`;
+  return (
+    <div className="rounded-sheet bg-leaf px-4 text-ink">
+      {chance ? (
+        <p className="py-3 text-lg">
+          Likely done <strong>{show.time(chance.likelyAt)}</strong>; 9 in 10 by{" "}
+          {show.time(chance.nineInTenAt)}. {againstPlan}
+        </p>
+      ) : (
+        progress.doneAt && <Figure label="Likely done" reckoning={progress.doneAt} beside={againstPlan} />
+      )}
+    </div>
+  );
+}
+
+export function Finished({ post: { reading, progress } }: { post: Post }) {
   const show = useShow();
   return (
     <p className="text-lg">
       Finished at {show.time(progress.finishedAt!)}, {plural(progress.done, "bird")} in the chill tank.{" "}
-      <Link to={`/days/${day.id}/rest`} className="underline">
+      <Link to={`/days/${reading.day.id}/rest`} className="underline">
         See how long they need to rest
       </Link>
       .
@@ -94,24 +153,21 @@ export function Finished({ day, progress }: Board) {
 }
 
 /** The day so far on its sky. */
-export function RunSky({ sky, progress, clock }: Board & { clock: number }) {
+export function RunSky({ post: { reading, progress, forecast, now } }: { post: Post }) {
   const { firstBirdAt, startedAt, lastBirdAt, doneAt, done } = progress;
+  const likelyAt = forecast?.lastInChill?.likelyAt ?? doneAt?.value;
   return (
     <SkyRibbon
-      sky={sky}
+      sky={reading.sky}
       marks={[
-        { at: clock, label: "Now", tone: "now" },
-        ...(doneAt ? [{ at: doneAt.value, label: "Likely done" }] : []),
+        { at: now, label: "Now", tone: "now" },
+        ...(likelyAt ? [{ at: likelyAt, label: "Likely done" }] : []),
       ]}
-      spans={
-        firstBirdAt ? [{ from: startedAt ?? firstBirdAt, to: lastBirdAt ?? clock, strength: "full" }] : []
-      }
+      spans={firstBirdAt ? [{ from: startedAt ?? firstBirdAt, to: lastBirdAt ?? now, strength: "full" }] : []}
       sentence={`So far: ${done} in the chill tank.`}
     />
   );
 }
-
-export type Light = "night" | "sun";
 
 interface MoreProps {
   dayId: number;

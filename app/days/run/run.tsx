@@ -1,47 +1,20 @@
-import { useEffect, useState } from "react";
 import { Form } from "react-router";
+import { Unsent } from "#app/days/run/post/post-screen.tsx";
+import { usePost } from "#app/days/run/post/use-post.ts";
+import { Posts, WhoHasIt, WhoIsWhere } from "#app/days/run/posts.tsx";
 import { BirdStrip, Lately, PLAIN_BUTTON, TapButton, UndoTap } from "#app/days/run/run-board.tsx";
-import {
-  AtWork,
-  BeforeTheStart,
-  Finished,
-  type Light,
-  More,
-  RunHead,
-  RunSky,
-} from "#app/days/run/run-states.tsx";
-import { type TapKind, useTaps } from "#app/days/run/use-taps.ts";
-import { planOf } from "#app/server/day/plan-of-day.server.ts";
+import { runReading } from "#app/days/run/run-reading.server.ts";
+import { AtWork, BeforeTheStart, Finished, More, RunHead, RunSky, tapOf } from "#app/days/run/run-states.tsx";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
-import { placeOf } from "#app/server/farm/farm-means.server.ts";
-import { requireDay } from "#app/server/farm/required.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { isPressedIn, useHotkeys } from "#app/ui/use-hotkeys.ts";
-import { HOUR } from "#core/calendar/milliseconds.ts";
-import { runProgress } from "#core/day/run/run-progress.ts";
-import { birdsOf } from "#core/processing-line/line-day.ts";
-import { skyBetween } from "#core/sky/farm-sky.ts";
 import type { Route } from "./+types/run.ts";
 
 export const meta = () => [{ title: "Run · Pale Morning" }];
 
 export function loader({ context, params }: Route.LoaderArgs) {
-  const here = context.get(farmContext);
-  const { farm, day, lots } = requireDay(here, params.dayId);
-  const events = here.file.run.events(day.id);
-  const at = here.now();
-  const { startedAt, lastBirdAt, finishedAt } = runProgress(events, birdsOf(day), at);
-  const from = (startedAt ?? day.startAt) - HOUR;
-  const until = Math.max(from + 12 * HOUR, (finishedAt ?? lastBirdAt ?? from) + 2 * HOUR);
-  const place = placeOf(farm);
   return {
-    day,
-    birds: birdsOf(day),
-    lots: lots.map(({ birds, batchName }) => ({ birds, batchName })),
-    events,
-    now: at,
-    plannedEndAt: here.file.keptPlan(day.id)?.likelyAt ?? planOf(here, farm, day).plan.line.likelyAt.value,
-    sky: skyBetween(from, until, place),
+    ...runReading(context.get(farmContext), params.dayId),
     ids: {
       start: newEntryId(),
       bird: newEntryId(),
@@ -52,54 +25,55 @@ export function loader({ context, params }: Route.LoaderArgs) {
   };
 }
 
-const TICK_MILLISECONDS = 1000;
-
 export default function Run({ loaderData }: Route.ComponentProps) {
-  const { day, birds, events, ids } = loaderData;
-  const isReady = useIsReady();
-  const clock = useClock(loaderData.now);
-  const { taps, tap, remove, refusal } = useTaps(day.id, events);
-  const [light, setLight] = useState<Light>("night");
-  const progress = runProgress(taps, birds, clock);
+  const { day, birds, ids } = loaderData;
+  const post = usePost(loaderData);
+  const { facts, tap, undo, progress, isReady } = post;
   const { state, done } = progress;
-  const lastTap = taps.at(-1);
-  const onTap = isReady ? (kind: TapKind) => tap(kind, clock) : undefined;
-  const undo = isReady && lastTap ? () => remove(lastTap, clock) : undefined;
+  const last = facts.at(-1);
+  const onTap = tapOf(post);
   const isOpen = state === "running" || state === "paused";
-  usePedal(isOpen, {
-    " ": () => onTap?.("bird"),
-    u: () => undo?.(),
-    p: () => onTap?.(state === "paused" ? "resume" : "pause"),
+  usePedal(isOpen && isReady, {
+    " ": () => tap({ kind: "bird" }),
+    u: () => last && undo(last),
+    p: () => tap({ kind: state === "paused" ? "resume" : "pause" }),
   });
-  const board = { ...loaderData, progress, lastTap, onTap, undo };
   return (
-    <div className="yard grid min-h-dvh content-start gap-4 p-4 md:p-6" data-light={light}>
-      <RunHead {...board} />
+    <div className="yard grid min-h-dvh content-start gap-4 p-4 md:p-6" data-light={post.light}>
+      <RunHead post={post} />
       <BirdStrip done={done} planned={birds} />
-      {refusal && (
-        <p role="alert" className="border-l-4 border-barn bg-blush px-4 py-2 text-ink">
-          {refusal}
-        </p>
+      <Unsent post={post} />
+      {state === "not-started" && <BeforeTheStart post={post} ids={ids} />}
+      {isOpen && <AtWork post={post} ids={ids} />}
+      {state === "finished" && <Finished post={post} />}
+      {state !== "not-started" && <RunSky post={post} />}
+      {state !== "finished" && (
+        <>
+          <WhoHasIt post={post} />
+          <Posts dayId={day.id} />
+          <WhoIsWhere post={post} />
+        </>
       )}
-      {state === "not-started" && <BeforeTheStart {...board} />}
-      {isOpen && <AtWork {...board} />}
-      {state === "finished" && <Finished {...board} />}
-      {state !== "not-started" && <RunSky {...board} clock={clock} />}
       <Note
         dayId={day.id}
         entryId={ids.note}
-        onNote={isReady ? (note) => tap("note", clock, note) : undefined}
+        onNote={isReady ? (note) => void tap({ kind: "note", note }) : undefined}
       />
-      <Lately taps={taps} />
+      <Lately facts={facts} />
       {isOpen && (
         <TapButton dayId={day.id} kind="finish" entryId={ids.finish} onTap={onTap} className={PLAIN_BUTTON}>
           Finish the day
         </TapButton>
       )}
-      {state === "finished" && lastTap?.kind === "finish" && (
-        <UndoTap dayId={day.id} tap={lastTap} words="Undo finish" />
+      {state === "finished" && last?.kind === "finish" && (
+        <UndoTap
+          dayId={day.id}
+          tap={last}
+          words="Undo finish"
+          onUndo={isReady ? () => undo(last) : undefined}
+        />
       )}
-      <More dayId={day.id} light={light} onLight={setLight} />
+      <More dayId={day.id} light={post.light} onLight={post.setLight} />
       <p className="yard-soft text-sm">
         Scalding water, blades, drum, wet wires: know where the breaker is, and keep children away. Never
         process a sick flock: stop, isolate, call a vet.
@@ -146,25 +120,6 @@ function Note({
       </button>
     </Form>
   );
-}
-
-/** Whether JavaScript has taken over. */
-function useIsReady(): boolean {
-  const [isReady, setIsReady] = useState(false);
-  useEffect(() => setIsReady(true), []);
-  return isReady;
-}
-
-/** The server's clock, ticking here. */
-function useClock(serverNow: number): number {
-  const [clock, setClock] = useState(serverNow);
-  useEffect(() => {
-    const offset = serverNow - Date.now();
-    setClock(Date.now() + offset);
-    const timer = setInterval(() => setClock(Date.now() + offset), TICK_MILLISECONDS);
-    return () => clearInterval(timer);
-  }, [serverNow]);
-  return clock;
 }
 
 /** One key for each one-tap action, so that a pedal can drive it. */

@@ -26,7 +26,7 @@ export function dayInFile(here: FarmContext, farm: Farm, day: ProcessingDay, lot
     day: dayAsOneLot(day),
     plan: planAsOneLot(plan),
     kept_plan: kept ? keptAsOneLot(kept) : null,
-    events: file.run.events(day.id),
+    events: file.run.facts(day.id),
     carcasses: file.pack.carcasses(day.id),
     costs: file.settling.costs(day.id),
     settlement: settled[0]?.settlement ?? null,

@@ -33,7 +33,7 @@ const KEPT_DAYS = 60;
 /** How long a day took, and what our times would have said of it; undefined where no one tapped its birds. */
 function dayTaken(here: FarmContext, farm: Farm, day: ProcessingDay): DayTaken | undefined {
   const { file } = here;
-  const { startedAt, lastBirdAt, done } = runProgress(file.run.events(day.id), birdsOf(day), 0);
+  const { startedAt, lastBirdAt, done } = runProgress(file.run.facts(day.id), birdsOf(day), 0);
   if (startedAt === undefined || lastBirdAt === undefined || done === 0) return undefined;
   const asked = {
     day,

@@ -77,5 +77,5 @@ export function planToSend(here: FarmContext, farm: Farm, day: ProcessingDay): P
 }
 
 export function progressOf(here: FarmContext, day: ProcessingDay): RunProgress {
-  return runProgress(here.file.run.events(day.id), birdsOf(day), here.now());
+  return runProgress(here.file.run.facts(day.id), birdsOf(day), here.now());
 }

@@ -1,28 +1,17 @@
 import { data, redirect } from "react-router";
-import { z } from "zod";
-import { refuseSettled } from "#app/days/run/refuse-settled.ts";
-import { planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
+import { keptPlanOf } from "#app/days/run/kept-plan-of.server.ts";
+import { liveDay } from "#app/days/run/live/live-days.server.ts";
+import { cursorFrom } from "#app/days/run/taps/cursor-from.ts";
+import { refuseSettled } from "#app/days/run/taps/refuse-settled.ts";
+import { TapForm } from "#app/days/run/taps/tap-form.ts";
+import { progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
-import { entryId } from "#app/ui/read/read-field.ts";
+import { FACT_FAULT_WORDS } from "#app/words/run-words.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
-import { birdsOf } from "#core/processing-line/line-day.ts";
-import { milligramsFromKilograms } from "#core/quantity/conversion.ts";
-import type { KeptPlan } from "#db/day/day-queries.server.ts";
+import { factFault } from "#core/day/run/day-fact.ts";
 import type { Route } from "./+types/tap.ts";
-
-const Tap = z.object({
-  entryId,
-  kind: z.enum(["start", "bird", "pause", "resume", "note", "finish"]),
-  note: z.string().trim().max(1000).default(""),
-  at: z
-    .string()
-    .regex(/^\d{12,14}$/)
-    .transform(Number)
-    .optional(),
-  answer: z.enum(["json"]).optional(),
-});
 
 /** A phone's clock may be ahead by this much; past it the tap counts as of now. */
 const CLOCK_SLACK_MILLISECONDS = MINUTE;
@@ -31,42 +20,52 @@ const CLOCK_SLACK_MILLISECONDS = MINUTE;
 export async function action({ context, request, params }: Route.ActionArgs) {
   const here = context.get(farmContext);
   const { farm, day } = requireDay(here, params.dayId);
-  const tap = Tap.safeParse(Object.fromEntries(await formFields(request)));
+  const tap = TapForm.safeParse(Object.fromEntries(await formFields(request)));
   if (!tap.success) throw data("That count can't be read. Reload the page.", { status: 400 });
-  const { kind, note, answer } = tap.data;
-  if (kind === "note" && note === "") {
-    return answer ? new Response("Enter a note.", { status: 422 }) : redirect(`/days/${day.id}/run`, 303);
-  }
-  const at = Math.min(tap.data.at ?? here.now(), here.now() + CLOCK_SLACK_MILLISECONDS);
-  const entry = { entryId: tap.data.entryId, at: here.now() };
+  const { answer, after, entryId, at: tappedAt, ...said } = tap.data;
+  const fault = factFault({
+    ...said,
+    birds: said.birds,
+    number: said.number,
+    celsius: said.celsius,
+    bags: said.bags,
+    word: said.word,
+  });
+  if (fault !== undefined)
+    return answer
+      ? new Response(FACT_FAULT_WORDS[fault], { status: 422 })
+      : redirect(`/days/${day.id}/run`, 303);
+  const at = Math.min(tappedAt ?? here.now(), here.now() + CLOCK_SLACK_MILLISECONDS);
+  const entry = { entryId, at: here.now() };
   const { run } = here.file;
-  const isUnstarted = kind === "bird" && progressOf(here, day).state === "not-started";
+  const before = run.cursor(day.id);
+  const keptPlan = () => keptPlanOf(here, farm, day, at);
+  // Whoever taps the first thing that only happens on a running day has started it.
+  const starts = STARTS_THE_DAY.has(said.kind) && progressOf(here, day).state === "not-started";
   const outcome = here.file.together(() => {
-    if (kind === "start") return run.start(entry, day.id, at, keptPlan());
-    // Whoever taps the first bird has started the day.
-    if (isUnstarted)
-      run.start({ ...entry, entryId: `${entry.entryId.slice(0, 58)}-start` }, day.id, at, keptPlan());
-    return run.record(entry, day.id, { kind, at, note });
+    if (said.kind === "start") return run.start(entry, day.id, { ...said, at }, keptPlan());
+    if (starts)
+      run.start(
+        { ...entry, entryId: `${entryId.slice(0, 58)}-start` },
+        day.id,
+        { kind: "start", at, person: said.person, device: said.device },
+        keptPlan(),
+      );
+    return run.record(entry, day.id, { ...said, at });
   });
   if (!outcome.recorded && outcome.reason === "day-settled") return refuseSettled(answer !== undefined);
-  return answer ? Response.json({ events: run.events(day.id) }) : redirect(`/days/${day.id}/run`, 303);
-
-  function keptPlan(): KeptPlan {
-    const { plan } = planOf(here, farm, day);
-    return {
-      keptAt: at,
-      birdCount: birdsOf(day),
-      startAt: day.startAt,
-      likelyAt: Math.round(plan.line.likelyAt.value),
-      wholeDayMinutes: Math.round(plan.line.wholeDayMinutes.value),
-      iceBagCount: plan.chill.bags.value,
-      lots: plan.lots.map(({ withdrawal, forecast }, index) => ({
-        lotId: day.lots[index]!.id,
-        birdCount: day.lots[index]!.birds,
-        feedOffAt: Math.round(withdrawal.feedOffAt.value),
-        liveMeanMilligrams: milligramsFromKilograms(forecast.live.value),
-        dressedMeanMilligrams: milligramsFromKilograms(forecast.dressed.value),
-      })),
-    };
-  }
+  liveDay(here, day.id).changed(before);
+  const known = cursorFrom(after);
+  return answer
+    ? Response.json({ ...run.news(day.id, known), after: known })
+    : redirect(`/days/${day.id}/run`, 303);
 }
+
+const STARTS_THE_DAY: ReadonlySet<string> = new Set([
+  "bird",
+  "kill",
+  "dip-in",
+  "dip-out",
+  "plucked",
+  "table",
+]);

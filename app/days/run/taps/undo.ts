@@ -1,19 +1,28 @@
 import { redirect } from "react-router";
-import { refuseSettled } from "#app/days/run/refuse-settled.ts";
+import { liveDay } from "#app/days/run/live/live-days.server.ts";
+import { cursorFrom } from "#app/days/run/taps/cursor-from.ts";
+import { refuseSettled } from "#app/days/run/taps/refuse-settled.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import type { Route } from "./+types/undo.ts";
 
-/** Takes the named tap back; the tap stays in the file, and so does the undo. */
+/** Takes the named tap back; the tap stays in the file, and so does the undo. What another phone tapped is left alone. */
 export async function action({ context, request, params }: Route.ActionArgs) {
   const here = context.get(farmContext);
   const { day } = requireDay(here, params.dayId);
   const fields = await formFields(request);
-  const outcome = here.file.run.remove(day.id, String(fields.get("entryId") ?? ""), here.now());
+  const text = (name: string) => String(fields.get(name) ?? "");
+  const { run } = here.file;
+  const before = run.cursor(day.id);
+  const outcome = run.remove(day.id, text("entryId"), here.now(), text("device"));
   const isForPhone = fields.has("answer");
   if (outcome === "day-settled") return refuseSettled(isForPhone);
+  if (outcome === "not-own" && isForPhone)
+    return new Response("Another phone tapped this. Undo it there.", { status: 422 });
+  liveDay(here, day.id).changed(before);
+  const known = cursorFrom(text("after"));
   return isForPhone
-    ? Response.json({ events: here.file.run.events(day.id) })
+    ? Response.json({ ...run.news(day.id, known), after: known })
     : redirect(`/days/${day.id}/run`, 303);
 }

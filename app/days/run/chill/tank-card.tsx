@@ -1,0 +1,48 @@
+import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
+import type { Tank } from "#core/day/run/tanks-now.ts";
+
+/** Water that is warmer than this does not bring a bird to 40 °F (4.4 °C). */
+const TOO_WARM_CELSIUS = 4.4;
+
+interface TankCardProps {
+  tank: Tank;
+  now: number;
+  isChosen: boolean;
+  isDisabled: boolean;
+  onBird: () => void;
+}
+
+/** One tank: touched, it takes a bird. */
+export function TankCard({ tank, now, isChosen, isDisabled, onBird }: TankCardProps) {
+  const show = useShow();
+  const { number, birds, firstBirdAt, temperature, carcass } = tank;
+  const isTooWarm = temperature !== undefined && temperature.celsius > TOO_WARM_CELSIUS;
+  const since =
+    firstBirdAt === undefined ? undefined : show.minutes(Math.round((now - firstBirdAt) / MINUTE));
+  return (
+    <button
+      type="button"
+      disabled={isDisabled}
+      onClick={onBird}
+      className={`yard-key min-h-40 py-3 text-left ${isChosen ? "yard-do" : "yard-card"}`}
+    >
+      <span className="flex items-baseline justify-between gap-2">
+        <span className="text-xl">Bird into tank {number}</span>
+        <span className="font-mono text-4xl">{birds}</span>
+      </span>
+      <span className="grid gap-1 pt-2 text-base font-normal">
+        {since && <span>first bird in for {since}</span>}
+        <span>{plural(tank.bags, "bag")} of ice</span>
+        {temperature && (
+          <span className={isTooWarm ? "yard-stop w-fit px-2" : ""}>
+            water {show.temperature(temperature.celsius)}
+            {isTooWarm && ", too warm: add ice and stir"}
+          </span>
+        )}
+        {carcass && <span>breast {show.temperature(carcass.celsius)}</span>}
+      </span>
+    </button>
+  );
+}

@@ -1,0 +1,33 @@
+import type { Post } from "#app/days/run/post/use-post.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { plural } from "#app/words/show.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { countOf } from "#core/day/run/day-fact.ts";
+import { lotOfBird } from "#core/day/run/lot-of-bird.ts";
+
+/** Birds that wait for the scald from which on the killing should slow down. Our choice: they cool and their feathers set. */
+const TOO_MANY_WAIT = 2;
+
+/** How long the lot that is killed now is off feed, what comes next, and whether the scald can keep up. */
+export function PenOffFeed({ post: { facts, reading, now } }: { post: Post }) {
+  const show = useShow();
+  const killed = Math.max(countOf(facts, "kill"), countOf(facts, "bird"));
+  const { batchName, pens, feedOffAt } = reading.lots[lotOfBird(reading.lots, killed + 1)]!;
+  const pulled = facts.findLast(({ kind }) => kind === "feed-off")?.at ?? feedOffAt;
+  const dipped = countOf(facts, "dip-in");
+  const waiting = dipped > 0 ? countOf(facts, "cone-out") - dipped : 0;
+  const caught = countOf(facts, "caught");
+  const inCrates = caught - killed - countOf(facts, "dead-in-crate") - countOf(facts, "not-killed");
+  return (
+    <section aria-label="This lot" className="yard-note grid gap-1">
+      <p className="yard-soft">{[batchName, ...pens].join(", ")}, off feed</p>
+      {pulled !== undefined && now > pulled && (
+        <p className="font-display text-2xl">{show.minutes(Math.round((now - pulled) / MINUTE))}</p>
+      )}
+      {caught > 0 && (
+        <p>{inCrates > 0 ? `${plural(inCrates, "bird")} left in the crates.` : "Bring the next crate."}</p>
+      )}
+      {waiting > TOO_MANY_WAIT && <p>{plural(waiting, "bird")} already wait at the scald: slow down.</p>}
+    </section>
+  );
+}

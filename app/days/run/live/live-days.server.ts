@@ -1,0 +1,106 @@
+import { EventEmitter } from "node:events";
+import type { LiveEvent } from "#app/days/run/live/live-day.ts";
+import { basisOfDay, progressOf } from "#app/server/day/plan-of-day.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireFarm } from "#app/server/farm/farm-context.server.ts";
+import { log } from "#app/server/log.server.ts";
+import { rootFolder } from "#app/server/root-folder.server.ts";
+import { MINUTE, SECOND } from "#core/calendar/milliseconds.ts";
+import type { RunForecast } from "#core/day/run/run-forecast.ts";
+import { WorkPool } from "#workers/pool/client.ts";
+
+/** Streams that one process keeps open; a farm has ten phones, each with one. */
+const MOST_LISTENERS = 64;
+const REFRESH_MILLISECONDS = MINUTE;
+const PATIENCE_MILLISECONDS = 20 * SECOND;
+
+let pool: WorkPool | undefined;
+/** One thread: forecasts of one day follow one another, and pages keep the other core. */
+const workPool = () =>
+  (pool ??= new WorkPool({ root: rootFolder(), threads: 1, mostMilliseconds: PATIENCE_MILLISECONDS }));
+
+/** One day as it is listened to: who hears of its changes, and its latest forecast. */
+class LiveDay {
+  readonly #events = new EventEmitter().setMaxListeners(MOST_LISTENERS);
+  readonly #here: FarmContext;
+  readonly #dayId: number;
+  #forecast: RunForecast | undefined;
+  #isPlaying = false;
+  #isStale = false;
+  #timer: ReturnType<typeof setInterval> | undefined;
+
+  constructor(here: FarmContext, dayId: number) {
+    this.#here = here;
+    this.#dayId = dayId;
+  }
+
+  get forecast(): RunForecast | undefined {
+    return this.#forecast;
+  }
+
+  /** @returns ends it; undefined where too many listen already */
+  listen(hear: (event: LiveEvent) => void): (() => void) | undefined {
+    if (this.#events.listenerCount("event") >= MOST_LISTENERS) return undefined;
+    this.#events.on("event", hear);
+    this.#timer ??= setInterval(() => this.refresh(), REFRESH_MILLISECONDS).unref();
+    this.refresh();
+    return () => {
+      this.#events.off("event", hear);
+      if (this.#events.listenerCount("event") > 0) return;
+      clearInterval(this.#timer);
+      this.#timer = undefined;
+    };
+  }
+
+  /** Tells everybody what has been added or removed after a cursor, and looks ahead again. */
+  changed(after: number): void {
+    if (this.#events.listenerCount("event") === 0) return;
+    const news = this.#here.file.run.news(this.#dayId, after);
+    if (news.cursor > after) this.#tell({ name: "news", data: { ...news, after } });
+    this.refresh();
+  }
+
+  /** Plays the day on from now, in the pool; asked again meanwhile, it is played once more afterwards. */
+  refresh(): void {
+    if (this.#isPlaying) {
+      this.#isStale = true;
+      return;
+    }
+    const day = this.#here.file.day(this.#dayId);
+    if (!day || day.settledEntryId || progressOf(this.#here, day).state === "not-started") return;
+    this.#isPlaying = true;
+    this.#isStale = false;
+    workPool()
+      .run("run-forecast", {
+        basis: basisOfDay(this.#here, requireFarm(this.#here), day),
+        processedOn: day.processedOn,
+        choices: day,
+        facts: this.#here.file.run.facts(day.id),
+        now: this.#here.now(),
+      })
+      .then((forecast) => {
+        this.#forecast = forecast;
+        this.#tell({ name: "forecast", data: forecast });
+      })
+      .catch((error) => log.warn({ err: error }, "the day could not be played on; it is tried again"))
+      .finally(() => {
+        this.#isPlaying = false;
+        if (this.#isStale) this.refresh();
+      });
+  }
+
+  #tell(event: LiveEvent): void {
+    this.#events.emit("event", event);
+  }
+}
+
+/** By data file and day: a process may serve the files of several tests. */
+const days = new WeakMap<FarmContext["file"], Map<number, LiveDay>>();
+
+export function liveDay(here: FarmContext, dayId: number): LiveDay {
+  const ofFile = days.get(here.file) ?? new Map<number, LiveDay>();
+  days.set(here.file, ofFile);
+  const day = ofFile.get(dayId) ?? new LiveDay(here, dayId);
+  ofFile.set(dayId, day);
+  return day;
+}

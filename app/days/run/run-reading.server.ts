@@ -1,0 +1,60 @@
+import { liveDay } from "#app/days/run/live/live-days.server.ts";
+import { planOf } from "#app/server/day/plan-of-day.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { placeOf } from "#app/server/farm/farm-means.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
+import { localDayOf } from "#core/calendar/farm-time.ts";
+import { HOUR } from "#core/calendar/milliseconds.ts";
+import { runProgress } from "#core/day/run/run-progress.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
+import { METHOD_BATH, SKIN_CEILING } from "#core/scald/scald-constants.ts";
+import { skyBetween, sunOfDay } from "#core/sky/farm-sky.ts";
+
+/** What every yard screen of a day shows or needs. */
+export function runReading(here: FarmContext, dayParam: string | undefined) {
+  const { farm, day, lots } = requireDay(here, dayParam);
+  const { run } = here.file;
+  const facts = run.facts(day.id);
+  const now = here.now();
+  const kept = here.file.keptPlan(day.id);
+  const plan = kept ? undefined : planOf(here, farm, day).plan;
+  const { startedAt, finishedAt, lastBirdAt } = runProgress(facts, birdsOf(day), now);
+  const from = (startedAt ?? day.startAt) - HOUR;
+  const until = Math.max(from + 12 * HOUR, (finishedAt ?? lastBirdAt ?? from) + 2 * HOUR);
+  const crew = day.crew.map(({ name, stations }) => ({ name, stations }));
+  const helpers = here.file.people.people().map(({ name }) => name);
+  return {
+    day: { id: day.id, processedOn: day.processedOn, startAt: day.startAt, cones: day.cones },
+    isToday: localDayOf(now, farm.timeZone) === day.processedOn,
+    birds: birdsOf(day),
+    lots: lots.map((lot, index) => ({
+      birds: lot.birds,
+      batchName: lot.batchName,
+      pens: lot.pens,
+      scald: {
+        kind: lot.batch.kind,
+        method: lot.scaldMethod,
+        bathCelsius: lot.scaldCelsius ?? METHOD_BATH[lot.scaldMethod].set,
+      },
+      band: METHOD_BATH[lot.scaldMethod].band,
+      skinCeiling: SKIN_CEILING[lot.batch.kind],
+      feedOffAt:
+        kept?.lots.find(({ lotId }) => lotId === lot.id)?.feedOffAt ??
+        plan?.lots[index]?.withdrawal.feedOffAt.value,
+    })),
+    crew,
+    people: [...new Set([...crew.map(({ name }) => name), ...helpers])],
+    scaldAtOnce: farm.scaldAtOnceCount,
+    changeWaterBirds: day.changeWaterBirds,
+    plannedBags: kept?.iceBagCount ?? plan?.chill.bags.value ?? 0,
+    plannedEndAt: kept?.likelyAt ?? plan?.line.likelyAt.value ?? day.startAt,
+    sunsetAt: sunOfDay(day.processedOn, farm.timeZone, placeOf(farm)).sunset,
+    sky: skyBetween(from, until, placeOf(farm)),
+    fileId: run.fileId(),
+    known: { cursor: run.cursor(day.id), facts },
+    forecast: liveDay(here, day.id).forecast,
+    now,
+  };
+}
+
+export type RunReading = ReturnType<typeof runReading>;

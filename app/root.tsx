@@ -24,7 +24,10 @@ import type { Route } from "./+types/root.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Pale Morning" }];
 
-export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/icon.svg", type: "image/svg+xml" }];
+export const links: Route.LinksFunction = () => [
+  { rel: "icon", href: "/icon.svg", type: "image/svg+xml" },
+  { rel: "manifest", href: "/farm.webmanifest" },
+];
 
 export const middleware: Route.MiddlewareFunction[] = [
   ({ context }, next) => {

@@ -1,5 +1,6 @@
 import { median } from "d3-array";
 import { benchBatchPage } from "#commands/bench/bench-batch-page.ts";
+import { benchForecast } from "#commands/bench/bench-forecast.ts";
 import { benchLine } from "#commands/bench/bench-line.ts";
 import { benchPage } from "#commands/bench/bench-page.ts";
 import { benchSeason } from "#commands/bench/bench-season.ts";
@@ -50,4 +51,5 @@ console.log("");
 await benchBatchPage(birdsAYear);
 await benchSeason();
 await benchLine();
+benchForecast();
 await benchPage();

@@ -1,8 +1,9 @@
-import { mkdirSync } from "node:fs";
+import { mkdirSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { chromium, type Page } from "@playwright/test";
 import { withDemoFarm } from "#commands/with-demo-farm.ts";
 import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
+import { DEMO_MOMENTS } from "#demo/demo-moments.ts";
 
 /**
  * Takes the pictures in docs/screenshots from the demo farm: npm run screenshots, after npm run build.
@@ -12,9 +13,14 @@ const FOLDER = join("docs", "screenshots");
 const BASE = "http://127.0.0.1:5290";
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
+/** Between phones that are shown side by side. */
+const GAP = 16;
 
 const THURSDAY_MORNING = "2026-09-17T10:12:00Z";
 const SATURDAY_MORNING = "2026-09-19T13:00:00Z";
+
+/** Shots of phones, to be shown side by side in one picture. */
+const shots: Buffer[] = [];
 
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
@@ -30,7 +36,6 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
   await picture("days", "/days", DESK);
   await picture("plan", "/days/3/plan", DESK, untilWorkedOut);
   await picture("needs", "/days/3/needs", DESK);
-  await picture("tasks-phone", "/days/3/tasks", PHONE);
   await picture("compare", "/days/3/compare", DESK, async (page) => {
     await page.getByRole("button", { name: "The day after" }).click();
     await page.getByRole("cell", { name: "Sunday, September 20" }).waitFor();
@@ -42,15 +47,38 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
   await picture("freezers", "/freezers", DESK);
   await picture("books", "/books", DESK);
   await picture("farm", "/farm", DESK);
-  await picture("lots-phone", "/days/3/plan", PHONE, bringNeighborsBirds);
+  await phone("/days/3/plan", bringNeighborsBirds);
+  await phone("/days/3/tasks");
 });
 
 await withDemoFarm(BASE, SATURDAY_MORNING, async () => {
-  await picture("run-phone", "/days/3/run", PHONE, tapSome);
+  await phone("/days/3/run", tapSome);
   await picture("rest", "/days/3/rest", DESK);
   await picture("pack", "/days/3/pack", DESK, weighSome);
-  await picture("pack-phone", "/days/3/pack", PHONE);
+  await phone("/days/3/pack");
+  await sideBySide("phones");
 });
+
+await withDemoFarm(
+  BASE,
+  DEMO_MOMENTS.running.clock,
+  async () => {
+    await picture("board", "/days/3/run/board", DESK, (page) =>
+      page.getByText("9 in 10 by").waitFor({ timeout: 30_000 }),
+    );
+    await phone("/days/3/run/cones", async (page) => {
+      await page.getByText("cone 4 is free").click();
+    });
+    await phone("/days/3/run/scald", async (page) => {
+      await page.getByRole("button", { name: "Dip 1 bird" }).click();
+      await page.waitForTimeout(3000);
+    });
+    await phone("/days/3/run/table");
+    await phone("/days/3/run/chill");
+    await sideBySide("posts");
+  },
+  "running",
+);
 
 await browser.close();
 
@@ -89,7 +117,7 @@ async function tapSome(page: Page): Promise<void> {
     });
   await tap("start", 0);
   for (let bird = 0; bird < 23; bird += 1) await tap("bird", 14 + bird * 4.75);
-  await page.reload({ waitUntil: "networkidle" });
+  await page.reload();
 }
 
 async function weighSome(page: Page): Promise<void> {
@@ -116,16 +144,44 @@ async function weighSome(page: Page): Promise<void> {
   await page.getByLabel("Weight", { exact: true }).fill("4 9.2");
 }
 
+/** Takes a phone's screen, for the next picture of several. */
+async function phone(path: string, before?: (page: Page) => Promise<void>): Promise<void> {
+  shots.push(await shot(path, PHONE, before));
+}
+
+/** Puts the phones that were taken since the last such picture beside one another. */
+async function sideBySide(name: string): Promise<void> {
+  const images = shots
+    .splice(0)
+    .map((bytes) => `<img width="${PHONE.width}" src="data:image/png;base64,${bytes.toString("base64")}">`);
+  const width = images.length * PHONE.width + (images.length - 1) * GAP;
+  const page = await browser.newPage({ viewport: { width, height: PHONE.height } });
+  await page.setContent(`<body style="margin:0;display:flex;gap:${GAP}px">${images.join("")}</body>`);
+  await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+  await page.close();
+}
+
 async function picture(
   name: string,
   path: string,
   viewport: typeof DESK,
   before?: (page: Page) => Promise<void>,
 ): Promise<void> {
+  writeFileSync(join(FOLDER, `${name}.png`), await shot(path, viewport, before));
+}
+
+async function shot(
+  path: string,
+  viewport: typeof DESK,
+  before?: (page: Page) => Promise<void>,
+): Promise<Buffer> {
   const page = await browser.newPage({ viewport });
-  await page.goto(BASE + path, { waitUntil: "networkidle" });
+  await page.goto(BASE + path);
+  // The live link of a running day is never idle.
+  await page.waitForTimeout(1500);
   await before?.(page);
   await page.waitForTimeout(300);
-  await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+  const bytes = await page.screenshot();
   await page.close();
+  return bytes;
 }

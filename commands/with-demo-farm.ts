@@ -9,9 +9,15 @@ const BETWEEN_MILLISECONDS = 100;
  *
  * @param at where it is served, such as http://127.0.0.1:5290
  * @param clock where its clock starts, as an instant
+ * @param moment of the demo's day; without one the farm as it always opens
  */
-export async function withDemoFarm(at: string, clock: string, work: () => Promise<void>): Promise<void> {
-  const server = spawn(process.execPath, ["commands/demo.mjs"], {
+export async function withDemoFarm(
+  at: string,
+  clock: string,
+  work: () => Promise<void>,
+  moment?: string,
+): Promise<void> {
+  const server = spawn(process.execPath, ["commands/demo.mjs", ...(moment ? ["--moment", moment] : [])], {
     stdio: "inherit",
     env: { ...process.env, PORT: new URL(at).port, PALE_MORNING_CLOCK: clock, PALE_MORNING_LOG: "warn" },
   });

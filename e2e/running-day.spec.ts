@@ -18,6 +18,14 @@ async function phoneAt(browser: Browser, url: string, post: string, device: obje
   return page;
 }
 
+/** Waits until a phone has what it needs to open its posts without a signal. */
+const keptForOffline = (phone: Page) =>
+  expect
+    .poll(() => phone.evaluate(async () => (await (await caches.open("yard-screens")).keys()).length), {
+      timeout: 60_000,
+    })
+    .toBe(POSTS.length + 2);
+
 interface Fact {
   readonly kind: string;
   readonly entryId: string;
@@ -42,7 +50,10 @@ test("a day is run on four phones by taps and keys alone, one of them without a 
 
   for (let bird = 0; bird < BIRDS; bird += 1) {
     if (bird === 3) await expect(board.getByRole("heading", { level: 1 })).toHaveText(/^3 of/);
-    if (bird === 6) await chill.context().setOffline(true);
+    if (bird === 6) {
+      await keptForOffline(chill);
+      await chill.context().setOffline(true);
+    }
     if (bird === 14) await chill.context().setOffline(false);
     if (bird < 4) await cones.keyboard.press(String(bird + 1));
     await scald.keyboard.press("1");
@@ -58,6 +69,10 @@ test("a day is run on four phones by taps and keys alone, one of them without a 
     if (bird === 10) {
       await expect(chill.getByText(/No signal\. \d+ taps wait on this phone/)).toBeVisible();
       expect(await countOf("bird")).toBe(6);
+      // Reloaded without a signal, the page is there, and so are its taps.
+      await chill.reload();
+      await expect(chill.locator("[data-ready=true]")).toBeVisible();
+      await expect(chill.getByText(/No signal\. \d+ taps wait on this phone/)).toBeVisible();
     }
   }
   await expect.poll(() => countOf("bird"), { timeout: 20_000 }).toBe(BIRDS);

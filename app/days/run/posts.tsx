@@ -20,6 +20,7 @@ export function Posts({ dayId }: { dayId: number }) {
       {POSTS.map(({ path, name, line }) => (
         <Link
           key={path}
+          reloadDocument
           to={`/days/${dayId}/run/${path}`}
           className="yard-key yard-card grid content-center py-2"
         >

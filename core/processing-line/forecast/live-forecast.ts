@@ -14,7 +14,7 @@ import { dayDraw, replicationKey } from "#core/processing-line/line-draws.ts";
 import { beginReplication, playOn } from "#core/processing-line/line-run.ts";
 
 /** Replications of one forecast: first some at the usual pace of days, then more at the pace that these point to. */
-export const FORECAST_REPLICATIONS = 900;
+export const FORECAST_REPLICATIONS = 600;
 const PILOT_SHARE = 1 / 4;
 /** Of the later ones, one in so many still has a pace as days usually have: what the first few did not see is not shut out. */
 const USUAL_PACE_EVERY = 6;

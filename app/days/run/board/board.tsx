@@ -29,6 +29,7 @@ export default function Board({ loaderData }: Route.ComponentProps) {
       <DoNext post={post} />
       <nav aria-label="More" className="flex flex-wrap items-center justify-between gap-3">
         <Link
+          reloadDocument
           to={`/days/${loaderData.day.id}/run`}
           className="yard-key yard-card grid w-auto place-content-center px-6"
         >

@@ -90,8 +90,8 @@ function Why({ look, onBecause, onBack }: WhyProps) {
             key={name}
             type="button"
             aria-pressed={band === index + 1}
-            className="yard-card min-h-16 grow rounded-sheet border-b-8 px-2 aria-pressed:outline-4 aria-pressed:outline-current"
-            style={{ borderBottomColor: color }}
+            className="yard-card min-h-16 grow rounded-sheet px-2 aria-pressed:outline-4 aria-pressed:outline-current"
+            style={{ borderBottom: `8px solid ${color}` }}
             onClick={() => setBand(band === index + 1 ? undefined : index + 1)}
           >
             {name}

@@ -69,6 +69,7 @@ export function PostScreen({ post, title, undoes, keys, caution, children }: Pos
             )}
           </button>
           <Link
+            reloadDocument
             to={`/days/${reading.day.id}/run`}
             className="yard-key yard-card grid place-content-center text-center"
           >

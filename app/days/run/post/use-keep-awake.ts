@@ -1,23 +1,15 @@
-import { useEffect, useState } from "react";
-
-export type KeepAwake = "kept" | "not-kept";
+import { useEffect } from "react";
 
 /** Keeps the screen on while a post is shown. Only secure pages may; elsewhere the phone's own setting has to do it. */
-export function useKeepAwake(): KeepAwake {
-  const [awake, setAwake] = useState<KeepAwake>("not-kept");
+export function useKeepAwake(): void {
   useEffect(() => {
     let lock: WakeLockSentinel | undefined;
     let isLeft = false;
     const ask = async () => {
       if (document.visibilityState !== "visible" || !navigator.wakeLock) return;
-      try {
-        lock = await navigator.wakeLock.request("screen");
-        if (isLeft) await lock.release();
-        setAwake("kept");
-        lock.addEventListener("release", () => setAwake("not-kept"));
-      } catch {
-        setAwake("not-kept");
-      }
+      // A phone that saves its battery refuses; then its screen goes dark as usual.
+      lock = await navigator.wakeLock.request("screen").catch(() => undefined);
+      if (isLeft) await lock?.release();
     };
     void ask();
     document.addEventListener("visibilitychange", ask);
@@ -27,5 +19,4 @@ export function useKeepAwake(): KeepAwake {
       void lock?.release();
     };
   }, []);
-  return awake;
 }

@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import { readKept, writeKept } from "#app/days/run/post/kept-on-phone.ts";
-import { type KeepAwake, useKeepAwake } from "#app/days/run/post/use-keep-awake.ts";
+import { useKeepAwake } from "#app/days/run/post/use-keep-awake.ts";
+import { useOpenOffline } from "#app/days/run/post/use-open-offline.ts";
 import type { RunReading } from "#app/days/run/run-reading.server.ts";
 import { type DayFacts, useDayFacts } from "#app/days/run/taps/use-day-facts.ts";
 import { type RunProgress, runProgress } from "#core/day/run/run-progress.ts";
@@ -19,7 +20,6 @@ export interface Post extends DayFacts {
   readonly setLight: (light: Light) => void;
   readonly hasSound: boolean;
   readonly setSound: (hasSound: boolean) => void;
-  readonly awake: KeepAwake;
 }
 
 const LIGHT_KEY = "pale-morning-light";
@@ -38,6 +38,8 @@ export function usePost(reading: RunReading): Post {
     setIsReady(true);
   }, [personKey]);
   const { day, fileId, known: loaded, forecast, now } = reading;
+  useOpenOffline(day.id);
+  useKeepAwake();
   const facts = useDayFacts({ dayId: day.id, fileId, loaded, forecast, person, now });
   return {
     ...facts,
@@ -59,6 +61,5 @@ export function usePost(reading: RunReading): Post {
       writeKept(SOUND_KEY, next ? "on" : "off");
       setSoundHere(next);
     },
-    awake: useKeepAwake(),
   };
 }

@@ -27,7 +27,8 @@ export function Water({ scald: { water, lately }, band, setCelsius, skinCeiling,
           {water ? show.temperature(water.celsius) : "Not read yet"}
         </p>
         <p className="yard-soft text-right">
-          {water && <>read {ago(now - water.at)}, </>}set to {show.temperature(setCelsius)}
+          {water && <span className="block whitespace-nowrap">read {ago(now - water.at)}</span>}
+          <span className="whitespace-nowrap">set to {show.temperature(setCelsius)}</span>
         </p>
       </div>
       {isTooHot && (

@@ -12,9 +12,13 @@ export type SentTap =
 const PATIENCE_MILLISECONDS = 8000;
 
 /** Sends one thing that waits; its answer carries what is new since `after`. */
-export async function sendTap(dayId: number, tap: WaitingTap, after: number): Promise<SentTap> {
+export async function sendTap(
+  { dayId, fileId }: { readonly dayId: number; readonly fileId: string },
+  tap: WaitingTap,
+  after: number,
+): Promise<SentTap> {
   const { undoes, refusal: _refusal, ...said } = tap;
-  const fields = undoes === undefined ? said : { entryId: undoes, device: said.device };
+  const fields = undoes === undefined ? { ...said, file: fileId } : { entryId: undoes, device: said.device };
   const body = new FormData();
   for (const [name, value] of Object.entries({ ...fields, after, answer: "json" }))
     if (value !== undefined) body.set(name, String(value));

@@ -26,6 +26,8 @@ export const TapForm = z.object({
   bags: optionalNumber,
   word: z.string().max(40).optional(),
   of: entryId.optional(),
+  /** The data file that the phone means; a page without JavaScript names none. */
+  file: z.string().max(32).optional(),
   /** The last change that the phone knows of: its answer carries what came after. */
   after: z.string().default("0"),
   answer: z.enum(["json"]).optional(),

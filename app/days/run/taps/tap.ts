@@ -22,7 +22,8 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   const { farm, day } = requireDay(here, params.dayId);
   const tap = TapForm.safeParse(Object.fromEntries(await formFields(request)));
   if (!tap.success) throw data("That count can't be read. Reload the page.", { status: 400 });
-  const { answer, after, entryId, at: tappedAt, ...said } = tap.data;
+  const { answer, after, entryId, file, at: tappedAt, ...said } = tap.data;
+  if (file !== undefined && file !== here.file.run.fileId()) return new Response(OTHER_FILE, { status: 409 });
   const fault = factFault({
     ...said,
     birds: said.birds,
@@ -60,6 +61,9 @@ export async function action({ context, request, params }: Route.ActionArgs) {
     ? Response.json({ ...run.news(day.id, known), after: known })
     : redirect(`/days/${day.id}/run`, 303);
 }
+
+/** A farm that was made anew must not receive what was tapped for the one before. */
+const OTHER_FILE = "These taps are for another data file than the one this computer has open now.";
 
 const STARTS_THE_DAY: ReadonlySet<string> = new Set([
   "bird",

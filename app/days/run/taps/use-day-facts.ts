@@ -67,7 +67,7 @@ export function useDayFacts({ dayId, fileId, loaded, forecast: loadedForecast, p
   );
   const isConnected = useLiveLink({ dayId, fileId, cursor, hear });
 
-  const queue = useQueue({ dayId, key: waitingKey(fileId, dayId), person, cursor, learn, clock });
+  const queue = useQueue({ dayId, fileId, key: waitingKey(fileId, dayId), person, cursor, learn, clock });
   const { waiting, isReached, ...rest } = queue;
   const facts = useMemo(() => shownFacts(known, waiting), [known, waiting]);
   return { ...rest, facts, forecast, waiting, isConnected: isConnected && isReached, now: clock.shown };
@@ -81,7 +81,7 @@ interface Queue extends Omit<Sender, "keep" | "setReached"> {
 }
 
 /** What was tapped on this phone and is not answered yet. */
-function useQueue({ dayId, key, person, cursor, learn, clock }: Queue) {
+function useQueue({ dayId, fileId, key, person, cursor, learn, clock }: Queue) {
   const [waiting, setWaiting] = useState<readonly WaitingTap[]>([]);
   const [isKept, setIsKept] = useState(true);
   const [isReached, setReached] = useState(true);
@@ -93,7 +93,7 @@ function useQueue({ dayId, key, person, cursor, learn, clock }: Queue) {
     },
     [key],
   );
-  const send = useSender({ dayId, key, cursor, learn, keep, setReached });
+  const send = useSender({ dayId, fileId, key, cursor, learn, keep, setReached });
   useEffect(() => setWaiting(readWaiting(key)), [key]);
 
   const tap = useCallback(
@@ -136,6 +136,7 @@ function useQueue({ dayId, key, person, cursor, learn, clock }: Queue) {
 
 interface Sender {
   readonly dayId: number;
+  readonly fileId: string;
   readonly key: string;
   readonly cursor: () => number;
   readonly learn: (news: NewsAfter) => void;
@@ -144,7 +145,7 @@ interface Sender {
 }
 
 /** Sends what waits, one after another, every few seconds and at once when the signal is back. */
-function useSender({ dayId, key, cursor, learn, keep, setReached }: Sender): () => void {
+function useSender({ dayId, fileId, key, cursor, learn, keep, setReached }: Sender): () => void {
   const isSending = useRef(false);
   const send = useCallback(async () => {
     if (isSending.current) return;
@@ -153,7 +154,7 @@ function useSender({ dayId, key, cursor, learn, keep, setReached }: Sender): () 
     try {
       for (let one = next(); one; one = next()) {
         const { entryId } = one;
-        const sent = await sendTap(dayId, one, cursor());
+        const sent = await sendTap({ dayId, fileId }, one, cursor());
         setReached(sent.outcome !== "not-reached");
         if (sent.outcome === "not-reached") break;
         if (sent.outcome === "kept") learn(sent.news);
@@ -166,7 +167,7 @@ function useSender({ dayId, key, cursor, learn, keep, setReached }: Sender): () 
     } finally {
       isSending.current = false;
     }
-  }, [dayId, key, cursor, learn, keep, setReached]);
+  }, [dayId, fileId, key, cursor, learn, keep, setReached]);
   useEffect(() => {
     const retry = () => void send();
     retry();

@@ -48,6 +48,8 @@ const SCREENS = {
     "/days",
     "/days/1/run",
     "/days/3/run",
+    "/days/1/run/log",
+    "/days/3/run/log",
     "/days/1/rest",
     "/days/3/rest",
     "/days/3/pack",

@@ -179,9 +179,12 @@ interface MoreProps {
 export function More({ dayId, light, onLight }: MoreProps) {
   const link = `grid place-content-center rounded-sheet ${PLAIN_BUTTON}`;
   return (
-    <nav aria-label="More" className="grid grid-cols-3 gap-3">
+    <nav aria-label="More" className="grid grid-cols-2 gap-3 md:grid-cols-4">
       <Link to={`/days/${dayId}/plan`} className={link}>
         Plan
+      </Link>
+      <Link to={`/days/${dayId}/run/log`} className={link}>
+        Log
       </Link>
       <Link to={`/days/${dayId}/rest`} className={link}>
         Rest

@@ -14,7 +14,7 @@ import { STATION_NUMBER, type Station } from "#core/processing-line/line-station
 import { quantile } from "#core/processing-line/line-tally.ts";
 
 /** Replications that are looked at as they stand. */
-const DRAWN = 48;
+const DRAWN = 32;
 
 /** Replications that agree with the taps, drawn by their weights, as they stand now. */
 export interface LineNow {

@@ -14,7 +14,7 @@ import { dayDraw, replicationKey } from "#core/processing-line/line-draws.ts";
 import { beginReplication, playOn } from "#core/processing-line/line-run.ts";
 
 /** Replications of one forecast: first some at the usual pace of days, then more at the pace that these point to. */
-export const FORECAST_REPLICATIONS = 600;
+export const FORECAST_REPLICATIONS = 500;
 const PILOT_SHARE = 1 / 4;
 /** Of the later ones, one in so many still has a pace as days usually have: what the first few did not see is not shut out. */
 const USUAL_PACE_EVERY = 6;
@@ -26,7 +26,7 @@ const LEAST_SD_LN = 0.03;
 const LATEST_COUNT_SD = 1;
 const EARLIER_COUNT_SD = 2;
 /** One that is further from the taps by so many logarithms than enough others is not played to its end. */
-const OUT_OF_THE_QUESTION = 10;
+const OUT_OF_THE_QUESTION = 7;
 /**
  * Degrees of freedom of the t distribution by which distances weigh: a day that differs from the model in one of its posts
  * leaves the others their say. Our choice.

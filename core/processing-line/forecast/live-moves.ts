@@ -22,8 +22,8 @@ export interface LiveMove {
 }
 
 /** Replications that choose what is worth a closer look. */
-const FIRST_LOOK = 12;
-const LOOKED_AT = 6;
+const FIRST_LOOK = 8;
+const LOOKED_AT = 5;
 const MOST_MOVES = 2;
 /** Less is not worth moving for. */
 const LEAST_SAVED_MINUTES = 3;

@@ -29,7 +29,7 @@ export function StationColumns({ post }: { post: Post }) {
                 <p>
                   {waiting} {waiting === 1 ? "waits" : "wait"}
                 </p>
-                <Dots count={waiting} color="var(--yard-soft)" label="waiting" />
+                <Dots count={waiting} color="var(--yard-soft)" label="waiting" isHollow />
               </>
             )}
           </Column>
@@ -62,7 +62,14 @@ function Column({ title, line, isJam, children }: ColumnProps) {
   );
 }
 
-function Dots({ count, color, label }: { count: number; color: string; label: string }) {
+interface DotsProps {
+  count: number;
+  color: string;
+  label: string;
+  isHollow?: boolean;
+}
+
+function Dots({ count, color, label, isHollow = false }: DotsProps) {
   if (count > MOST_DOTS)
     return (
       <p className="font-mono text-3xl" style={{ color }}>
@@ -72,7 +79,11 @@ function Dots({ count, color, label }: { count: number; color: string; label: st
   return (
     <p className="flex flex-wrap gap-1" role="img" aria-label={`${count} ${label}`}>
       {Array.from({ length: count }, (_, index) => (
-        <span key={index} className="size-5 rounded-full" style={{ background: color }} />
+        <span
+          key={index}
+          className="size-5 rounded-full"
+          style={{ border: `4px solid ${color}`, background: isHollow ? undefined : color }}
+        />
       ))}
     </p>
   );

@@ -1,6 +1,7 @@
 import type { ReactNode } from "react";
 import { Link } from "react-router";
 import type { Post } from "#app/days/run/post/use-post.ts";
+import type { ShownFact } from "#app/days/run/taps/known-facts.ts";
 import { lastOwn } from "#app/days/run/taps/use-day-facts.ts";
 import { isPressedIn, useHotkeys } from "#app/ui/use-hotkeys.ts";
 import { FACT_WORDS } from "#app/words/run-words.ts";
@@ -51,34 +52,48 @@ export function PostScreen({ post, title, undoes, keys, caution, children }: Pos
         )}
       </div>
       <div className="grid min-h-0 content-start gap-3">{children}</div>
-      <footer className="grid gap-2">
-        <div className="grid grid-cols-2 gap-3">
-          <button
-            type="button"
-            className="yard-key yard-card disabled:opacity-60"
-            disabled={!undo}
-            onClick={undo}
-          >
-            {last ? (
-              <>
-                Undo
-                <span className="yard-soft block text-base font-normal">{FACT_WORDS[last.kind](last)}</span>
-              </>
-            ) : (
-              "Nothing to undo"
-            )}
-          </button>
-          <Link
-            reloadDocument
-            to={`/days/${reading.day.id}/run`}
-            className="yard-key yard-card grid place-content-center text-center"
-          >
-            All posts
-          </Link>
-        </div>
-        <p className="yard-soft text-sm">{caution}</p>
-      </footer>
+      <PostFoot dayId={reading.day.id} last={last} undo={undo} caution={caution} />
     </div>
+  );
+}
+
+interface PostFootProps {
+  dayId: number;
+  last: ShownFact | undefined;
+  undo: (() => void) | undefined;
+  caution: string;
+}
+
+/** The way back from a slip, the way out, and what to take care of. */
+function PostFoot({ dayId, last, undo, caution }: PostFootProps) {
+  return (
+    <footer className="grid gap-2">
+      <div className="grid grid-cols-2 gap-3">
+        <button
+          type="button"
+          className="yard-key yard-card disabled:opacity-60"
+          disabled={!undo}
+          onClick={undo}
+        >
+          {last ? (
+            <>
+              Undo
+              <span className="yard-soft block text-base font-normal">{FACT_WORDS[last.kind](last)}</span>
+            </>
+          ) : (
+            "Nothing to undo"
+          )}
+        </button>
+        <Link
+          reloadDocument
+          to={`/days/${dayId}/run`}
+          className="yard-key yard-card grid place-content-center text-center"
+        >
+          All posts
+        </Link>
+      </div>
+      <p className="yard-soft text-sm">{caution}</p>
+    </footer>
   );
 }
 

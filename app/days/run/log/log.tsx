@@ -1,0 +1,235 @@
+import { DayHead } from "#app/days/leaves.tsx";
+import { chillLog, tappedBy } from "#app/days/run/log/log-rows.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
+import { DataTable } from "#app/ui/data-table.tsx";
+import { ButtonLink, EmptyPlace, Page, Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { batchesInWords } from "#app/words/lot-words.ts";
+import { FACT_WORDS, LOOK_WORDS, MARK_WORDS } from "#app/words/run-words.ts";
+import { plural } from "#app/words/show.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { LOOKS, MARKS } from "#core/day/run/day-fact.ts";
+import { marksNow } from "#core/day/run/marks-now.ts";
+import { runProgress } from "#core/day/run/run-progress.ts";
+import { birdsOf } from "#core/processing-line/line-day.ts";
+import type { Route } from "./+types/log.ts";
+
+export const meta = () => [{ title: "Log of the day · Pale Morning" }];
+
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { day, lots } = requireDay(here, params.dayId);
+  const facts = here.file.run.facts(day.id);
+  const kept = here.file.keptPlan(day.id);
+  const { startedAt, firstBirdAt, lastBirdAt, finishedAt, done, pausedMinutes } = runProgress(
+    facts,
+    birdsOf(day),
+    here.now(),
+  );
+  return {
+    dayId: day.id,
+    processedOn: day.processedOn,
+    line: `${plural(done, "bird")} of ${batchesInWords(lots)}`,
+    facts,
+    times: { startedAt, firstBirdAt, lastBirdAt, finishedAt, pausedMinutes },
+    planned: kept && { startAt: kept.startAt, likelyAt: kept.likelyAt },
+    feedOff: lots.map(({ id, batchName }) => ({
+      batchName,
+      plannedAt: kept?.lots.find(({ lotId }) => lotId === id)?.feedOffAt,
+    })),
+  };
+}
+
+/** What was tapped of a day, in order, to be read afterwards and kept in a binder. */
+export default function Log({ loaderData }: Route.ComponentProps) {
+  const { dayId, processedOn, line, facts } = loaderData;
+  return (
+    <Page>
+      <DayHead dayId={dayId} processedOn={processedOn} line={line} />
+      {facts.length === 0 ? (
+        <EmptyPlace
+          heading="Nothing tapped yet"
+          action={<ButtonLink to={`/days/${dayId}/run`}>Go to the run</ButtonLink>}
+        >
+          <p>Feed-off times, ice, temperatures, marks, and counts come here as phones tap them on the day.</p>
+          <p>Print it for your binder, or take it along as CSV.</p>
+        </EmptyPlace>
+      ) : (
+        <div className="grid gap-4 lg:grid-cols-2 lg:items-start">
+          <Times {...loaderData} />
+          <Chill facts={facts} />
+          <Marks facts={facts} />
+          <Who facts={facts} />
+          <Everything dayId={dayId} facts={facts} />
+        </div>
+      )}
+    </Page>
+  );
+}
+
+type Loaded = Route.ComponentProps["loaderData"];
+type WithFacts = Pick<Loaded, "facts">;
+
+/** When things happened, beside when they were planned. */
+function Times({ times, planned, feedOff, facts }: Loaded) {
+  const show = useShow();
+  const at = (instant: number | undefined) => (instant === undefined ? "—" : show.dayTime(instant));
+  const pulled = facts.findLast(({ kind }) => kind === "feed-off")?.at;
+  const rows = [
+    ...feedOff.map(({ batchName, plannedAt }) => ({
+      what: `Feed off, ${batchName}`,
+      planned: at(plannedAt),
+      real: at(pulled),
+    })),
+    { what: "First bird", planned: at(planned?.startAt), real: at(times.startedAt) },
+    { what: "First bird in the chill", planned: "—", real: at(times.firstBirdAt) },
+    {
+      what: times.finishedAt === undefined ? "Last bird in the chill so far" : "Last bird in the chill",
+      planned: at(planned?.likelyAt),
+      real: at(times.lastBirdAt),
+    },
+    { what: "Finished", planned: "—", real: at(times.finishedAt) },
+    { what: "Pauses", planned: "—", real: show.minutes(Math.round(times.pausedMinutes)) },
+  ];
+  return (
+    <Sheet heading="Hours">
+      <div className="py-1">
+        <DataTable
+          caption="Hours, planned and as they were"
+          columns={[
+            { head: "What", cell: ({ what }) => what },
+            { head: "Planned", cell: (row) => row.planned, isNumber: true, isOneLine: true },
+            { head: "On the day", cell: ({ real }) => real, isNumber: true, isOneLine: true },
+          ]}
+          rows={rows}
+          keyOf={({ what }) => what}
+        />
+      </div>
+    </Sheet>
+  );
+}
+
+function Chill({ facts }: WithFacts) {
+  const show = useShow();
+  const rows = chillLog(facts);
+  return (
+    <Sheet heading="Chill log">
+      <div className="py-1">
+        {rows.length === 0 ? (
+          <p>No temperature was read and no ice was counted. The chill tanks' post takes both.</p>
+        ) : (
+          <DataTable
+            caption="Ice, and temperatures of tanks and carcasses"
+            columns={[
+              { head: "Time", cell: ({ at }) => show.time(at), isOneLine: true },
+              { head: "Tank", cell: ({ number }) => number ?? 1, isNumber: true },
+              { head: "What", cell: ({ kind, bags }) => CHILL_WORDS[kind](bags) },
+              {
+                head: "Temperature",
+                cell: ({ celsius }) => (celsius === undefined ? "" : show.temperature(celsius)),
+                isNumber: true,
+                isOneLine: true,
+              },
+              { head: "Who", cell: ({ person }) => person },
+            ]}
+            rows={rows}
+            keyOf={({ entryId }) => entryId}
+          />
+        )}
+      </div>
+    </Sheet>
+  );
+}
+
+const CHILL_WORDS = {
+  ice: (bags: number | undefined) => plural(bags ?? 0, "bag of ice", "bags of ice"),
+  "tank-temperature": () => "water",
+  "carcass-temperature": () => "thickest breast",
+} as const;
+
+function Marks({ facts }: WithFacts) {
+  const { birds, marks, looks, hints } = marksNow(facts);
+  const rows = [
+    ...MARKS.map((mark) => ({ what: MARK_WORDS[mark].name, count: marks[mark] })),
+    ...LOOKS.map((look) => ({ what: LOOK_WORDS[look], count: looks[look] })),
+  ].filter(({ count }) => count > 0);
+  return (
+    <Sheet heading="Marks and inspection">
+      <div className="grid gap-3 py-1">
+        {rows.length === 0 && <p>Nothing was marked.</p>}
+        {rows.length > 0 && (
+          <DataTable
+            caption={`Of ${plural(birds, "bird")}`}
+            columns={[
+              { head: "What", cell: ({ what }) => what },
+              { head: "Birds", cell: ({ count }) => count, isNumber: true },
+            ]}
+            rows={rows}
+            keyOf={({ what }) => what}
+          />
+        )}
+        {hints.map((mark) => (
+          <p key={mark}>
+            <strong>{MARK_WORDS[mark].name}.</strong> {MARK_WORDS[mark].hint}
+          </p>
+        ))}
+      </div>
+    </Sheet>
+  );
+}
+
+/** What each person's phone tapped, and how long from its first to its last. */
+function Who({ facts }: WithFacts) {
+  const show = useShow();
+  const rows = tappedBy(facts);
+  return (
+    <Sheet heading="By person">
+      <div className="py-1">
+        <DataTable
+          caption="Birds that each person tapped"
+          columns={[
+            { head: "Who", cell: ({ person }) => (person === "" ? "no one named" : person) },
+            { head: "What", cell: ({ what }) => what },
+            { head: "Birds", cell: ({ birds }) => birds, isNumber: true },
+            {
+              head: "Minutes a bird",
+              cell: ({ birds, from, to }) =>
+                birds > 1 ? show.decimal((to - from) / MINUTE / (birds - 1), 1) : "",
+              isNumber: true,
+            },
+          ]}
+          rows={rows}
+          keyOf={({ person, what }) => `${person} ${what}`}
+        />
+      </div>
+    </Sheet>
+  );
+}
+
+function Everything({ dayId, facts }: WithFacts & { dayId: number }) {
+  const show = useShow();
+  return (
+    <Sheet
+      heading="Everything"
+      beside={<a href={`/days/${dayId}/log.csv`}>As CSV</a>}
+      className="lg:col-span-2"
+    >
+      <details>
+        <summary className="underline">All {facts.length} taps, in order</summary>
+        <ol className="pt-2">
+          {facts.map((fact) => (
+            <li key={fact.entryId} className="flex gap-4">
+              <span className="font-mono">{show.dayTime(fact.at)}</span>
+              <span>
+                {FACT_WORDS[fact.kind](fact)}
+                {fact.celsius !== undefined && ` ${show.temperature(fact.celsius)}`}
+                {fact.person !== "" && fact.kind !== "stands" && ` · ${fact.person}`}
+              </span>
+            </li>
+          ))}
+        </ol>
+      </details>
+    </Sheet>
+  );
+}

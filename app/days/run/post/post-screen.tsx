@@ -51,7 +51,7 @@ export function PostScreen({ post, title, undoes, keys, caution, children }: Pos
           </p>
         )}
       </div>
-      <div className="grid min-h-0 content-start gap-3">{children}</div>
+      <div className="grid auto-rows-max content-start gap-3">{children}</div>
       <PostFoot dayId={reading.day.id} last={last} undo={undo} caution={caution} />
     </div>
   );

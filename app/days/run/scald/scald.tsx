@@ -72,8 +72,10 @@ export default function Scald({ loaderData }: Route.ComponentProps) {
       ) : (
         <DipLoads loads={loads} isDisabled={!post.isReady} onDip={dip} />
       )}
-      <Learned scald={scald} setCelsius={lot.scald.bathCelsius} />
-      <ChangeWater scald={scald} every={changeWaterBirds} onChange={change} />
+      <div className="grid grid-cols-2 gap-3">
+        <Learned scald={scald} setCelsius={lot.scald.bathCelsius} />
+        <ChangeWater scald={scald} every={changeWaterBirds} onChange={change} />
+      </div>
     </PostScreen>
   );
 }

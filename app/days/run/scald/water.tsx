@@ -50,7 +50,7 @@ export function Water({ scald: { water, lately }, band, setCelsius, skinCeiling,
 }
 
 const WIDTH = 340;
-const HEIGHT = 72;
+const HEIGHT = 44;
 
 function LastTenMinutes({
   lately,

@@ -64,7 +64,8 @@ async function writeServiceWorker(needed: ReadonlySet<string>): Promise<void> {
         // A day's yard screens must open where there is no signal. No other page is kept: some of them show money.
         // This function is written into the worker as it stands, so it may name nothing from outside.
         urlPattern: ({ url, sameOrigin }) =>
-          sameOrigin && /^\/days\/\d+\/run(\/(cones|scald|table|look|chill|board))?$/.test(url.pathname),
+          sameOrigin &&
+          /^\/days\/\d+\/run(\/(cones|scald|table|look|chill|alone|board))?$/.test(url.pathname),
         handler: "NetworkFirst",
         options: {
           cacheName: "yard-screens",

@@ -56,6 +56,7 @@ export default [
   route("days/:dayId/run/table", "days/run/table/table.tsx"),
   route("days/:dayId/run/look", "days/run/look/look.tsx"),
   route("days/:dayId/run/chill", "days/run/chill/chill.tsx"),
+  route("days/:dayId/run/alone", "days/run/alone/alone.tsx"),
   route("days/:dayId/run/board", "days/run/board/board.tsx"),
   route("days/:dayId/run/log", "days/run/log/log.tsx"),
   route("days/:dayId/log.csv", "days/run/log/log-csv.ts"),

@@ -62,6 +62,8 @@ function stop(signal: string): void {
   log.info({ signal }, "stopping");
   server.close(() => process.exit(0));
   server.closeIdleConnections();
+  // The live links of running days never end by themselves.
+  setTimeout(() => server.closeAllConnections(), 1000).unref();
   setTimeout(() => process.exit(0), 5000).unref();
 }
 // npm passes no signal on to a shell's child: when it is ended, this process is left to another parent.

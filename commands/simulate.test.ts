@@ -76,6 +76,13 @@ test("a day that has begun is forecast from its taps, and taps that can't be are
   expect(answer.lastInChillMinutes.p50).toBeGreaterThan(plan.lastInChillMinutes.p50);
   expect(answer.chillMinutes.slice(0, 2)).toEqual([60, 60]);
   expect(Array.isArray(answer.moves)).toBe(true);
+  const paused = simulate(DAY, [
+    { kind: "start", minute: 10 },
+    { kind: "pause", minute: 30 },
+    { kind: "resume", minute: 75 },
+  ]).answer;
+  expect(paused.nowMinute).toBe(75);
+  expect(paused.lastInChillMinutes.p50 - plan.lastInChillMinutes.p50).toBeGreaterThan(40);
 
   expect(simulate(DAY, [{ kind: "egg", minute: -3 }])).toMatchObject({
     status: 2,

@@ -3,6 +3,8 @@ import { parseArgs } from "node:util";
 import type { LineFile } from "#app/days/plan/file/line-file.ts";
 import { readLineFile } from "#app/days/plan/file/read-line-file.ts";
 import { readSoFar } from "#commands/so-far-file.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { dayAsRun } from "#core/day/run/day-as-run.ts";
 import { bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
 import type { DaySoFar } from "#core/processing-line/forecast/forecast-answer.ts";
 import { liveForecast } from "#core/processing-line/forecast/live-forecast.ts";
@@ -40,11 +42,12 @@ function answerOfFiles(dayPath: string): { answer: object } | { problems: string
   if (tapsText === undefined) return { problems: [`can't read ${tapsPath}`] };
   const soFar = readSoFar(tapsText, read.day);
   if ("problems" in soFar) return soFar;
-  const last = Math.max(0, ...soFar.taps.map(({ minute }) => minute));
+  const last = (soFar.facts.at(-1)?.at ?? 0) / MINUTE;
   const nowMinute = values.now === undefined ? last : Number(values.now);
   if (!(nowMinute >= last && nowMinute <= 2880))
     return { problems: [`--now must be a minute from the last tap, ${last}, to 2880`] };
-  return { answer: soFarAnswer(read.day, read.file, { nowMinute, taps: soFar.taps }) };
+  const { day, soFar: known } = dayAsRun(read.day, soFar.facts, { startAt: 0, now: nowMinute * MINUTE });
+  return { answer: soFarAnswer(day, read.file, known) };
 }
 
 function textOf(file: string): string | undefined {

@@ -1,10 +1,26 @@
 import { z } from "zod";
-import { MILESTONES, type MilestoneTap } from "#core/processing-line/forecast/milestone.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { type DayFact, type FactKind, plainFact } from "#core/day/run/day-fact.ts";
+import { MILESTONES, type Milestone } from "#core/processing-line/forecast/milestone.ts";
 import { MOST_BIRDS } from "#core/processing-line/line-context.ts";
 import { birdsOf, type LineDay } from "#core/processing-line/line-day.ts";
 
 /** Taps that a file may hold: each bird of the largest day at each milestone, and as many of what is not counted. */
 const MOST_TAPS = 2 * MOST_BIRDS * MILESTONES.length;
+
+/** What a file may say beside the milestones. */
+const OTHERS = ["start", "pause", "resume"] as const;
+const KINDS = [...MILESTONES, ...OTHERS];
+const FACT_OF: Readonly<Record<Milestone, FactKind>> = {
+  kill: "kill",
+  "dip-in": "dip-in",
+  "dip-out": "dip-out",
+  plucked: "plucked",
+  table: "table",
+  chill: "bird",
+};
+const isMilestone = (kind: (typeof KINDS)[number]): kind is Milestone =>
+  MILESTONES.some((milestone) => milestone === kind);
 
 const minute = z
   .number("must be a number")
@@ -15,7 +31,7 @@ const minute = z
 const SoFarFile = z
   .array(
     z.strictObject({
-      kind: z.enum(MILESTONES, `must be one of ${MILESTONES.join(", ")}`),
+      kind: z.enum(KINDS, `must be one of ${KINDS.join(", ")}`),
       minute,
       birds: z
         .number("must be a number")
@@ -28,8 +44,8 @@ const SoFarFile = z
   )
   .max(MOST_TAPS, `must be at most ${MOST_TAPS} taps`);
 
-/** The taps of a file, or what is wrong with them. */
-export function readSoFar(text: string, day: LineDay): { taps: MilestoneTap[] } | { problems: string[] } {
+/** The taps of a file as facts of a day that starts at 0, in order of time; or what is wrong with them. */
+export function readSoFar(text: string, day: LineDay): { facts: DayFact[] } | { problems: string[] } {
   let json: unknown;
   try {
     json = JSON.parse(text);
@@ -39,13 +55,18 @@ export function readSoFar(text: string, day: LineDay): { taps: MilestoneTap[] } 
   const read = SoFarFile.safeParse(json);
   if (!read.success)
     return { problems: read.error.issues.map(({ path, message }) => `taps ${path.join(".")}: ${message}`) };
-  const taps = read.data.map(({ kind, ...tap }) => ({ milestone: kind, ...tap }));
   const birds = birdsOf(day);
-  const tooMany = MILESTONES.filter(
-    (milestone) =>
-      taps.filter((tap) => tap.milestone === milestone).reduce((sum, tap) => sum + tap.birds, 0) > birds,
-  );
-  return tooMany.length > 0
-    ? { problems: tooMany.map((milestone) => `taps: more birds at ${milestone} than the day's ${birds}`) }
-    : { taps };
+  const countOf = (milestone: Milestone) =>
+    read.data.reduce((sum, tap) => (tap.kind === milestone ? sum + tap.birds : sum), 0);
+  const tooMany = MILESTONES.filter((milestone) => countOf(milestone) > birds);
+  if (tooMany.length > 0)
+    return {
+      problems: tooMany.map((milestone) => `taps: more birds at ${milestone} than the day's ${birds}`),
+    };
+  const facts = read.data.map(({ kind, minute: at, birds: count }, index) => ({
+    ...plainFact(isMilestone(kind) ? FACT_OF[kind] : kind, at * MINUTE),
+    entryId: `tap-${index}`,
+    birds: count,
+  }));
+  return { facts: facts.toSorted((one, other) => one.at - other.at) };
 }

@@ -7,7 +7,7 @@ test.use({ isDemo: true, clock: "2026-09-19T11:00:00Z" });
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
 const TABLET = { viewport: { width: 1280, height: 800 } };
 const BIRDS = 20;
-const POSTS = ["cones", "scald", "table", "look", "chill"];
+const POSTS = ["cones", "scald", "table", "look", "chill", "alone"];
 
 /** A phone of its own: another browser's storage, at one of the day's posts. */
 async function phoneAt(browser: Browser, url: string, post: string, device: object = PHONE): Promise<Page> {

@@ -10,6 +10,7 @@ const POSTS = [
   { path: "table", name: "Evisceration table", line: "birds and marks" },
   { path: "look", name: "Inspect", line: "for sale, or why not" },
   { path: "chill", name: "Chill tanks", line: "birds, ice, temperatures" },
+  { path: "alone", name: "One phone for all", line: "cones, scald, table, chill" },
   { path: "board", name: "Board", line: "for a tablet on the wall" },
 ] as const;
 

@@ -28,8 +28,12 @@ interface StateProps {
 export const tapOf = ({ isReady, tap }: Post) =>
   isReady ? (kind: FactKind) => void tap({ kind }) : undefined;
 
-/** What this page's own Undo takes back. */
+/** Kinds that are tapped on this page: the last of this phone's is what its Undo takes back. */
 const COUNTED_HERE: readonly FactKind[] = ["start", "bird", "pause", "resume", "note", "finish", "stands"];
+
+/** What Undo takes back; before JavaScript has taken over, the last tap of all. */
+export const lastCounted = ({ isReady, facts }: Post) =>
+  isReady ? lastOwn(facts, COUNTED_HERE) : facts.at(-1);
 
 export function RunHead({ post: { reading, progress } }: { post: Post }) {
   const show = useShow();
@@ -69,10 +73,10 @@ export function BeforeTheStart({ post, ids }: StateProps) {
 
 /** While birds come: one large button, what was tapped last to undo, a pause, and when they are likely done. */
 export function AtWork({ post, ids }: StateProps) {
-  const { progress, reading, facts } = post;
+  const { progress, reading } = post;
   const isPaused = progress.state === "paused";
   const dayId = reading.day.id;
-  const last = post.isReady ? lastOwn(facts, COUNTED_HERE) : facts.at(-1);
+  const last = lastCounted(post);
   return (
     <>
       <TapButton

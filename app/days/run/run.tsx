@@ -1,10 +1,20 @@
 import { Form } from "react-router";
+import { AskAboutBirds } from "#app/days/run/post/ask-about-birds.tsx";
 import { Unsent } from "#app/days/run/post/post-screen.tsx";
 import { usePost } from "#app/days/run/post/use-post.ts";
 import { Posts, WhoHasIt, WhoIsWhere } from "#app/days/run/posts.tsx";
 import { BirdStrip, Lately, PLAIN_BUTTON, TapButton, UndoTap } from "#app/days/run/run-board.tsx";
 import { runReading } from "#app/days/run/run-reading.server.ts";
-import { AtWork, BeforeTheStart, Finished, More, RunHead, RunSky, tapOf } from "#app/days/run/run-states.tsx";
+import {
+  AtWork,
+  BeforeTheStart,
+  Finished,
+  lastCounted,
+  More,
+  RunHead,
+  RunSky,
+  tapOf,
+} from "#app/days/run/run-states.tsx";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { isPressedIn, useHotkeys } from "#app/ui/use-hotkeys.ts";
@@ -30,7 +40,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
   const post = usePost(loaderData);
   const { facts, tap, undo, progress, isReady } = post;
   const { state, done } = progress;
-  const last = facts.at(-1);
+  const last = lastCounted(post);
   const onTap = tapOf(post);
   const isOpen = state === "running" || state === "paused";
   usePedal(isOpen && isReady, {
@@ -43,6 +53,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
       <RunHead post={post} />
       <BirdStrip done={done} planned={birds} />
       <Unsent post={post} />
+      <AskAboutBirds post={post} />
       {state === "not-started" && <BeforeTheStart post={post} ids={ids} />}
       {isOpen && <AtWork post={post} ids={ids} />}
       {state === "finished" && <Finished post={post} />}

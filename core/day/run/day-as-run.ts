@@ -60,7 +60,12 @@ export function dayAsRun(
 }
 
 /** When the first bird was killed, as far as it can be known; undefined where nothing was tapped. */
-function begunOf({ lots }: LineDay, facts: readonly DayFact[], startAt: number): number | undefined {
+function begunOf(
+  { lots, setUpMinutes }: LineDay,
+  facts: readonly DayFact[],
+  startAt: number,
+): number | undefined {
+  const plannedAt = startAt + setUpMinutes * MINUTE;
   const firstOf = (kind: FactKind) => facts.find((fact) => fact.kind === kind)?.at;
   const killedAt = firstOf("kill");
   if (killedAt !== undefined) return killedAt;
@@ -69,7 +74,11 @@ function begunOf({ lots }: LineDay, facts: readonly DayFact[], startAt: number):
   const throughMinutes = throughLine(lots[0]!);
   // A day that its first bird in the chill has started began when that bird was killed.
   if (chilledAt !== undefined && (startedAt === undefined || chilledAt - startedAt < throughMinutes * MINUTE))
-    return Math.min(startedAt ?? startAt, Math.max(startAt, chilledAt - throughMinutes * MINUTE), chilledAt);
+    return Math.min(
+      startedAt ?? plannedAt,
+      Math.max(plannedAt, chilledAt - throughMinutes * MINUTE),
+      chilledAt,
+    );
   return startedAt;
 }
 

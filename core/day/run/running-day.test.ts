@@ -15,6 +15,7 @@ import { marksNow } from "#core/day/run/marks-now.ts";
 import { pacesNow } from "#core/day/run/paces-now.ts";
 import { type ScaldSetting, scaldNow } from "#core/day/run/scald-now.ts";
 import { tanksNow } from "#core/day/run/tanks-now.ts";
+import { tappedTwice } from "#core/day/run/tapped-twice.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import { ORDINARY_DAY } from "#core/processing-line/line-days-of-tests.ts";
 
@@ -239,4 +240,16 @@ test("a pace at the table follows its taps slowly, and a wait for birds is no pa
   expect(few.minutes).toBeGreaterThan(many.minutes);
   expect(many.minutes).toBeCloseTo(2, 0);
   expect(paceOf(tapsOf(5, 20))).toBeUndefined();
+});
+
+test("a bird that two phones tapped within two seconds is asked about on the later one only, and not for ever", () => {
+  const at = (seconds: number) => START + seconds * SECOND;
+  const bird = (seconds: number, device: string) => fact("bird", seconds / 60, { device });
+  const [first, second] = [bird(0, "a"), bird(1.9, "b")];
+  expect(tappedTwice([first, second], "b", at(5))).toBe(second);
+  expect(tappedTwice([first, second], "a", at(5))).toBeUndefined();
+  expect(tappedTwice([first, second], "b", at(70))).toBeUndefined();
+  expect(tappedTwice([first, bird(2.1, "b")], "b", at(5))).toBeUndefined();
+  expect(tappedTwice([first, bird(1, "a")], "a", at(5))).toBeUndefined();
+  expect(tappedTwice([first, fact("table", 0.01, { device: "b" })], "b", at(5))).toBeUndefined();
 });

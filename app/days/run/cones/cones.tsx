@@ -1,12 +1,11 @@
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import { ConeTarget } from "#app/days/run/cones/cone-target.tsx";
 import { PenOffFeed } from "#app/days/run/cones/pen-off-feed.tsx";
+import { useCones } from "#app/days/run/cones/use-cones.ts";
 import { PostScreen } from "#app/days/run/post/post-screen.tsx";
-import { playTune } from "#app/days/run/post/post-sounds.ts";
 import { usePost } from "#app/days/run/post/use-post.ts";
 import { runReading } from "#app/days/run/run-reading.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
-import { BLEED_FLOOR_MILLISECONDS, type Cone, conesNow } from "#core/day/run/cones-now.ts";
 import type { Route } from "./+types/cones.ts";
 
 export const meta = () => [{ title: "Killing cones · Pale Morning" }];
@@ -20,14 +19,7 @@ const CRATE_BIRDS = 8;
 export default function Cones({ loaderData }: Route.ComponentProps) {
   const post = usePost(loaderData);
   const [isAsking, setAsking] = useState(false);
-  const [tooSoon, setTooSoon] = useState<number>();
-  const cones = conesNow(post.facts, loaderData.day.cones, post.now);
-  useReadySound(cones, post.hasSound);
-  const touch = (cone: Cone) => {
-    setTooSoon(cone.state === "bleeding" ? cone.number : undefined);
-    if (cone.state === "free") post.tap({ kind: "kill", number: cone.number });
-    if (cone.state === "past-the-floor") post.tap({ kind: "cone-out", number: cone.number });
-  };
+  const { cones, tooSoon, touch } = useCones(post);
   const caught = () => post.tap({ kind: "caught", birds: CRATE_BIRDS });
   const ask = () => setAsking((before) => !before);
   const coneKeys = Object.fromEntries(cones.map((cone) => [String(cone.number), () => touch(cone)]));
@@ -44,7 +36,7 @@ export default function Cones({ loaderData }: Route.ComponentProps) {
           <ConeTarget
             key={cone.number}
             cone={cone}
-            isRefused={tooSoon === cone.number && cone.state === "bleeding"}
+            isRefused={tooSoon === cone.number}
             isDisabled={!post.isReady}
             onTouch={() => touch(cone)}
           />
@@ -95,20 +87,4 @@ function NotThisBird({ onSay, onClose }: NotThisBirdProps) {
       </div>
     </section>
   );
-}
-
-/** A bird that was ready before this page was opened is seen, not heard. */
-const HEARD_WITHIN_MILLISECONDS = 3000;
-
-/** Calls once when a bird has bled past the floor. */
-function useReadySound(cones: readonly Cone[], hasSound: boolean): void {
-  const heard = useRef(new Set<string>());
-  useEffect(() => {
-    for (const cone of cones) {
-      if (cone.state !== "past-the-floor" || heard.current.has(cone.bird.entryId)) continue;
-      heard.current.add(cone.bird.entryId);
-      const isNew = cone.bledMilliseconds < BLEED_FLOOR_MILLISECONDS + HEARD_WITHIN_MILLISECONDS;
-      if (hasSound && isNew) playTune("cone-ready");
-    }
-  }, [cones, hasSound]);
 }

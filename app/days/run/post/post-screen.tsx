@@ -1,5 +1,6 @@
 import type { ReactNode } from "react";
 import { Link } from "react-router";
+import { AskAboutBirds } from "#app/days/run/post/ask-about-birds.tsx";
 import type { Post } from "#app/days/run/post/use-post.ts";
 import type { ShownFact } from "#app/days/run/taps/known-facts.ts";
 import { lastOwn } from "#app/days/run/taps/use-day-facts.ts";
@@ -45,6 +46,7 @@ export function PostScreen({ post, title, undoes, keys, caution, children }: Pos
       </header>
       <div className="grid gap-2">
         <Unsent post={post} />
+        <AskAboutBirds post={post} />
         {!reading.isToday && progress.state === "not-started" && (
           <p className="border-l-4 border-straw px-3 py-1">
             This day is not today. The first tap starts it all the same.

@@ -1,0 +1,28 @@
+import type { Post } from "#app/days/run/post/use-post.ts";
+import { countOf } from "#core/day/run/day-fact.ts";
+import { lotOfBird } from "#core/day/run/lot-of-bird.ts";
+import { scaldNow } from "#core/day/run/scald-now.ts";
+import type { FeatherAnswer } from "#core/scald/scald-learn.ts";
+
+/** The scald as it stands for the lot that is dipped now, and what its keys do. */
+export function useScald({ reading, facts, now, tap }: Post) {
+  const lot = reading.lots[lotOfBird(reading.lots, countOf(facts, "dip-in") + 1)]!;
+  const readings = facts.flatMap(({ kind, at, celsius }) =>
+    kind === "water" && celsius !== undefined ? [{ at, celsius }] : [],
+  );
+  const scald = scaldNow(facts, readings, lot.scald, now);
+  const loads = [...new Set([1, reading.scaldAtOnce])];
+  const dip = (birds: number) => {
+    if (!scald.dip) tap({ kind: "dip-in", birds });
+  };
+  const lift = (word: FeatherAnswer) => {
+    if (scald.dip) tap({ kind: "dip-out", birds: scald.dip.birds, word, of: scald.dip.dip.entryId });
+  };
+  const keys = {
+    ...Object.fromEntries(loads.map((birds) => [String(birds), () => dip(birds)])),
+    h: () => lift("hold"),
+    s: () => lift("slip"),
+    t: () => lift("tear"),
+  };
+  return { scald, lot, loads, dip, lift, keys };
+}

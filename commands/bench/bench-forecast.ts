@@ -1,10 +1,10 @@
 import { median } from "d3-array";
+import { dayOf } from "#commands/bench/bench-day.ts";
 import { simpleForecast } from "#commands/bench/simple-forecast.ts";
 import { liveForecast } from "#core/processing-line/forecast/live-forecast.ts";
 import type { Milestone } from "#core/processing-line/forecast/milestone.ts";
 import { watchedDay } from "#core/processing-line/forecast/watched-days-of-tests.ts";
 import { birdsOf, type LineDay } from "#core/processing-line/line-day.ts";
-import { lotOf, ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
 
 /** Played days that the forecast knows nothing of: seeds are printed, so that they can be played again. */
 const DAYS = 200;
@@ -13,20 +13,7 @@ const SHARES = [0.25, 0.5, 0.75] as const;
 /** A farm without settled days. */
 const DAY_SD_LN = 0.25;
 
-const DAY: LineDay = {
-  ...ORDINARY_DAY,
-  daySdLn: DAY_SD_LN,
-  lots: [lotOf({ birds: 120 })],
-  people: [
-    person("Tobias", ["cones", "scald", "pluck"]),
-    person("Maren", ["gut", "rinse"]),
-    person("Ines", ["gut", "rinse", "giblets"]),
-    person("Juno", ["feet", "pins", "gut"]),
-    person("Oskar", ["feet", "pins", "giblets", "rinse"]),
-  ],
-  kit: { ...ORDINARY_DAY.kit, tankBirds: 120 },
-  breaks: [{ fromMinute: 180, minutes: 40 }],
-};
+const DAY: LineDay = { ...dayOf(120), daySdLn: DAY_SD_LN, breaks: [{ fromMinute: 180, minutes: 40 }] };
 
 const TAPPED: Readonly<Record<string, readonly Milestone[]>> = {
   "chill alone": ["chill"],

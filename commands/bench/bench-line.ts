@@ -1,30 +1,17 @@
 import { median } from "d3-array";
+import { dayOf } from "#commands/bench/bench-day.ts";
 import { lineByProcesses } from "#commands/bench/line-by-processes.ts";
 import { lineByTimers } from "#commands/bench/line-by-timers.ts";
 import { bestCrew } from "#core/processing-line/alternatives/best-crew.ts";
 import { EVENTS, LAST_WORK, lineContext } from "#core/processing-line/line-context.ts";
-import { birdsOf, type LineDay, type LineLot } from "#core/processing-line/line-day.ts";
-import { lotOf, ORDINARY_DAY, person } from "#core/processing-line/line-days-of-tests.ts";
+import { birdsOf, type LineDay } from "#core/processing-line/line-day.ts";
+import { lotOf, person } from "#core/processing-line/line-days-of-tests.ts";
 import { playReplication } from "#core/processing-line/line-run.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
 import { readableReplication } from "#core/processing-line/readable-line.ts";
 
 const ROUNDS = 7;
 const CREW_MILLISECONDS = 2500;
-
-const dayOf = (birds: number, lots: readonly LineLot[] = [lotOf({ birds })]): LineDay => ({
-  ...ORDINARY_DAY,
-  lots,
-  people: [
-    person("Tobias", ["cones", "scald", "pluck"]),
-    person("Maren", ["gut", "rinse"]),
-    person("Ines", ["gut", "rinse", "giblets"]),
-    person("Juno", ["feet", "pins", "gut"]),
-    person("Oskar", ["feet", "pins", "giblets", "rinse"]),
-  ],
-  kit: { ...ORDINARY_DAY.kit, tankBirds: birds },
-  breaks: [{ fromMinute: 300, minutes: 40 }],
-});
 
 /** The line against slower tellings of the same model, by birds, and the search for a crew. */
 export async function benchLine(): Promise<void> {

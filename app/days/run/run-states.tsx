@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import type { Light, Post } from "#app/days/run/post/use-post.ts";
+import type { Post } from "#app/days/run/post/use-post.ts";
 import { PLAIN_BUTTON, TapButton, UndoTap } from "#app/days/run/run-board.tsx";
 import { lastOwn } from "#app/days/run/taps/use-day-facts.ts";
 import { Figure } from "#app/ui/figure.tsx";
@@ -173,17 +173,13 @@ export function RunSky({ post: { reading, progress, forecast, now } }: { post: P
   );
 }
 
-interface MoreProps {
-  dayId: number;
-  light: Light;
-  onLight: (light: Light) => void;
-}
-
-/** Where else to go, and a screen for full sun. */
-export function More({ dayId, light, onLight }: MoreProps) {
-  const link = `grid place-content-center rounded-sheet ${PLAIN_BUTTON}`;
+/** Where else to go, a screen for full sun, and sounds. */
+export function More({ post: { reading, light, setLight, hasSound, setSound } }: { post: Post }) {
+  const dayId = reading.day.id;
+  const key = `rounded-sheet ${PLAIN_BUTTON}`;
+  const link = `grid place-content-center ${key}`;
   return (
-    <nav aria-label="More" className="grid grid-cols-2 gap-3 md:grid-cols-4">
+    <nav aria-label="More" className="grid grid-cols-2 gap-3 md:grid-cols-5">
       <Link to={`/days/${dayId}/plan`} className={link}>
         Plan
       </Link>
@@ -193,12 +189,11 @@ export function More({ dayId, light, onLight }: MoreProps) {
       <Link to={`/days/${dayId}/rest`} className={link}>
         Rest
       </Link>
-      <button
-        type="button"
-        className={`rounded-sheet ${PLAIN_BUTTON}`}
-        onClick={() => onLight(light === "night" ? "sun" : "night")}
-      >
+      <button type="button" className={key} onClick={() => setLight(light === "night" ? "sun" : "night")}>
         {light === "night" ? "Bright screen" : "Normal screen"}
+      </button>
+      <button type="button" className={key} onClick={() => setSound(!hasSound)}>
+        {hasSound ? "Sounds off" : "Sounds on"}
       </button>
     </nav>
   );

@@ -84,7 +84,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
           onUndo={isReady ? () => undo(last) : undefined}
         />
       )}
-      <More dayId={day.id} light={post.light} onLight={post.setLight} />
+      <More post={post} />
       <p className="yard-soft text-sm">
         Scalding water, blades, drum, wet wires: know where the breaker is, and keep children away. Never
         process a sick flock: stop, isolate, call a vet.

@@ -5,11 +5,10 @@ interface Tune {
 }
 
 /** Each post has its own, so that whoever stands between two knows which one calls. */
-export const TUNES = {
+const TUNES = {
   "cone-ready": { hertz: [523, 659], seconds: 0.16 },
   "try-feather": { hertz: [440], seconds: 0.25 },
   "lift-now": { hertz: [880, 880, 880], seconds: 0.12 },
-  tapped: { hertz: [330], seconds: 0.05 },
 } as const satisfies Record<string, Tune>;
 
 let audio: AudioContext | undefined;

@@ -6,7 +6,7 @@ import type { RunReading } from "#app/days/run/run-reading.server.ts";
 import { type DayFacts, useDayFacts } from "#app/days/run/taps/use-day-facts.ts";
 import { type RunProgress, runProgress } from "#core/day/run/run-progress.ts";
 
-export type Light = "night" | "sun";
+type Light = "night" | "sun";
 
 /** What a yard screen works with: the day's facts on this phone, who has it, and how it is to be seen and heard. */
 export interface Post extends DayFacts {

@@ -1,7 +1,7 @@
 import { SmallCone } from "#app/days/run/alone/small-cone.tsx";
 import { useCones } from "#app/days/run/cones/use-cones.ts";
 import { PostScreen } from "#app/days/run/post/post-screen.tsx";
-import { usePost } from "#app/days/run/post/use-post.ts";
+import { type Post, usePost } from "#app/days/run/post/use-post.ts";
 import { runReading } from "#app/days/run/run-reading.server.ts";
 import { Dip } from "#app/days/run/scald/dip.tsx";
 import { DipLoads, Lift } from "#app/days/run/scald/dip-buttons.tsx";
@@ -20,12 +20,10 @@ export const loader = ({ context, params }: Route.LoaderArgs) =>
 /** Everything on one screen, for a farm of one or two: cones, scald, table, and chill. */
 export default function Alone({ loaderData }: Route.ComponentProps) {
   const post = usePost(loaderData);
-  const show = useShow();
   const { cones, tooSoon, touch } = useCones(post);
   const { scald, loads, dip, lift, keys } = useScald(post);
   const through = () => post.tap({ kind: "table" });
   const chill = () => post.tap({ kind: "bird" });
-  const chance = post.forecast?.lastInChill;
   return (
     <PostScreen
       post={post}
@@ -72,12 +70,19 @@ export default function Alone({ loaderData }: Route.ComponentProps) {
       >
         Bird in the chill tank
       </button>
-      {chance && post.progress.toGo > 0 && (
-        <p className="yard-note">
-          Likely done <strong>{show.time(chance.likelyAt)}</strong>; 9 in 10 by{" "}
-          {show.time(chance.nineInTenAt)}.
-        </p>
-      )}
+      <LikelyDone post={post} />
     </PostScreen>
+  );
+}
+
+/** When the last bird is likely in, as far as that is known. */
+function LikelyDone({ post: { forecast, progress } }: { post: Post }) {
+  const show = useShow();
+  const chance = forecast?.lastInChill;
+  if (!chance || progress.toGo === 0) return null;
+  return (
+    <p className="yard-note">
+      Likely done <strong>{show.time(chance.likelyAt)}</strong>; 9 in 10 by {show.time(chance.nineInTenAt)}.
+    </p>
   );
 }

@@ -102,6 +102,8 @@ test("a bird stays in its cone until the floor, and every post can be used at a 
   browser,
   farm,
 }) => {
+  // Seven screens are opened twice, and looked through.
+  test.setTimeout(240_000);
   const cones = await phoneAt(browser, farm.url, "cones");
   await cones.getByRole("button", { name: /cone 1 is free/ }).click();
   await cones.getByRole("button", { name: /Bleeding/ }).click();

@@ -28,6 +28,8 @@ export function loader({ context, params }: Route.LoaderArgs) {
   throw redirect(`/days/${day.id}/${leaf}`);
 }
 
+const SEVERAL_PHONES = 3;
+
 /** Where several phones tap, each has its post, and whoever opens the day wants to see all of it. */
 const isOnSeveralPhones = (here: FarmContext, dayId: number): boolean =>
-  new Set(here.file.run.facts(dayId).map(({ device }) => device)).size > 2;
+  new Set(here.file.run.facts(dayId).map(({ device }) => device)).size >= SEVERAL_PHONES;

@@ -1,7 +1,9 @@
 import { beforeAll, expect, test } from "vitest";
 import { post } from "#app/call-route.ts";
+import type { NewsAfter } from "#app/days/run/live/live-day.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 import { CONTEXT, HERE, startClock } from "#app/server/farm/here-of-tests.ts";
+import type { RunForecast } from "#core/day/run/run-forecast.ts";
 
 /** The routes of a running day, as phones call them; the clock stands at Saturday, September 19 2026, 09:00. */
 startClock("2026-09-19T13:00:00Z");
@@ -74,9 +76,9 @@ test("the live link tells what was missed, then what comes, and the forecast of 
   await cones({ entryId: "cone-two-bird-two", kind: "kill", number: "2" });
   expect((await next("news")).facts).toMatchObject([{ kind: "kill", number: 2 }]);
   const forecast = await next("forecast");
-  expect(forecast.lastInChill.likelyAt).toBeGreaterThan(HERE.now());
-  expect(forecast.lastInChill.nineInTenAt).toBeGreaterThanOrEqual(forecast.lastInChill.likelyAt);
-  expect(forecast.allDone.likelyAt).toBeGreaterThan(forecast.lastInChill.likelyAt);
+  expect(forecast.lastInChill!.likelyAt).toBeGreaterThan(HERE.now());
+  expect(forecast.lastInChill!.nineInTenAt).toBeGreaterThanOrEqual(forecast.lastInChill!.likelyAt);
+  expect(forecast.allDone!.likelyAt).toBeGreaterThan(forecast.lastInChill!.likelyAt);
   left.abort();
 });
 
@@ -90,10 +92,10 @@ test("the log holds every fact, in order, a row each", async () => {
   expect(text).toContain("'=1+1");
 });
 
+/** What the live link said: news have facts, forecasts have chances. */
 interface Heard {
   readonly name: string;
-  // biome-ignore lint/suspicious/noExplicitAny: what is read from the wire is looked at by the tests
-  readonly data: any;
+  readonly data: Pick<NewsAfter, "facts"> & Pick<RunForecast, "lastInChill" | "allDone">;
 }
 
 async function* eventsOf(response: Response): AsyncGenerator<Heard> {

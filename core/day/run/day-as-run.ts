@@ -1,7 +1,8 @@
 import { MINUTE } from "#core/calendar/milliseconds.ts";
-import { birdsIn, type DayFact, type FactKind } from "#core/day/run/day-fact.ts";
+import { birdsIn, countOf, type DayFact, type FactKind } from "#core/day/run/day-fact.ts";
 import { peopleAsRun } from "#core/day/run/people-as-run.ts";
 import { type Pause, pausesOf } from "#core/day/run/run-progress.ts";
+import { scaldLoads } from "#core/day/run/scald-loads.ts";
 import type { DaySoFar } from "#core/processing-line/forecast/forecast-answer.ts";
 import type { Milestone, MilestoneTap } from "#core/processing-line/forecast/milestone.ts";
 import { birdsOf, type LineDay, type LineLot } from "#core/processing-line/line-day.ts";
@@ -95,11 +96,10 @@ const throughLine = ({ minutes }: LineLot): number =>
 
 /** Birds that are not killed are taken off the last lots; birds beyond the plan are the last lot's. */
 function lotsAsRun(lots: readonly LineLot[], facts: readonly DayFact[]): LineLot[] {
-  const sumOf = (...kinds: FactKind[]) =>
-    facts.filter(({ kind }) => kinds.includes(kind)).reduce((sum, fact) => sum + birdsIn(fact), 0);
   const planned = birdsOf({ lots });
-  const chilled = sumOf("bird");
-  let less = Math.min(sumOf("dead-in-crate", "not-killed"), planned - 1, Math.max(0, planned - chilled));
+  const chilled = countOf(facts, "bird");
+  const notKilled = countOf(facts, "dead-in-crate") + countOf(facts, "not-killed");
+  let less = Math.min(notKilled, planned - 1, Math.max(0, planned - chilled));
   const kept = lots.toReversed().flatMap((lot) => {
     const gone = Math.min(less, lot.birds);
     less -= gone;
@@ -149,15 +149,15 @@ function milestoneTaps(
   minuteOf: (at: number) => number,
 ): MilestoneTap[] {
   const counted: Partial<Record<Milestone, number>> = {};
-  let isHeld = false;
+  const again = new Set(
+    scaldLoads(facts).flatMap(({ dips }) => [
+      ...dips.slice(1).map(({ into }) => into),
+      ...dips.slice(0, -1).map(({ lift }) => lift),
+    ]),
+  );
   return facts.flatMap((fact) => {
     const milestone = MILESTONE_OF[fact.kind];
-    if (milestone === undefined) return [];
-    if (milestone === "dip-in" && isHeld) return [];
-    if (milestone === "dip-out") {
-      isHeld = fact.word === "hold";
-      if (isHeld) return [];
-    }
+    if (milestone === undefined || again.has(fact)) return [];
     const before = counted[milestone] ?? 0;
     const more = Math.min(birdsIn(fact), birds - before);
     counted[milestone] = before + more;

@@ -7,7 +7,7 @@ import { type PaceNow, pacesNow } from "#core/day/run/paces-now.ts";
 import { type BirdsAt, birdsNow, lineNow } from "#core/processing-line/forecast/line-now.ts";
 import { liveForecast } from "#core/processing-line/forecast/live-forecast.ts";
 import { type LiveMove, liveMoves } from "#core/processing-line/forecast/live-moves.ts";
-import { MILESTONES, type Milestone, SILENT_GAPS } from "#core/processing-line/forecast/milestone.ts";
+import { isSilent, MILESTONES, type Milestone } from "#core/processing-line/forecast/milestone.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import { birdsOf, type LineDay } from "#core/processing-line/line-day.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
@@ -22,7 +22,6 @@ export interface Chance {
 
 /** How a running day is likely to go on, by the clock, epoch milliseconds. */
 export interface RunForecast {
-  readonly at: number;
   /** Minute 0 of what the moves say. */
   readonly originAt: number;
   /** Undefined where no one is left who may do what is next. */
@@ -34,8 +33,6 @@ export interface RunForecast {
   readonly tankFullAt: number | undefined;
   /** When the last bird is likely killed. */
   readonly lastKillAt: number | undefined;
-  /** How long hands take against the plan, a factor; undefined before anything was tapped. */
-  readonly pace: Moment | undefined;
   /** Where the birds are, as far as it is known. */
   readonly birdsAt: Partial<Record<Station, BirdsAt>>;
   readonly paces: readonly PaceNow[];
@@ -70,21 +67,19 @@ export function runForecast({ planned, crew, facts, startAt, now }: RunForecastI
   const full = forecast.chills[day.kit.tankBirds];
   const lastKill = forecast.kills.at(-1);
   return {
-    at: now,
     originAt,
     lastInChill: chance(forecast.lastInChill),
     allDone: chance(forecast.finish),
     birds: birdsOf(day),
     tankFullAt: full && full.p50 > soFar.nowMinute ? instant(full.p50) : undefined,
     lastKillAt: lastKill && instant(lastKill.p50),
-    pace: soFar.taps.length > 0 ? forecast.dayFactor : undefined,
-    // Someone whose rules are not known is asked to stay where they are.
     birdsAt: forecast.lastInChill ? birdsNow(day, line) : {},
     paces: pacesNow(day, facts, originAt),
     moves: liveMoves(
       day,
       forecast,
       LINE_SEED,
+      // Someone whose rules are not known stays at the stations they have.
       ({ name, stations }) => {
         const rules = rulesOf.get(name);
         return rules ? mayWorkAlone(rules) : stations;
@@ -95,6 +90,9 @@ export function runForecast({ planned, crew, facts, startAt, now }: RunForecastI
   };
 }
 
+/** Fewer taps have no usual gap. */
+const LEAST_TAPS = 3;
+
 function silentOf(
   taps: readonly { readonly milestone: Milestone; readonly minute: number }[],
   nowMinute: number,
@@ -102,7 +100,7 @@ function silentOf(
 ): Milestone[] {
   return MILESTONES.filter((milestone) => {
     const own = taps.filter((tap) => tap.milestone === milestone);
-    const last = Math.max(...own.map(({ minute }) => minute));
-    return own.length >= 3 && nowMinute - last > (SILENT_GAPS * (last - fromMinute)) / own.length;
+    const lastMinute = Math.max(...own.map(({ minute }) => minute));
+    return own.length >= LEAST_TAPS && isSilent({ taps: own.length, lastMinute, fromMinute, nowMinute });
   });
 }

@@ -108,8 +108,13 @@ describe("scald", () => {
 
   test("a dip that was lifted twice answers once, and water counts from its last change", () => {
     const lift = fact("dip-out", 1, { of: dip.entryId, word: "slip" });
-    const facts = [dip, lift, fact("water-changed", 5), fact("dip-in", 6, { birds: 2 })];
-    expect(scaldNow(facts, [], SETTING, at(400))).toMatchObject({ sinceChange: 2, answered: 1 });
+    const twice = fact("dip-out", 1.5, { of: dip.entryId, word: "tear" });
+    const facts = [dip, lift, twice, fact("water-changed", 5), fact("dip-in", 6, { birds: 2 })];
+    expect(scaldNow(facts, [], SETTING, at(400))).toMatchObject({
+      sinceChange: 2,
+      answered: 1,
+      lastDozen: { slip: 1, tear: 0 },
+    });
   });
 });
 
@@ -218,13 +223,14 @@ describe("a day as it was run", () => {
         },
       ),
     );
-    const twice = [
-      fact("dip-in", 1),
-      fact("dip-out", 2, { word: "hold" }),
-      fact("dip-in", 2.2),
-      fact("dip-out", 3, { word: "slip" }),
-    ];
-    expect(asRun(twice, 5).soFar.taps.map(({ milestone }) => milestone)).toEqual(["dip-in", "dip-out"]);
+    const load = (minute: number, word: string) => {
+      const into = fact("dip-in", minute);
+      return [into, fact("dip-out", minute + 1, { of: into.entryId, word })];
+    };
+    const milestones = (facts: DayFact[]) => asRun(facts, 9).soFar.taps.map(({ milestone }) => milestone);
+    expect(milestones([...load(1, "hold"), ...load(2.2, "slip")])).toEqual(["dip-in", "dip-out"]);
+    // A load that held and was plucked by hand is not the one that comes minutes later.
+    expect(milestones([...load(1, "hold"), ...load(5, "slip")])).toHaveLength(4);
   });
 });
 

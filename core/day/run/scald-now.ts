@@ -1,5 +1,6 @@
 import { MINUTE, SECOND } from "#core/calendar/milliseconds.ts";
-import { birdsIn, type DayFact } from "#core/day/run/day-fact.ts";
+import { birdsIn, countOf, type DayFact } from "#core/day/run/day-fact.ts";
+import { scaldLoads } from "#core/day/run/scald-loads.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
 import { DOSE_RATIOS, SCALD_DOSE, type ScaldMethod, TARGET_SECONDS } from "#core/scald/scald-constants.ts";
 import { type FeatherAnswer, learnTarget, type ScaldedBird } from "#core/scald/scald-learn.ts";
@@ -70,7 +71,7 @@ export function scaldNow(
   const { targetFactor } = learnTarget({
     underRatio: ratios.under,
     overRatio: ratios.over,
-    birds: birds.map(({ scalded }) => scalded),
+    birds,
   });
   const target = ours * targetFactor;
   const atSetting = (dose: number) =>
@@ -80,7 +81,7 @@ export function scaldNow(
       scale: SCALD_DOSE,
     });
   const lastDozen = { hold: 0, slip: 0, tear: 0 };
-  for (const { scalded } of birds.slice(-DOZEN)) lastDozen[scalded.answer] += 1;
+  for (const { answer } of birds.slice(-DOZEN)) lastDozen[answer] += 1;
   const changedAt = facts.findLast(({ kind }) => kind === "water-changed")?.at ?? -Infinity;
   const dip = dipUnderWay(facts);
   return {
@@ -91,17 +92,17 @@ export function scaldNow(
     learnedSeconds: atSetting(target),
     answered: birds.length,
     lastDozen,
-    sinceChange: facts
-      .filter(({ kind, at }) => kind === "dip-in" && at > changedAt)
-      .reduce((sum, fact) => sum + birdsIn(fact), 0),
+    sinceChange: countOf(
+      facts.filter(({ at }) => at > changedAt),
+      "dip-in",
+    ),
   };
 }
 
-/** The last dip that was not lifted yet. */
+/** The last dip, while it was not lifted. */
 function dipUnderWay(facts: readonly DayFact[]): DayFact | undefined {
-  const lifted = new Set(facts.filter(({ kind }) => kind === "dip-out").map(({ of }) => of));
-  const last = facts.findLast(({ kind }) => kind === "dip-in");
-  return last && !lifted.has(last.entryId) ? last : undefined;
+  const last = scaldLoads(facts).at(-1)?.dips.at(-1);
+  return last?.lift === undefined ? last?.into : undefined;
 }
 
 interface DipContext {
@@ -144,31 +145,21 @@ function traceOf(
   return trace.length > 0 ? trace : [{ seconds: 0, celsius: bathCelsius }];
 }
 
-/** Birds whose feathers answered, once each, with the dose of all their dips: a load that held is dipped again. */
+/** Birds whose feathers answered, once each, at the last lift of their load, with the dose of all its dips. */
 function answeredBirds(
   facts: readonly DayFact[],
   readings: readonly WaterReading[],
   setting: ScaldSetting,
-): { readonly scalded: ScaldedBird }[] {
+): ScaldedBird[] {
   const ours = TARGET_SECONDS[setting.kind][setting.method];
-  const dips = new Map(facts.filter(({ kind }) => kind === "dip-in").map((fact) => [fact.entryId, fact]));
-  const lifts = facts.filter(({ kind }) => kind === "dip-out");
-  let before = 0;
-  return lifts.flatMap((lift, index) => {
-    const dip = dips.get(lift.of ?? "");
-    if (!dip || lift.at <= dip.at) return [];
-    const trace = { readings: traceOf(dip.at, lift.at, readings, setting), scale: SCALD_DOSE };
-    const dose = before + doseBy((lift.at - dip.at) / SECOND, trace);
-    const answer = lift.word as FeatherAnswer;
-    // Feathers that held go back in: the same birds answer again at their next lift, with all that they had.
-    const isDippedAgain = answer === "hold" && isSameLoad(dip, dips.get(lifts[index + 1]?.of ?? ""), lift);
-    before = isDippedAgain ? dose : 0;
-    if (isDippedAgain || dose <= 0) return [];
-    return Array.from({ length: birdsIn(lift) }, () => ({ scalded: { doseRatio: dose / ours, answer } }));
+  return scaldLoads(facts).flatMap(({ birds, dips }) => {
+    const answer = dips.at(-1)!.lift?.word as FeatherAnswer | undefined;
+    const dose = dips.reduce((sum, { into, lift }) => {
+      if (!lift || lift.at <= into.at) return sum;
+      const trace = { readings: traceOf(into.at, lift.at, readings, setting), scale: SCALD_DOSE };
+      return sum + doseBy((lift.at - into.at) / SECOND, trace);
+    }, 0);
+    if (answer === undefined || dose <= 0) return [];
+    return Array.from({ length: birds }, () => ({ doseRatio: dose / ours, answer }));
   });
 }
-
-/** A dip of as many birds within half a minute of a lift is the same load dipped again. */
-const AGAIN_MILLISECONDS = MINUTE / 2;
-const isSameLoad = (dip: DayFact, next: DayFact | undefined, lift: DayFact): boolean =>
-  next !== undefined && birdsIn(next) === birdsIn(dip) && next.at - lift.at <= AGAIN_MILLISECONDS;

@@ -1,4 +1,4 @@
-import { birdsIn, type DayFact } from "#core/day/run/day-fact.ts";
+import { countOf, type DayFact } from "#core/day/run/day-fact.ts";
 
 /** A chill tank as far as it was tapped. */
 export interface Tank {
@@ -8,9 +8,8 @@ export interface Tank {
   readonly bags: number;
   /** When the first of its birds went in. */
   readonly firstBirdAt: number | undefined;
-  readonly lastIceAt: number | undefined;
   readonly temperature: TankReading | undefined;
-  /** The warmest carcass that was measured last. */
+  /** The carcass that was measured last. */
   readonly carcass: TankReading | undefined;
 }
 
@@ -25,14 +24,12 @@ export function tanksNow(facts: readonly DayFact[], tanks: number): Tank[] {
   return Array.from({ length: highest }, (_, index) => {
     const number = index + 1;
     const own = facts.filter((fact) => tankOf(fact) === number);
-    const birds = own.filter(({ kind }) => kind === "bird");
     const ice = own.filter(({ kind }) => kind === "ice");
     return {
       number,
-      birds: birds.reduce((sum, fact) => sum + birdsIn(fact), 0),
+      birds: countOf(own, "bird"),
       bags: ice.reduce((sum, { bags }) => sum + (bags ?? 0), 0),
-      firstBirdAt: birds[0]?.at,
-      lastIceAt: ice.at(-1)?.at,
+      firstBirdAt: own.find(({ kind }) => kind === "bird")?.at,
       temperature: readingOf(own, "tank-temperature"),
       carcass: readingOf(own, "carcass-temperature"),
     };

@@ -22,8 +22,6 @@ export interface LiveForecast {
   readonly chills: readonly Moment[];
   /** By bird in the order of the kill. */
   readonly kills: readonly Moment[];
-  /** The day's own pace against the plan, a factor on the work: above 1 is slower. */
-  readonly dayFactor: Moment | undefined;
   /** Replications that the answer rests on, counted as if each weighed the same. */
   readonly weighedReplications: number;
   readonly played: readonly PlayedOn[];
@@ -112,7 +110,6 @@ export function answerOf(
         : exactly(chillTaps[bird]),
     ),
     kills: Array.from({ length: birdsOf(day) }, (_, bird) => momentOf(ofAll(({ kills }) => kills[bird]!))),
-    dayFactor: momentOf(ofAll(({ dayFactor }) => dayFactor)),
     weighedReplications: weighedReplications(played),
     played,
   };
@@ -128,7 +125,6 @@ export const stuckForecast = ({ nowMinute }: DaySoFar): LiveForecast => ({
   finish: undefined,
   chills: [],
   kills: [],
-  dayFactor: undefined,
   weighedReplications: 0,
   played: [],
 });

@@ -37,7 +37,19 @@ export interface Sighting {
 /** Taps of one milestone that are compared: the last, and two before it that tell the pace as it went. */
 const COMPARED_SHARES = [1 / 3, 2 / 3, 1];
 /** A milestone that has been silent for longer than so many of its usual gaps is not heard from; until then it says that nothing passed. */
-export const SILENT_GAPS = 3;
+const SILENT_GAPS = 3;
+
+/** The minutes of a milestone's taps, and of the day so far. */
+interface Hearing {
+  readonly taps: number;
+  readonly lastMinute: number;
+  readonly fromMinute: number;
+  readonly nowMinute: number;
+}
+
+/** Whether a milestone is not heard from any more. */
+export const isSilent = ({ taps, lastMinute, fromMinute, nowMinute }: Hearing): boolean =>
+  nowMinute - lastMinute > (SILENT_GAPS * (lastMinute - fromMinute)) / taps;
 
 /**
  * What a day's taps say, milestone by milestone in the order in which a bird passes them: how far it was at a third, at
@@ -58,8 +70,8 @@ export function sightingsOf(
     if (!last) return [];
     const places = new Set(COMPARED_SHARES.map((share) => Math.ceil(share * own.length) - 1));
     let count = 0;
-    const usualGap = (last.minute - fromMinute) / own.length;
-    const isHeard = nowMinute > last.minute && nowMinute - last.minute <= SILENT_GAPS * usualGap;
+    const hearing = { taps: own.length, lastMinute: last.minute, fromMinute, nowMinute };
+    const isHeard = nowMinute > last.minute && !isSilent(hearing);
     const seen = own.flatMap(({ minute, birds }, place) => {
       count += birds;
       const isLatest = !isHeard && place === own.length - 1;

@@ -4,6 +4,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { MARK_WORDS, MILESTONE_POST_WORDS, moveWords } from "#app/words/run-words.ts";
 import { plural } from "#app/words/show.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { CHILL } from "#core/chill/chill-constants.ts";
 import { marksNow } from "#core/day/run/marks-now.ts";
 import { tanksNow } from "#core/day/run/tanks-now.ts";
 
@@ -14,7 +15,6 @@ interface Next {
 }
 
 const MOST_SHOWN = 3;
-const WARM_TANK_CELSIUS = 4.4;
 
 /** The next three things to do, and who does them where that is known. */
 export function DoNext({ post }: { post: Post }) {
@@ -45,7 +45,7 @@ function useNext({ facts, forecast, reading, progress, now }: Post): Next[] {
   if (progress.state === "not-started" || progress.state === "finished") return [];
   const tanks = tanksNow(facts, 1);
   const warm = tanks.flatMap(({ number, temperature }): Next[] =>
-    temperature && temperature.celsius > WARM_TANK_CELSIUS
+    temperature && temperature.celsius > CHILL.targetCelsius
       ? [
           {
             title: `Ice into tank ${number}`,

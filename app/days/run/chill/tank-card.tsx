@@ -1,10 +1,8 @@
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { CHILL } from "#core/chill/chill-constants.ts";
 import type { Tank } from "#core/day/run/tanks-now.ts";
-
-/** Water that is warmer than this does not bring a bird to 40 °F (4.4 °C). */
-const TOO_WARM_CELSIUS = 4.4;
 
 interface TankCardProps {
   tank: Tank;
@@ -18,7 +16,7 @@ interface TankCardProps {
 export function TankCard({ tank, now, isChosen, isDisabled, onBird }: TankCardProps) {
   const show = useShow();
   const { number, birds, firstBirdAt, temperature, carcass } = tank;
-  const isTooWarm = temperature !== undefined && temperature.celsius > TOO_WARM_CELSIUS;
+  const isTooWarm = temperature !== undefined && temperature.celsius > CHILL.targetCelsius;
   const since =
     firstBirdAt === undefined ? undefined : show.minutes(Math.round((now - firstBirdAt) / MINUTE));
   return (

@@ -9,7 +9,7 @@ import { lotOfBird } from "#core/day/run/lot-of-bird.ts";
 const TOO_MANY_WAIT = 2;
 
 /** How long the lot that is killed now is off feed, what comes next, and whether the scald can keep up. */
-export function PenOffFeed({ post: { facts, reading, now } }: { post: Post }) {
+export function PenOffFeed({ post: { facts, reading, forecast, now } }: { post: Post }) {
   const show = useShow();
   const killed = Math.max(countOf(facts, "kill"), countOf(facts, "bird"));
   const { batchName, pens, feedOffAt } = reading.lots[lotOfBird(reading.lots, killed + 1)]!;
@@ -23,6 +23,12 @@ export function PenOffFeed({ post: { facts, reading, now } }: { post: Post }) {
       <p className="yard-soft">{[batchName, ...pens].join(", ")}, off feed</p>
       {pulled !== undefined && now > pulled && (
         <p className="font-display text-2xl">{show.minutes(Math.round((now - pulled) / MINUTE))}</p>
+      )}
+      {pulled !== undefined && forecast?.lastKillAt !== undefined && forecast.lastKillAt > now && (
+        <p>
+          The day's last bird goes in about {show.time(forecast.lastKillAt)}, after{" "}
+          {show.minutes(Math.round((forecast.lastKillAt - pulled) / MINUTE))}.
+        </p>
       )}
       {caught > 0 && (
         <p>{inCrates > 0 ? `${plural(inCrates, "bird")} left in the crates.` : "Bring the next crate."}</p>

@@ -32,7 +32,7 @@ export function StationColumn(props: StationColumnProps) {
       ref={setNodeRef}
       className={`flex flex-col gap-1 border-b border-rule px-3 py-2 text-sm sm:border-b-0 sm:px-2 ${holds ? "bg-blush" : isOver ? "bg-mist" : ""}`}
     >
-      <h3 className="font-sans font-semibold tracking-tight">{STATION_WORDS[station]}</h3>
+      <h3 className="font-sans font-semibold tracking-tighter">{STATION_WORDS[station]}</h3>
       {holds && <p className="w-fit bg-barn px-1 text-xs font-semibold text-white">limits the line</p>}
       <p className="text-soft">{kit}</p>
       <ul className="flex flex-wrap gap-1 sm:grid">

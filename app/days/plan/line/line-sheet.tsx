@@ -67,7 +67,7 @@ export function LineSheet(props: LineSheetProps) {
         >
           {stations.filter((station) => !isAfterChill(station)).map(column)}
           <li className="flex flex-col gap-1 px-3 py-2 text-sm sm:px-2">
-            <h3 className="font-sans font-semibold tracking-tight">Chill</h3>
+            <h3 className="font-sans font-semibold tracking-tighter">Chill</h3>
             <p className="text-soft">room for {plural(day.kit.tankBirds, "bird")}</p>
           </li>
           {stations.filter(isAfterChill).map(column)}

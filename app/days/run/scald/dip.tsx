@@ -48,7 +48,7 @@ function whatToDo(inSeconds: number, trySeconds: number, liftBySeconds: number):
   if (inSeconds >= liftBySeconds) return "Lift now: longer tears the skin.";
   const lift = `lift by ${clockOf(liftBySeconds)}`;
   return inSeconds < trySeconds
-    ? `Try a wing feather in ${clockOf(trySeconds - inSeconds)}, ${lift}`
+    ? `Try a wing feather at ${clockOf(trySeconds)}, ${lift}`
     : `Try a wing feather now, ${lift}`;
 }
 

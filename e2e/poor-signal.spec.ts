@@ -38,7 +38,7 @@ test("taps made without a signal are kept on the phone, sent once it is back, an
   await page.keyboard.press("Space");
   await page.keyboard.press("u");
   await expect(page.getByRole("heading", { name: "4 in the chill tank, 54 to go" })).toBeVisible();
-  await expect(walk.figure("Likely done")).toBeVisible();
+  await expect(page.getByText(/^Likely done .+; 9 in 10 by /)).toBeVisible();
 
   async function birds(): Promise<number> {
     const { events } = await (await page.request.get(`${farm.url}/days/3/day.json`)).json();

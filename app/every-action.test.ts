@@ -67,6 +67,11 @@ const RECORDED: readonly Case[] = [
     changed: { kind: "neighbor" },
   },
   {
+    route: "farm/devices/devices.tsx",
+    fields: { device: "bath-probe", host: "127.0.0.1", port: "9" },
+    changed: { port: "10" },
+  },
+  {
     route: "batches/record/record-cost.tsx",
     params: { batchId: "1" },
     fields: { what: "straw", amount: "12", spentOn: WEEK },
@@ -313,6 +318,11 @@ const REPEATED: readonly Repeat[] = [
     route: "days/pack/take-back.ts",
     params: { dayId: "1" },
     fields: () => ({ entryId: "entry-of-days-pack-pack-tsx" }),
+  },
+  {
+    isRefused: true,
+    route: "farm/devices/simulate-device.ts",
+    fields: () => ({ device: "bath-probe", deed: "dunk" }),
   },
   { isRefused: true, route: "home/nowhere.tsx", fields: () => ({}) },
 ];

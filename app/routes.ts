@@ -87,6 +87,9 @@ export default [
   route("farm", "farm/farm.tsx"),
   route("farm/owners", "farm/owners.tsx"),
   route("farm/equipment", "farm/add-kit.tsx"),
+  route("farm/devices", "farm/devices/devices.tsx"),
+  route("farm/devices/live", "farm/devices/live-devices.ts"),
+  route("farm/devices/simulate", "farm/devices/simulate-device.ts"),
 
   // Addresses of earlier versions.
   route("yard/*", "home/old-address.ts", { id: "old-yard" }),

@@ -1,9 +1,10 @@
 import { join } from "node:path";
 import { parseArgs } from "node:util";
 import { bin, ensureBuilt, ensureInstalled, root, run } from "./prepare.mjs";
+import { startDevices } from "./simulated-devices.mjs";
 
 /**
- * Makes the demo farm anew in its own file and serves it; its clock starts on Thursday 17 September 2026, 06:12, or at the
+ * Makes the demo farm anew in its own file and serves it with its devices on; its clock starts on Thursday 17 September 2026, 06:12, or at the
  * moment that is named: npm run demo -- --moment running
  */
 const { values } = parseArgs({ options: { moment: { type: "string" } } });
@@ -20,4 +21,5 @@ if (values.moment) {
 }
 process.env.PALE_MORNING_CLOCK ??= "2026-09-17T10:12:00Z";
 process.env.NODE_ENV ??= "production";
+startDevices();
 await import(join(root, "commands", "serve.ts"));

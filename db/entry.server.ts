@@ -80,6 +80,7 @@ const FACTS = [
   "batch_feed_opened",
   "feed_moved",
   "bird_owner",
+  "device_address",
   "kit_item",
   "storage_place",
   "carcass_out",

@@ -8,6 +8,7 @@ import { packQueries } from "#db/day/pack-queries.server.ts";
 import { runQueries } from "#db/day/run-queries.server.ts";
 import { settleQueries } from "#db/day/settle-queries.server.ts";
 import { taskQueries } from "#db/day/task-queries.server.ts";
+import { addressQueries } from "#db/device/address-queries.server.ts";
 import { readingQueries } from "#db/device/reading-queries.server.ts";
 import { entryQueries, removeFact } from "#db/entry.server.ts";
 import { farmQueries } from "#db/farm/farm-queries.server.ts";
@@ -40,6 +41,7 @@ export function openFarmFile(path: string) {
     people: peopleQueries(database),
     owning: ownerQueries(database),
     readings: readingQueries(database),
+    attached: addressQueries(database),
     removeFact: removeFact(database),
     /** Whether something was kept under an id before. */
     knowsEntry: entryQueries(database).isKnown,

@@ -1,4 +1,4 @@
-import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { MINUTE, SECOND } from "#core/calendar/milliseconds.ts";
 import type { KeptPlan } from "#db/day/day-queries.server.ts";
 import type { SaidFact } from "#db/day/run-queries.server.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
@@ -50,6 +50,7 @@ function makeRunning(file: FarmFile): void {
   const minuteOf: MinuteOf = (post, bird) =>
     POSTS[post].first + POSTS[post].every * (bird + 0.3 * draws.uniform());
   atTheCones(say, minuteOf);
+  theBath(file, draws);
   atTheScald(say, minuteOf, draws);
   atTheTable(say, minuteOf);
   atTheTanks(say, minuteOf);
@@ -87,11 +88,24 @@ function atTheCones(say: Say, minuteOf: MinuteOf): void {
   }
 }
 
-function atTheScald(say: Say, minuteOf: MinuteOf, draws: ReturnType<typeof drawsFrom>): void {
-  for (let reading = 0; reading < 88; reading += 1) {
-    const celsius = 59.4 + 0.7 * draws.normal();
-    say(-20 + reading * 2 + draws.uniform(), { kind: "water", celsius, person: "", device: "demo-probe" });
+/** What the probe read since twenty minutes before the start: one load after another lets the bath sag, and it comes back. */
+function theBath(file: FarmFile, draws: ReturnType<typeof drawsFrom>): void {
+  for (let seconds = -20 * 60; seconds < 159 * 60; seconds += 10) {
+    const sag = seconds < 0 ? 0 : 0.9 * Math.exp(-((seconds % 276) / 90));
+    const celsius = 59.8 - sag + 0.03 * draws.normal();
+    const readAt = START_AT + seconds * SECOND;
+    const reading = {
+      readingId: `moment-bath-${seconds}`,
+      quantity: "bath-temperature",
+      aboutOn: undefined,
+      readAt,
+      valueThousandths: Math.round(celsius * 1000),
+    } as const;
+    file.readings.keepMeasured("bath-probe", reading, readAt);
   }
+}
+
+function atTheScald(say: Say, minuteOf: MinuteOf, draws: ReturnType<typeof drawsFrom>): void {
   for (let bird = 0; bird < KILLED; bird += 1) {
     const dipped = minuteOf("scald", bird);
     if (dipped > 157) return;

@@ -11,6 +11,7 @@ export function makeDemoFarm(file: FarmFile): void {
     const entry = newEntryMaker();
     makeSettings(file);
     makeKitAndPlaces(file, entry);
+    makeDevices(file, entry);
     makeDemoBatches(file, entry);
 
     makePast(file, entry);
@@ -77,6 +78,15 @@ function makeKitAndPlaces(file: FarmFile, entry: ReturnType<typeof entryMaker>):
   ] as const;
   for (const [name, kind, capacityCount, canFreeze] of places)
     must(file.addPlace(entry("2026-03-01"), { name, kind, capacityCount, canFreeze }));
+}
+
+/** The stand-ins that the demo starts; where they are not running, the farm says so and goes on by what is typed. */
+function makeDevices(file: FarmFile, entry: ReturnType<typeof entryMaker>): void {
+  for (const [device, port] of [
+    ["bath-probe", 5281],
+    ["bench-scale", 5282],
+  ] as const)
+    must(file.attached.attach(entry("2026-09-01"), { device, host: "127.0.0.1", port }));
 }
 
 function makePast(file: FarmFile, entry: ReturnType<typeof entryMaker>): void {

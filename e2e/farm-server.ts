@@ -77,7 +77,7 @@ function ended(child: ChildProcess, signal: "SIGTERM" | "SIGKILL"): Promise<numb
   });
 }
 
-function freePort(): Promise<number> {
+export function freePort(): Promise<number> {
   return new Promise((resolve, reject) => {
     const probe = createServer();
     probe.once("error", reject);

@@ -107,6 +107,14 @@ export default function Farm({ loaderData, actionData }: Route.ComponentProps) {
           </ButtonLink>
         </Sheet>
       )}
+      {!isNew && (
+        <Sheet heading="Probe and scale">
+          <p className="pb-3">A thermometer in the scald bath and a bench scale that read for you.</p>
+          <ButtonLink kind="plain" to="/farm/devices">
+            Devices
+          </ButtonLink>
+        </Sheet>
+      )}
     </Page>
   );
 }

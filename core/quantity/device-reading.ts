@@ -5,8 +5,17 @@ export const DEVICE_QUANTITIES = [
   "mean-air-temperature",
   "low-air-temperature",
   "high-air-temperature",
+  "bath-temperature",
+  "bench-weight",
 ] as const;
 export type DeviceQuantity = (typeof DEVICE_QUANTITIES)[number];
+
+/** What can be attached to the farm: a probe in the scald bath, and a bench scale. */
+export const ATTACHED_DEVICES = ["bath-probe", "bench-scale"] as const;
+export type AttachedDevice = (typeof ATTACHED_DEVICES)[number];
+
+/** How an attached device is doing. Only "reading" is to be gone by. */
+export type DeviceState = "reading" | "not-reached" | "silent" | "garbled" | "stuck" | "impossible";
 
 /** One thing that a device measured or said. */
 export interface DeviceReading {
@@ -17,6 +26,6 @@ export interface DeviceReading {
   readonly aboutOn: LocalDay | undefined;
   /** When the device measured or said it, epoch milliseconds UTC. */
   readonly readAt: number;
-  /** Thousandths of °C. */
+  /** Thousandths of °C; of grams for a weight. */
   readonly valueThousandths: number;
 }

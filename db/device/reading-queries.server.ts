@@ -8,6 +8,15 @@ export interface ReadingAboutDay {
   readonly valueThousandths: number;
 }
 
+/** What an attached device measured, by the farm's clock. */
+export interface MeasuredAt {
+  readonly at: number;
+  readonly valueThousandths: number;
+}
+
+/** A day's readings, one every ten seconds and at each change, are fewer than this. */
+const MOST_READINGS = 20_000;
+
 /** Prepares every statement of the devices' readings once; call it once per connection. */
 export function readingQueries(database: Database) {
   const selectLatest = database.prepare<
@@ -21,6 +30,13 @@ export function readingQueries(database: Database) {
      WHERE id IN (SELECT MAX(id) FROM device_reading
                    WHERE device = @device AND about_on BETWEEN @from AND @to GROUP BY quantity, about_on)
      ORDER BY about_on, quantity`);
+  const selectBetween = database.prepare<
+    { device: string; quantity: DeviceQuantity; from: number; to: number },
+    MeasuredAt
+  >(`
+    SELECT read_at AS at, value_thousandths AS valueThousandths FROM device_reading
+     WHERE device = @device AND quantity = @quantity AND about_on IS NULL AND read_at BETWEEN @from AND @to
+     ORDER BY read_at, id LIMIT ${MOST_READINGS}`);
   const insert = database.prepare(`
     INSERT INTO device_reading (reading_id, device, quantity, about_on, read_at, received_at, value_thousandths)
     VALUES (@readingId, @device, @quantity, @aboutOn, @readAt, @receivedAt, @valueThousandths)
@@ -37,6 +53,15 @@ export function readingQueries(database: Database) {
         }
       },
     ).immediate,
+
+    /** Keeps one reading of an attached device, whatever it read before: when it was read counts too. */
+    keepMeasured: (device: string, reading: DeviceReading, receivedAt: number): void => {
+      insert.run({ ...reading, device, receivedAt });
+    },
+
+    /** What a device measured from one moment to another, both included, in order of time. */
+    measured: (device: string, quantity: DeviceQuantity, from: number, to: number): MeasuredAt[] =>
+      selectBetween.all({ device, quantity, from, to }),
 
     /** The latest of each quantity about each day from one to another, both included. */
     about: (device: string, from: string, to: string): ReadingAboutDay[] =>

@@ -5,6 +5,7 @@ import { packForm } from "#app/days/pack/pack-form.ts";
 import { WeighOne } from "#app/days/pack/weigh-one.tsx";
 import { dressedWeights, tallySentence } from "#app/days/pack/weights-in-words.ts";
 import { progressOf } from "#app/server/day/plan-of-day.server.ts";
+import { attachedDevices } from "#app/server/device/attached-devices.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { type LotOfDay, requireDay } from "#app/server/farm/required.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
@@ -53,6 +54,7 @@ export function loader({ context, params }: Route.LoaderArgs) {
     tally,
     next,
     toGo: Math.max(0, expected - carcasses.length),
+    devices: attachedDevices(here).statuses(),
     entryId: newEntryId(),
   };
 }

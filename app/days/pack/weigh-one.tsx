@@ -4,6 +4,7 @@ import { Form } from "react-router";
 import { DotPlot } from "#app/days/pack/dot-plot.tsx";
 import { packForm } from "#app/days/pack/pack-form.ts";
 import { dressedWeights, tallySentence } from "#app/days/pack/weights-in-words.ts";
+import { FromScale } from "#app/ui/device/from-scale.tsx";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, SelectField, TextField } from "#app/ui/field.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
@@ -36,7 +37,7 @@ const WEIGHT_HINT = {
 
 /** The form for the next bird: what was understood, large, and what it is for. */
 export function WeighOne(props: Loaded & WeighOneProps) {
-  const { unitSystem, next, lots, nextLotId, places, entryId, refusal, last, day } = props;
+  const { unitSystem, next, lots, nextLotId, places, entryId, refusal, last, day, devices } = props;
   const show = useShow();
   const nextLot = lots.find(({ id }) => id === nextLotId)?.batchName;
   const [understood, setUnderstood] = useState<number>();
@@ -83,6 +84,7 @@ export function WeighOne(props: Loaded & WeighOneProps) {
           <>
             <Understood milligrams={understood} {...props} />
             <TextField field={fields.weight} label="Weight" hint={WEIGHT_HINT[unitSystem]} autoFocus />
+            <FromScale field={fields.weight.name} devices={devices} />
             <ChoiceField field={fields.purpose} label="Use" options={PURPOSES} />
             <div className="only-condemned">
               <TextField field={fields.reason} label="Reason, if condemned" hint={REASON_HINT} />

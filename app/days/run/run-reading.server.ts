@@ -1,10 +1,12 @@
 import { liveDay } from "#app/days/run/live/live-days.server.ts";
 import { planOf } from "#app/server/day/plan-of-day.server.ts";
+import { attachedDevices, bathReadings } from "#app/server/device/attached-devices.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
+import { neededReadings } from "#core/day/run/bath-readings.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import { METHOD_BATH, SKIN_CEILING } from "#core/scald/scald-constants.ts";
@@ -51,6 +53,8 @@ export function runReading(here: FarmContext, dayParam: string | undefined) {
     sunsetAt: sunOfDay(day.processedOn, farm.timeZone, placeOf(farm)).sunset,
     sky: skyBetween(from, until, placeOf(farm)),
     fileId: run.fileId(),
+    bath: neededReadings(facts, bathReadings(here, from), now),
+    devices: attachedDevices(here).statuses(),
     known: { cursor: run.cursor(day.id), facts },
     forecast: liveDay(here, day.id).forecast,
     now,

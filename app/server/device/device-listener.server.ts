@@ -1,3 +1,4 @@
+import { attachedDevices } from "#app/server/device/attached-devices.server.ts";
 import { DEVICES, driversOf } from "#app/server/device/devices.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { placeOf } from "#app/server/farm/farm-means.server.ts";
@@ -51,9 +52,12 @@ export function listenToDevices(here: FarmContext): void {
   };
   const timer = setInterval(() => void check(), CHECK_MILLISECONDS);
   timer.unref();
+  const attached = attachedDevices(here);
+  attached.follow();
   process.once("exit", () => {
     clearInterval(timer);
     stop.abort();
+    attached.stop();
   });
   void check();
 }

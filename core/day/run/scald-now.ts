@@ -1,4 +1,5 @@
-import { MINUTE, SECOND } from "#core/calendar/milliseconds.ts";
+import { SECOND } from "#core/calendar/milliseconds.ts";
+import { LATELY, STILL_TRUE, type WaterReading } from "#core/day/run/bath-readings.ts";
 import { birdsIn, countOf, type DayFact } from "#core/day/run/day-fact.ts";
 import { scaldLoads } from "#core/day/run/scald-loads.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
@@ -11,12 +12,6 @@ export interface ScaldSetting {
   readonly kind: BirdKind;
   readonly method: ScaldMethod;
   readonly bathCelsius: number;
-}
-
-/** A bath's temperature, by the farm's clock. */
-export interface WaterReading {
-  readonly at: number;
-  readonly celsius: number;
 }
 
 /** The dip that is under way. Seconds are from the dunk. */
@@ -48,7 +43,6 @@ export interface ScaldNow {
   readonly sinceChange: number;
 }
 
-const TEN_MINUTES = 10 * MINUTE;
 const DOZEN = 12;
 /** A wing feather is tried once this share of the dose is had: before that it holds in any case. Our choice. */
 const TRY_AT = 0.85;
@@ -87,7 +81,7 @@ export function scaldNow(
   return {
     dip: dip && dipNow(dip, { readings, setting, target, over: ratios.over, now, usual: atSetting(target) }),
     water: readings.findLast(({ at }) => at <= now),
-    lately: readings.filter(({ at }) => at > now - TEN_MINUTES && at <= now),
+    lately: readings.filter(({ at }) => at > now - LATELY && at <= now),
     plannedSeconds: atSetting(ours),
     learnedSeconds: atSetting(target),
     answered: birds.length,
@@ -138,7 +132,7 @@ function traceOf(
   readings: readonly WaterReading[],
   { bathCelsius }: ScaldSetting,
 ): BathReading[] {
-  const before = readings.findLast(({ at }) => at <= from && at >= from - MINUTE);
+  const before = readings.findLast(({ at }) => at <= from && at >= from - STILL_TRUE);
   const during = readings.filter(({ at }) => at > from && at <= to);
   const first = before ? [{ seconds: 0, celsius: before.celsius }] : [];
   const trace = [...first, ...during.map(({ at, celsius }) => ({ seconds: (at - from) / SECOND, celsius }))];

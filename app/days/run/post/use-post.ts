@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { readKept, writeKept } from "#app/days/run/post/kept-on-phone.ts";
 import { useKeepAwake } from "#app/days/run/post/use-keep-awake.ts";
 import { useOpenOffline } from "#app/days/run/post/use-open-offline.ts";
@@ -37,10 +37,11 @@ export function usePost(reading: RunReading): Post {
     setSoundHere(readKept(SOUND_KEY) !== "off");
     setIsReady(true);
   }, [personKey]);
-  const { day, fileId, known: loaded, forecast, now } = reading;
+  const { day, fileId, known: loaded, forecast, bath, devices, now } = reading;
+  const attached = useMemo(() => ({ bath, devices }), [bath, devices]);
   useOpenOffline(day.id);
   useKeepAwake();
-  const facts = useDayFacts({ dayId: day.id, fileId, loaded, forecast, person, now });
+  const facts = useDayFacts({ dayId: day.id, fileId, loaded, forecast, attached, person, now });
   return {
     ...facts,
     reading,

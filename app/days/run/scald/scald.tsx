@@ -20,7 +20,7 @@ export const loader = ({ context, params }: Route.LoaderArgs) =>
 /** The bath, the dip with its countdown, and what the feathers say at the lift. */
 export default function Scald({ loaderData }: Route.ComponentProps) {
   const post = usePost(loaderData);
-  const { scald, lot, loads, dip, lift, keys } = useScald(post);
+  const { scald, lot, loads, dip, lift, keys, probe } = useScald(post);
   const change = () => post.tap({ kind: "water-changed" });
   return (
     <PostScreen
@@ -36,6 +36,7 @@ export default function Scald({ loaderData }: Route.ComponentProps) {
         setCelsius={lot.scald.bathCelsius}
         skinCeiling={lot.skinCeiling}
         now={post.now}
+        probe={probe}
         onRead={(celsius) => post.tap({ kind: "water", celsius })}
       />
       {scald.dip ? (

@@ -1,16 +1,18 @@
 import type { Post } from "#app/days/run/post/use-post.ts";
+import { useSerialProbe } from "#app/days/run/scald/use-serial-probe.ts";
+import { waterReadings } from "#core/day/run/bath-readings.ts";
 import { countOf } from "#core/day/run/day-fact.ts";
 import { lotOfBird } from "#core/day/run/lot-of-bird.ts";
 import { scaldNow } from "#core/day/run/scald-now.ts";
 import type { FeatherAnswer } from "#core/scald/scald-learn.ts";
 
 /** The scald as it stands for the lot that is dipped now, and what its keys do. */
-export function useScald({ reading, facts, now, tap }: Post) {
+export function useScald({ reading, facts, bath, devices, now, tap }: Post) {
   const lot = reading.lots[lotOfBird(reading.lots, countOf(facts, "dip-in") + 1)]!;
-  const readings = facts.flatMap(({ kind, at, celsius }) =>
-    kind === "water" && celsius !== undefined ? [{ at, celsius }] : [],
-  );
+  const plugged = useSerialProbe({ now, onWorthSaying: (celsius) => tap({ kind: "water", celsius }) });
+  const readings = waterReadings(facts, [...bath, ...plugged.readings]);
   const scald = scaldNow(facts, readings, lot.scald, now);
+  const probe = plugged.status ?? devices.find(({ device }) => device === "bath-probe");
   const loads = [...new Set([1, reading.scaldAtOnce])];
   const dip = (birds: number) => {
     if (!scald.dip) tap({ kind: "dip-in", birds });
@@ -24,5 +26,5 @@ export function useScald({ reading, facts, now, tap }: Post) {
     s: () => lift("slip"),
     t: () => lift("tear"),
   };
-  return { scald, lot, loads, dip, lift, keys };
+  return { scald, lot, loads, dip, lift, keys, probe };
 }

@@ -3,8 +3,10 @@ import { scaleLinear } from "d3-scale";
 import { line } from "d3-shape";
 import { TemperatureEntry } from "#app/days/run/post/temperature-entry.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { LOW_BATTERY, STATE_WORDS } from "#app/words/device-words.ts";
 import { MINUTE, SECOND } from "#core/calendar/milliseconds.ts";
 import type { ScaldNow } from "#core/day/run/scald-now.ts";
+import type { DeviceStatus } from "#devices/attached/device-status.ts";
 
 interface WaterProps {
   scald: ScaldNow;
@@ -13,12 +15,17 @@ interface WaterProps {
   /** Hotter water damages skin, however short the dip. */
   skinCeiling: number;
   now: number;
+  /** The probe in the bath; undefined where the farm has none. */
+  probe: DeviceStatus | undefined;
   onRead: (celsius: number) => void;
 }
 
 /** How hot the bath is, who said so, and its last ten minutes against the band. */
-export function Water({ scald: { water, lately }, band, setCelsius, skinCeiling, now, onRead }: WaterProps) {
+export function Water(props: WaterProps) {
+  const { band, setCelsius, skinCeiling, now, probe, onRead } = props;
+  const { water, lately } = props.scald;
   const show = useShow();
+  const isReading = probe?.state === "reading";
   const isTooHot = water !== undefined && water.celsius >= skinCeiling;
   return (
     <section aria-label="Water" className="yard-card grid gap-2 p-3">
@@ -27,7 +34,11 @@ export function Water({ scald: { water, lately }, band, setCelsius, skinCeiling,
           {water ? show.temperature(water.celsius) : "Not read yet"}
         </p>
         <p className="yard-soft text-right">
-          {water && <span className="block whitespace-nowrap">read {ago(now - water.at)}</span>}
+          {water && (
+            <span className="block whitespace-nowrap">
+              {isReading ? "probe" : "read"} {ago(now - water.at)}
+            </span>
+          )}
           <span className="whitespace-nowrap">set to {show.temperature(setCelsius)}</span>
         </p>
       </div>
@@ -37,7 +48,8 @@ export function Water({ scald: { water, lately }, band, setCelsius, skinCeiling,
           dip.
         </p>
       )}
-      {lately.length > 1 && <LastTenMinutes lately={lately} band={band} now={now} />}
+      <ProbeTrouble probe={probe} />
+      {lately.length > 1 && (isReading || !probe) && <LastTenMinutes lately={lately} band={band} now={now} />}
       <TemperatureEntry label="Water" onRead={onRead} />
     </section>
   );
@@ -47,6 +59,21 @@ export function Water({ scald: { water, lately }, band, setCelsius, skinCeiling,
       ? `${Math.max(0, Math.round(milliseconds / SECOND))} s ago`
       : `${show.minutes(Math.round(milliseconds / MINUTE))} ago`;
   }
+}
+
+/** A probe that is not to be gone by, or soon will not be. */
+function ProbeTrouble({ probe }: Pick<WaterProps, "probe">) {
+  if (!probe) return null;
+  const { short, remedy } = STATE_WORDS[probe.state];
+  if (probe.state !== "reading")
+    return (
+      <p role="alert" className="border-l-4 border-dawn px-3 text-sm">
+        <strong>Probe {short}.</strong> {remedy} Until then, type the water.
+      </p>
+    );
+  return probe.battery !== undefined && probe.battery < LOW_BATTERY ? (
+    <p className="border-l-4 border-straw px-3 text-sm">The probe's battery is at {probe.battery} %.</p>
+  ) : null;
 }
 
 const WIDTH = 340;

@@ -1,5 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { LiveEvent, NewsAfter } from "#app/days/run/live/live-day.ts";
+import { type Attached, useAttached } from "#app/days/run/live/use-attached.ts";
+import { useFarmClock } from "#app/days/run/live/use-farm-clock.ts";
 import { useLiveLink } from "#app/days/run/live/use-live-link.ts";
 import {
   type KnownFacts,
@@ -28,6 +30,7 @@ export interface DayOnPhone {
   readonly fileId: string;
   readonly loaded: KnownFacts;
   readonly forecast: RunForecast | undefined;
+  readonly attached: Attached;
   /** Who has this phone; empty where no one said. */
   readonly person: string;
   /** The farm's clock when the page was made. */
@@ -35,16 +38,17 @@ export interface DayOnPhone {
 }
 
 const RETRY_MILLISECONDS = 3000;
-const TICK_MILLISECONDS = 1000;
 
 /**
  * The facts of a day on this phone. Taps answer at once and are sent one after another, kept on the phone until each was
  * answered; what other phones tap comes by the live link.
  */
-export function useDayFacts({ dayId, fileId, loaded, forecast: loadedForecast, person, now }: DayOnPhone) {
+export function useDayFacts(day: DayOnPhone) {
+  const { dayId, fileId, loaded, person, now } = day;
   const [known, setKnown] = useState(loaded);
-  const [forecast, setForecast] = useState(loadedForecast);
+  const [forecast, setForecast] = useState(day.forecast);
   const { clock, setClock } = useFarmClock(now);
+  const { attached, hearAttached } = useAttached(day.attached);
   const latest = useRef(known);
   latest.current = known;
 
@@ -61,16 +65,25 @@ export function useDayFacts({ dayId, fileId, loaded, forecast: loadedForecast, p
     (event: LiveEvent) => {
       if (event.name === "news") learn(event.data);
       else if (event.name === "forecast") setForecast(event.data);
-      else setClock(event.data);
+      else if (event.name === "clock") setClock(event.data);
+      else hearAttached(event);
     },
-    [learn, setClock],
+    [learn, setClock, hearAttached],
   );
   const isConnected = useLiveLink({ dayId, fileId, cursor, hear });
 
   const queue = useQueue({ dayId, fileId, key: waitingKey(fileId, dayId), person, cursor, learn, clock });
   const { waiting, isReached, ...rest } = queue;
   const facts = useMemo(() => shownFacts(known, waiting), [known, waiting]);
-  return { ...rest, facts, forecast, waiting, isConnected: isConnected && isReached, now: clock.shown };
+  return {
+    ...rest,
+    ...attached,
+    facts,
+    forecast,
+    waiting,
+    isConnected: isConnected && isReached,
+    now: clock.shown,
+  };
 }
 
 export type DayFacts = ReturnType<typeof useDayFacts>;
@@ -188,24 +201,6 @@ async function catchUp(dayId: number, after: number): Promise<NewsAfter | undefi
   } catch {
     return undefined;
   }
-}
-
-/** The farm's clock, ticking here and set right whenever the farm's machine says the time: a phone's own may be an hour off. */
-function useFarmClock(serverNow: number) {
-  const offset = useRef<number>(undefined);
-  const [shown, setShown] = useState(serverNow);
-  const current = useCallback(() => Date.now() + (offset.current ?? 0), []);
-  const setClock = useCallback((at: number) => {
-    offset.current = at - Date.now();
-  }, []);
-  useEffect(() => {
-    setClock(serverNow);
-    setShown(current());
-    const timer = setInterval(() => setShown(current()), TICK_MILLISECONDS);
-    return () => clearInterval(timer);
-  }, [serverNow, setClock, current]);
-  const clock = useMemo(() => ({ current, shown }), [current, shown]);
-  return { clock, setClock };
 }
 
 /** The last thing that this phone tapped of some kinds: what its undo takes back. */

@@ -65,6 +65,7 @@ export const RULE_BROKEN_WORDS: Readonly<Record<RuleBroken, string>> = {
 export const PLUCK_OPTIONS = [
   { value: "drum", label: "Drum" },
   { value: "hand", label: "By hand", line: "no plucker needed" },
+  { value: "skin", label: "Skin them", line: "no scald either" },
 ] as const;
 
 export const PRACTICE_OPTIONS: readonly { value: Practice; label: string }[] = [

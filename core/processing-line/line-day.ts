@@ -3,6 +3,7 @@ import {
   BLEED_MINUTES,
   KEPT_FEET_MINUTES,
   PLUCK_BY_HAND_MINUTES,
+  SKINNED_MINUTES,
 } from "#core/processing-line/line-constants.ts";
 import {
   type BufferStation,
@@ -13,6 +14,10 @@ import {
   stationRow,
 } from "#core/processing-line/line-station.ts";
 import type { WhenNeeded } from "#core/processing-line/station-table.ts";
+
+/** How feathers come off; a skinned bird is neither scalded nor plucked. */
+export const PLUCK_BY = ["drum", "hand", "skin"] as const;
+export type PluckBy = (typeof PLUCK_BY)[number];
 
 /** Someone on the line. Times are minutes after the day's start. */
 export interface LinePerson {
@@ -156,11 +161,7 @@ export function flowsWith({ lots }: Pick<LineDay, "lots">): number[] {
 }
 
 /** Medians of a practiced adult for a way of working. A dip longer than the usual load takes its own time. */
-export function lineMinutes(of: {
-  dipMinutes: number;
-  keepsFeet: boolean;
-  pluckBy: "drum" | "hand";
-}): LineMinutes {
+export function lineMinutes(of: { dipMinutes: number; keepsFeet: boolean; pluckBy: PluckBy }): LineMinutes {
   const medians = Object.fromEntries(
     STATIONS.map((station) => [station, stationRow(station).medianMinutes]),
   ) as Record<Station, number>;
@@ -168,7 +169,8 @@ export function lineMinutes(of: {
     ...medians,
     bleed: BLEED_MINUTES,
     scald: Math.max(medians.scald, of.dipMinutes),
-    pluck: of.pluckBy === "hand" ? PLUCK_BY_HAND_MINUTES : medians.pluck,
+    pluck: of.pluckBy === "drum" ? medians.pluck : PLUCK_BY_HAND_MINUTES,
+    ...(of.pluckBy === "skin" && SKINNED_MINUTES),
     feet: medians.feet + (of.keepsFeet ? KEPT_FEET_MINUTES : 0),
   };
 }

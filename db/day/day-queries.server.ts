@@ -12,7 +12,9 @@ export interface DatedChoices extends DayChoices {
 }
 
 /** The columns of a day's choices: those without lots and crew, which have rows of their own, and salt in whole thousandths. */
-interface ChoiceColumns extends Omit<DatedChoices, "lots" | "crew" | "brineFraction"> {
+interface ChoiceColumns extends Omit<DatedChoices, "lots" | "crew" | "brineFraction" | "pluckBy"> {
+  readonly pluckBy: "drum" | "hand";
+  readonly isSkinned: boolean;
   readonly brinePermille: number | undefined;
 }
 
@@ -38,13 +40,18 @@ export interface ProcessingDay extends DatedChoices {
 
 type DayRow = ChoiceColumns & Omit<ProcessingDay, keyof DayChoices>;
 
-function choicesOfRow({ brinePermille, ...row }: DayRow): Omit<ProcessingDay, "crew" | "lots"> {
-  return { ...row, brineFraction: brinePermille === undefined ? undefined : brinePermille / 1000 };
+function choicesOfRow({ brinePermille, isSkinned, ...row }: DayRow): Omit<ProcessingDay, "crew" | "lots"> {
+  return {
+    ...row,
+    pluckBy: isSkinned ? "skin" : row.pluckBy,
+    brineFraction: brinePermille === undefined ? undefined : brinePermille / 1000,
+  };
 }
 
 function rowOfChoices({ crew: _crew, lots: _lots, brineFraction, ...choices }: DatedChoices): ChoiceColumns {
   const brinePermille = brineFraction === undefined ? undefined : Math.round(brineFraction * 1000);
-  return { ...choices, brinePermille };
+  const pluckBy = choices.pluckBy === "drum" ? "drum" : "hand";
+  return { ...choices, pluckBy, isSkinned: choices.pluckBy === "skin", brinePermille };
 }
 
 /** The plan as it stood when the day was started. */
@@ -78,7 +85,7 @@ export function dayQueries(database: Database) {
            start_at AS startAt, people_count AS people, cone_count AS cones, table_place_count AS tablePlaces,
            break_minutes AS breakMinutes, break_at_minute AS breakAtMinute, pin_place_count AS pinPlaces,
            pluck_by AS pluckBy, change_water_birds AS changeWaterBirds, brine_permille AS brinePermille,
-           packs_same_day AS packsSameDay, is_rain_expected AS isRainExpected,
+           packs_same_day AS packsSameDay, is_rain_expected AS isRainExpected, is_skinned AS isSkinned,
            (SELECT settlement.entry_id FROM day_settlement AS settlement
              WHERE settlement.day_id = day.id
                AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS settledEntryId
@@ -101,17 +108,18 @@ export function dayQueries(database: Database) {
   const insertDay = database.prepare<ChoiceColumns & { entryId: string; timeZone: string }>(`
     INSERT INTO processing_day (entry_id, revision, processed_on, time_zone, start_at, people_count, cone_count,
                                 table_place_count, break_minutes, break_at_minute, pin_place_count, pluck_by,
-                                change_water_birds, brine_permille, packs_same_day, is_rain_expected)
+                                change_water_birds, brine_permille, packs_same_day, is_rain_expected, is_skinned)
     VALUES (@entryId, 1, @processedOn, @timeZone, @startAt, @people, @cones,
             @tablePlaces, @breakMinutes, @breakAtMinute, @pinPlaces, @pluckBy,
-            @changeWaterBirds, @brinePermille, @packsSameDay, @isRainExpected)`);
+            @changeWaterBirds, @brinePermille, @packsSameDay, @isRainExpected, @isSkinned)`);
   const updateDay = database.prepare<ChoiceColumns & { id: number; timeZone: string }>(`
     UPDATE processing_day
        SET revision = revision + 1, processed_on = @processedOn, time_zone = @timeZone, start_at = @startAt,
            people_count = @people, cone_count = @cones, table_place_count = @tablePlaces,
            break_minutes = @breakMinutes, break_at_minute = @breakAtMinute, pin_place_count = @pinPlaces,
            pluck_by = @pluckBy, change_water_birds = @changeWaterBirds, brine_permille = @brinePermille,
-           packs_same_day = @packsSameDay, is_rain_expected = @isRainExpected
+           packs_same_day = @packsSameDay, is_rain_expected = @isRainExpected,
+           is_skinned = @isSkinned
      WHERE id = @id`);
   const touchDay = database.prepare<[number]>(
     "UPDATE processing_day SET revision = revision + 1 WHERE id = ?",

@@ -1,7 +1,7 @@
 import { CHILL, ICE, SURFACE_COEFFICIENT } from "#core/chill/chill-constants.ts";
 import { chillTime } from "#core/chill/chill-time.ts";
 import { tankRoom } from "#core/chill/ice-need.ts";
-import { linePeople } from "#core/day/crew/crew.ts";
+import { type CrewMember, linePeople } from "#core/day/crew/crew.ts";
 import type { LotInput, PlanInput } from "#core/day/plan/plan-input.ts";
 import { bathSetup, type ScaldPlan, settingChange } from "#core/day/plan/scald-plan.ts";
 import { likelyMinutes } from "#core/processing-line/alternatives/line-whatif.ts";
@@ -55,7 +55,7 @@ export function lineSetup(plan: PlanInput, scalds: readonly ScaldPlan[]): LineSe
   const changesWater = isWaterChanged(plan, scalds);
   const day: LineDay = {
     lots: plan.lots.map((_, index) => lineLot(plan, scalds, index, heaviest)),
-    people: linePeople(crew, means, minuteAfterStart),
+    people: linePeople(choices.pluckBy === "skin" ? crew.map(skinner) : crew, means, minuteAfterStart),
     kit: {
       cones: choices.cones,
       scaldAtOnce: means.scalder.scaldAtOnce,
@@ -70,7 +70,7 @@ export function lineSetup(plan: PlanInput, scalds: readonly ScaldPlan[]): LineSe
       tankBirds: Math.max(1, room),
     },
     bleedFloorMinutes: BLEED_FLOOR_MINUTES,
-    pluckBy: choices.pluckBy,
+    pluckBy: choices.pluckBy === "drum" ? "drum" : "hand",
     packSameDay: choices.packsSameDay,
     breaks: hasBreak ? [{ fromMinute: breakFrom, minutes: choices.breakMinutes }] : [],
     setUpMinutes: 0,
@@ -98,6 +98,14 @@ export function lineSetup(plan: PlanInput, scalds: readonly ScaldPlan[]): LineSe
   return isStuck(manning) ? withEveryoneStaying(setup) : setup;
 }
 
+/** Skinning is knife work: who uses no knives does not stand where birds are plucked on other days. */
+function skinner(member: CrewMember): CrewMember {
+  const stations = member.rules.usesKnives
+    ? member.stations
+    : member.stations.filter((station) => station !== "pluck");
+  return stations.length > 0 ? { ...member, stations } : { ...member, stations: ["rinse"] };
+}
+
 /** The same day as if everyone stayed from its start to its end, since their hours do not get the birds done. */
 export function withEveryoneStaying({ day, faults }: LineSetup): LineSetup {
   const staying = day.people.map((one) => ({ ...one, fromMinute: 0, toMinute: Infinity }));
@@ -113,6 +121,7 @@ function isStuck(day: LineDay): boolean {
 /** Water that never gets hot again is not changed. */
 const isWaterChanged = (plan: PlanInput, scalds: readonly ScaldPlan[]): boolean =>
   plan.choices.changeWaterBirds !== undefined &&
+  plan.choices.pluckBy !== "skin" &&
   scalds.every((scald) => waterChangeMinutes(plan, scald) !== undefined);
 
 /** @param heaviestKilograms mean of the day's heaviest lot, dressed */
@@ -125,6 +134,7 @@ function lineLot(
   const { means } = plan;
   const lot = plan.lots[index]!;
   const scald = scalds[index]!;
+  const isSkinned = plan.choices.pluckBy === "skin";
   return {
     birds: lot.choices.birds,
     cutUp: lot.choices.cutUp,
@@ -136,8 +146,8 @@ function lineLot(
     giblets: lot.choices.keepsGiblets,
     restMinutes: chillMinutes(lot, means),
     tankShare: tankShareOf(lot.flock.dressed.value, heaviestKilograms),
-    bath: bathOnLine(lot, means, scald),
-    settingMinutes: (settingChange(means, scalds[index - 1], scald)?.seconds ?? 0) / 60,
+    bath: isSkinned ? undefined : bathOnLine(lot, means, scald),
+    settingMinutes: isSkinned ? 0 : (settingChange(means, scalds[index - 1], scald)?.seconds ?? 0) / 60,
     waterChangeMinutes: isWaterChanged(plan, scalds) ? waterChangeMinutes(plan, scald)! : 0,
   };
 }

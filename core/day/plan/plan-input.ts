@@ -5,6 +5,7 @@ import type { BirdKind } from "#core/growth/bird-kind.ts";
 import type { WhichBirds } from "#core/growth/flock.ts";
 import type { FlockForecast } from "#core/growth/flock-forecast.ts";
 import type { Practice } from "#core/processing-line/line-constants.ts";
+import type { PluckBy } from "#core/processing-line/line-day.ts";
 import type { Setting } from "#core/reckoning/setting.ts";
 import type { ScaldMethod } from "#core/scald/scald-constants.ts";
 import type { WithdrawalMethod } from "#core/withdrawal/withdrawal-constants.ts";
@@ -45,7 +46,7 @@ export interface DayChoices {
   readonly packsSameDay: boolean;
   /** Hands outdoors are slower in it. */
   readonly isRainExpected: boolean;
-  readonly pluckBy: "drum" | "hand";
+  readonly pluckBy: PluckBy;
   /** The scald's water is changed after so many birds; undefined where it is kept all day. */
   readonly changeWaterBirds: number | undefined;
   /** Salt that the meat is to end up with, by weight; undefined where the birds are not brined. */

@@ -12,7 +12,7 @@ import { clockTime, localDay } from "#app/ui/read/read-when.ts";
 import { clockOfMinute, instantOf, localClock, minuteOfClock } from "#core/calendar/farm-time.ts";
 import type { CrewSeat } from "#core/day/crew/crew.ts";
 import { MOST_LOTS, MOST_PEOPLE } from "#core/processing-line/line-context.ts";
-import { birdsOf } from "#core/processing-line/line-day.ts";
+import { birdsOf, PLUCK_BY } from "#core/processing-line/line-day.ts";
 import { STATIONS } from "#core/processing-line/line-station.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 import type { DatedChoices } from "#db/day/day-queries.server.ts";
@@ -84,7 +84,7 @@ export function dayForm({ timeZone, unitSystem, lots }: DayFormSetting) {
       }),
       packsSameDay: tick,
       isRainExpected: tick,
-      pluckBy: choice(["drum", "hand"], "Choose how you pluck"),
+      pluckBy: choice(PLUCK_BY, "Choose how you pluck"),
       changeWaterBirds: optional(wholeNumber({ least: 1, most: MOST_BIRDS_A_DAY, ask: "" })),
       brine: optional(percent({ least: 0.1, most: 5, ask: "" })),
       crew,

@@ -8,10 +8,9 @@ import {
 } from "#app/days/plan/choices/day-form.ts";
 import { nestedFields } from "#app/ui/nested-fields.ts";
 import { addDays, isLocalDay } from "#core/calendar/local-day.ts";
-import { type CrewSeat, crewOf, type Helper, rulesOf, stationsToJoin } from "#core/day/crew/crew.ts";
+import { crewOf, type Helper } from "#core/day/crew/crew.ts";
+import { crewWith } from "#core/day/crew/crew-with.ts";
 import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
-import { STATIONS } from "#core/processing-line/line-station.ts";
-import { NO_RULES } from "#core/safety/person-rules.ts";
 import type { DatedChoices, ProcessingDay } from "#db/day/day-queries.server.ts";
 
 /** Fields in which the other plan may differ, by the names that the plan's own form gives them. */
@@ -80,34 +79,3 @@ const fieldOf = ([name = "", lot, field]: readonly PropertyKey[]): string =>
 /** A day before or after, as a button asks for; a day that can't be read stays as it was typed. */
 const shifted = (day: string, by: string | null): string =>
   isLocalDay(day) && (by === "-1" || by === "1") ? addDays(day, Number(by)) : day;
-
-/** Those who stay keep their stations; whoever comes new goes where no one stands, or where people usually go. */
-function crewWith(
-  current: readonly CrewSeat[],
-  who: readonly number[],
-  unnamed: number,
-  helpers: readonly Helper[],
-  year: number,
-): CrewSeat[] {
-  const nameless = current.filter(({ personId }) => personId === undefined).slice(0, unnamed);
-  const staying = current.filter(({ personId }) => personId !== undefined && who.includes(personId));
-  const coming = who.flatMap((id) => {
-    const helper = helpers.find((one) => one.id === id);
-    return helper && !staying.some(({ personId }) => personId === id) ? [helper] : [];
-  });
-  const needed = STATIONS.slice(0, 6);
-  const seats: CrewSeat[] = [...staying, ...nameless];
-  for (const helper of coming)
-    seats.push({
-      personId: helper.id,
-      name: helper.name,
-      stations: stationsToJoin(seats, needed, rulesOf(helper, year)),
-    });
-  for (let more = nameless.length; more < unnamed; more += 1)
-    seats.push({
-      personId: undefined,
-      name: `Helper ${seats.length + 1}`,
-      stations: stationsToJoin(seats, needed, NO_RULES),
-    });
-  return seats;
-}

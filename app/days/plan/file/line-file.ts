@@ -2,6 +2,7 @@ import { z } from "zod";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
 import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, DAY_SD_LN } from "#core/processing-line/line-constants.ts";
 import { MOST_BIRDS, MOST_LOTS, MOST_PEOPLE } from "#core/processing-line/line-context.ts";
+import { PLUCK_BY } from "#core/processing-line/line-day.ts";
 import {
   DEFAULT_BUFFERS,
   DEFAULT_PLACES,
@@ -105,7 +106,7 @@ export const LineFile = z.strictObject({
       packSameDay: z.boolean().default(false),
       cutUp: whole(0, MOST_BIRDS).default(0),
       restMinutes: minutes(4320).default(60),
-      pluckBy: z.enum(["drum", "hand"], "must be drum or hand").default("drum"),
+      pluckBy: z.enum(PLUCK_BY, "must be drum, hand, or skin").default("drum"),
       dipSeconds: dipSeconds.optional(),
       bleedFloorMinutes: minutes(10).default(BLEED_FLOOR_MINUTES),
     })

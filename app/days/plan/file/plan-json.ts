@@ -17,6 +17,7 @@ export function loader({ context, params }: Route.LoaderArgs) {
       scald: choices.scaldMethod,
     })),
     start: localClock(day.startAt, day.timeZone),
+    pluckBy: day.pluckBy,
   });
   return new Response(JSON.stringify(file, null, 2), {
     headers: {

@@ -47,7 +47,7 @@ export function lineDayOfFile(file: LineFile): { day: LineDay } | { problems: Li
       tankBirds: kit.tankBirds ?? Math.max(1, birdsOf({ lots })),
     },
     bleedFloorMinutes: work.bleedFloorMinutes,
-    pluckBy: work.pluckBy,
+    pluckBy: work.pluckBy === "drum" ? "drum" : "hand",
     packSameDay: work.packSameDay,
     breaks: file.breaks
       .map(({ at, minutes }) => ({ fromMinute: after(at), minutes }))
@@ -93,7 +93,7 @@ function lotsOfFile(file: LineFile): LineLot[] {
       giblets: lot.giblets ?? work.giblets,
       restMinutes: lot.restMinutes ?? work.restMinutes,
       tankShare: tankShareOf(lot.liveKg, heaviest),
-      bath: bath && { ...bath, zCelsius: SCALD_DOSE.zCelsius },
+      bath: bath && work.pluckBy !== "skin" ? { ...bath, zCelsius: SCALD_DOSE.zCelsius } : undefined,
       settingMinutes: lot.settingMinutes ?? settingMinutes(named[index - 1], lot, bath?.recoveryPerMinute),
       waterChangeMinutes: lot.waterChangeMinutes ?? file.waterChange?.minutes ?? 0,
     };

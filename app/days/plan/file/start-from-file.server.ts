@@ -38,7 +38,7 @@ export function choicesOfFile(here: FarmContext, text: string | null): ChoicesOf
     tablePlaces: day.kit.places.gut,
     pinPlaces: day.kit.places.pins,
     packsSameDay: day.packSameDay,
-    pluckBy: day.pluckBy,
+    pluckBy: file.work.pluckBy,
     breakMinutes: pause?.minutes ?? 0,
     ...(pause && { breakAtMinute: minuteOfClock(pause.at) }),
     changeWaterBirds: day.changeWaterEvery,

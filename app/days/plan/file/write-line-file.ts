@@ -2,7 +2,7 @@ import type { z } from "zod";
 import type { LineFile } from "#app/days/plan/file/line-file.ts";
 import { clockOfMinute, minuteOfClock } from "#core/calendar/farm-time.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
-import { birdsOf, type LineDay, type LineLot } from "#core/processing-line/line-day.ts";
+import { birdsOf, type LineDay, type LineLot, type PluckBy } from "#core/processing-line/line-day.ts";
 import { stationRow } from "#core/processing-line/line-station.ts";
 import type { ScaldMethod } from "#core/scald/scald-constants.ts";
 
@@ -18,7 +18,7 @@ export interface LotInFile {
 /** A day of the line as a file, so that a plan can be taken along, changed elsewhere, and played by the command. */
 export function lineFileOf(
   day: LineDay,
-  of: { readonly lots: readonly LotInFile[]; readonly start: string },
+  of: { readonly lots: readonly LotInFile[]; readonly start: string; readonly pluckBy?: PluckBy },
 ): z.input<typeof LineFile> {
   const clockAt = (minute: number) => clockOfMinute(Math.round(minuteOfClock(of.start) + minute));
   const [first] = day.lots;
@@ -43,7 +43,7 @@ export function lineFileOf(
       packSameDay: day.packSameDay,
       cutUp: day.lots.reduce((sum, { cutUp }) => sum + cutUp, 0),
       restMinutes: lots[0]!.restMinutes,
-      pluckBy: day.pluckBy,
+      pluckBy: of.pluckBy ?? day.pluckBy,
       dipSeconds: lots[0]!.dipSeconds,
       bleedFloorMinutes: day.bleedFloorMinutes,
     },

@@ -130,7 +130,7 @@ function useKitWords({ line, choices, means, dipSeconds }: LineSheetProps): Part
   return {
     cones: plural(choices.cones, "cone"),
     scald: `${means.scalder.scaldAtOnce} at once, ${dipWords(dipSeconds, show)}`,
-    pluck: choices.pluckBy === "hand" ? "by hand" : `${means.pluckAtOnce} at once`,
+    pluck: { drum: `${means.pluckAtOnce} at once`, hand: "by hand", skin: "skinned" }[choices.pluckBy],
     feet: placesAt("feet"),
     pins: placesAt("pins"),
     gut: placesAt("gut"),

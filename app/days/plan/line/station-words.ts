@@ -5,7 +5,7 @@ import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { DRAIN_MINUTES } from "#core/processing-line/line-constants.ts";
-import { birdsOf, mostInLine, neededStations } from "#core/processing-line/line-day.ts";
+import { birdsOf, mostInLine, neededStations, type PluckBy } from "#core/processing-line/line-day.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 
 /** A page to be taped where the work is. */
@@ -39,6 +39,12 @@ export function stationPages(planned: PlanForDate, show: Show): StationPage[] {
   }));
 }
 
+const HOW_TO_PLUCK: Readonly<Record<PluckBy, string>> = {
+  drum: "10 to 30 s with the hose on.",
+  hand: "By hand, breast first, against the grain.",
+  skin: "Skin them: slit at the breast, pull the skin off toward the back and legs. No scald. Knife: cut away from your hand.",
+};
+
 const lotsNamed = (lots: PlanForDate["plan"]["lots"]) =>
   lots.map(({ batchName, choices: { birds } }) => ({ batchName, birds }));
 
@@ -71,9 +77,7 @@ function stationWords({ plan, choices }: PlanForDate, show: Show): Record<Statio
       "Scalding water. Never power a dry element; gas outdoors only. Keep children away.",
     ],
     pluck: [
-      choices.pluckBy === "hand"
-        ? "By hand, breast first, against the grain."
-        : "10 to 30 s with the hose on.",
+      HOW_TO_PLUCK[choices.pluckBy],
       "Torn breast skin: send the bird to be cut up, and say so.",
       "Keep hands, sleeves, and hair clear of the drum. Switch it off before you reach in.",
     ],

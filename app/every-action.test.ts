@@ -320,6 +320,26 @@ const REPEATED: readonly Repeat[] = [
     fields: () => ({ entryId: "entry-of-days-pack-pack-tsx" }),
   },
   {
+    route: "days/run/change/change.tsx",
+    params: { dayId: "1" },
+    fields: () => ({
+      entryId: "change-of-tests",
+      pluckBy: "hand",
+      later: "30",
+      birds: "5",
+      seen: String(HERE.file.day(1)!.revision),
+      what: "split",
+      splitOn: "2026-11-28",
+    }),
+    changed: { birds: "4" },
+  },
+  {
+    isRefused: true,
+    route: "days/run/change/undo-change.ts",
+    params: { dayId: "1" },
+    fields: () => ({ entryId: "no-change-of-tests" }),
+  },
+  {
     isRefused: true,
     route: "farm/devices/simulate-device.ts",
     fields: () => ({ device: "bath-probe", deed: "dunk" }),

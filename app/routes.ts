@@ -60,6 +60,8 @@ export default [
   route("days/:dayId/run/board", "days/run/board/board.tsx"),
   route("days/:dayId/run/log", "days/run/log/log.tsx"),
   route("days/:dayId/log.csv", "days/run/log/log-csv.ts"),
+  route("days/:dayId/run/change", "days/run/change/change.tsx"),
+  route("days/:dayId/run/change/undo", "days/run/change/undo-change.ts"),
   route("days/:dayId/run/tap", "days/run/taps/tap.ts"),
   route("days/:dayId/run/undo", "days/run/taps/undo.ts"),
   route("days/:dayId/run/news", "days/run/live/news.ts"),

@@ -25,6 +25,10 @@ export function entryQueries(database: Database) {
     SELECT id, @at FROM entry WHERE id = @entryId
     ON CONFLICT (entry_id) DO NOTHING`);
 
+  const selectTakenBack = database.prepare<[string], { entry_id: string }>(
+    "SELECT entry_id FROM entry_taken_back WHERE entry_id = ?",
+  );
+
   return {
     /**
      * Runs a write once for an entry, all of it or nothing.
@@ -59,6 +63,8 @@ export function entryQueries(database: Database) {
     },
 
     isKnown: (entryId: string): boolean => selectContent.get(entryId) !== undefined,
+
+    isTakenBack: (entryId: string): boolean => selectTakenBack.get(entryId) !== undefined,
 
     /** Leaves an entry out of every sum from now on; doing it again, or for an unknown entry, is harmless. */
     remove(entryId: string, at: number): void {

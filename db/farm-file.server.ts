@@ -1,6 +1,7 @@
 import { MOST_LOTS } from "#core/processing-line/line-context.ts";
 import { batchQueries } from "#db/batch/batch-queries.server.ts";
 import { bookQueries } from "#db/book/book-queries.server.ts";
+import { changeQueries } from "#db/day/change-queries.server.ts";
 import { dayQueries } from "#db/day/day-queries.server.ts";
 import { joinQueries } from "#db/day/join-queries.server.ts";
 import { markQueries } from "#db/day/mark-queries.server.ts";
@@ -30,6 +31,7 @@ export function openFarmFile(path: string) {
     ...dayQueries(database),
     ...joinQueries(database, MOST_LOTS),
     run: runQueries(database),
+    changing: changeQueries(database),
     pack: packQueries(database),
     marking: markQueries(database),
     tasks: taskQueries(database),

@@ -130,6 +130,8 @@ export function runQueries(database: Database) {
       };
     }),
     record,
+    /** Keeps the plan as it stands, where none is kept yet. */
+    keepPlan,
     /** Starts the day and keeps the plan as it stands at that moment. */
     start: (entry: Entry, dayId: number, fact: SaidFact, plan: KeptPlan): Recorded<"day-settled"> =>
       record(entry, dayId, fact, () => keepPlan(dayId, plan)),

@@ -16,6 +16,7 @@ interface Waiting {
   readonly request: PoolRequest;
   readonly resolve: (output: never) => void;
   readonly reject: (reason: Error) => void;
+  readonly soFar: ((output: never) => void) | undefined;
 }
 
 /** Threads for what would keep pages waiting. Tasks that find no free thread wait for their turn. */
@@ -30,12 +31,19 @@ export class WorkPool {
     this.#settings = settings;
   }
 
-  /** @throws {Error} (rejects) if the task fails, takes too long, or its thread ends */
-  run<Name extends TaskName>(name: Name, input: TaskInput<Name>): Promise<TaskOutput<Name>> {
+  /**
+   * @param soFar hears of an answer that is not whole yet
+   * @throws {Error} (rejects) if the task fails, takes too long, or its thread ends
+   */
+  run<Name extends TaskName>(
+    name: Name,
+    input: TaskInput<Name>,
+    soFar?: (output: TaskOutput<Name>) => void,
+  ): Promise<TaskOutput<Name>> {
     this.#asked += 1;
     const request = { id: this.#asked, name, input };
     return new Promise((resolve, reject) => {
-      this.#waiting.push({ request, resolve, reject });
+      this.#waiting.push({ request, resolve, reject, soFar });
       this.#next();
     });
   }
@@ -62,13 +70,14 @@ export class WorkPool {
     return worker;
   }
 
-  #give(worker: Worker, { request, resolve, reject }: Waiting): void {
+  #give(worker: Worker, { request, resolve, reject, soFar }: Waiting): void {
     const patience = setTimeout(
       () => ended(new Error(`${request.name} took too long`)),
       this.#settings.mostMilliseconds,
     );
     patience.unref();
     const onMessage = (reply: PoolReply) => {
+      if (reply.type === "so-far") return soFar?.(reply.output as never);
       free();
       this.#idle.push(worker);
       if (reply.type === "done") resolve(reply.output as never);

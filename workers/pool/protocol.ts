@@ -1,6 +1,6 @@
 import type { TaskInput, TaskName, TaskOutput } from "#workers/pool/tasks.ts";
 
-/** One task for a worker. Each has exactly one answer: done or failed. */
+/** One task for a worker. Each has exactly one answer, done or failed; before it may come some that are not whole yet. */
 export interface PoolRequest<Name extends TaskName = TaskName> {
   readonly id: number;
   readonly name: Name;
@@ -8,5 +8,6 @@ export interface PoolRequest<Name extends TaskName = TaskName> {
 }
 
 export type PoolReply<Name extends TaskName = TaskName> =
+  | { readonly id: number; readonly type: "so-far"; readonly output: TaskOutput<Name> }
   | { readonly id: number; readonly type: "done"; readonly output: TaskOutput<Name> }
   | { readonly id: number; readonly type: "failed"; readonly message: string };

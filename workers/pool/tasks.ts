@@ -3,6 +3,8 @@ import { lineSetup } from "#core/day/plan/line-setup.ts";
 import { type PlanBasis, planInput } from "#core/day/plan/plan-for-date.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
 import { scaldPlan } from "#core/day/plan/scald-plan.ts";
+import { birdsThatIceChills } from "#core/day/run/birds-that-ice-chills.ts";
+import { type ChangedDay, changedDay } from "#core/day/run/changed-day.ts";
 import type { DayFact } from "#core/day/run/day-fact.ts";
 import { type RunForecast, runForecast } from "#core/day/run/run-forecast.ts";
 
@@ -16,15 +18,48 @@ export interface RunningDay {
   readonly now: number;
 }
 
+/** A day with its choices changed: by when the birds are to be in the chill, and how much ice there is. */
+export interface AskedChange extends RunningDay {
+  readonly limitAt: number;
+  /** Bags that there are; undefined where ice is not short. */
+  readonly iceBags: number | undefined;
+}
+
+/** The line of a day as its choices have it, from its planned start. */
+function lineOf({ basis, processedOn, choices }: Pick<RunningDay, "basis" | "processedOn" | "choices">) {
+  const plan = planInput(basis, processedOn, choices);
+  const scalds = plan.lots.map((lot) => scaldPlan(lot, plan.means));
+  return { planned: lineSetup(plan, scalds).day, crew: plan.crew };
+}
+
+/** Hears of a task's answer while it is not whole yet. */
+type SoFar<Output> = (output: Output) => void;
+
 /** What the pool can be asked for: by name, what goes in and what comes out. All of it can be cloned. */
 export const TASKS = {
-  "run-forecast": ({ basis, processedOn, choices, facts, now }: RunningDay): RunForecast => {
-    const plan = planInput(basis, processedOn, choices);
-    const { day } = lineSetup(
-      plan,
-      plan.lots.map((lot) => scaldPlan(lot, plan.means)),
-    );
-    return runForecast({ planned: day, crew: plan.crew, facts, startAt: choices.startAt, now });
+  "run-forecast": (running: RunningDay, soFar: SoFar<RunForecast>): RunForecast => {
+    const { choices, facts, now } = running;
+    const { forecast, moves } = runForecast({
+      ...lineOf(running),
+      facts,
+      startAt: choices.startAt,
+      now,
+      isSkinned: choices.pluckBy === "skin",
+    });
+    soFar(forecast);
+    return { ...forecast, moves: moves() };
+  },
+  "changed-day": ({
+    limitAt,
+    iceBags,
+    ...running
+  }: AskedChange): ChangedDay & { iceFor: number | undefined } => {
+    const { planned } = lineOf(running);
+    const { choices, facts, now, basis, processedOn } = running;
+    return {
+      ...changedDay({ planned, facts, startAt: choices.startAt, now, limitAt }),
+      iceFor: iceBags === undefined ? undefined : birdsThatIceChills(basis, processedOn, choices, iceBags),
+    };
   },
 } as const;
 

@@ -6,7 +6,8 @@ import { TASKS } from "#workers/pool/tasks.ts";
 parentPort!.on("message", ({ id, name, input }: PoolRequest) => {
   const reply = (message: PoolReply) => parentPort!.postMessage(message);
   try {
-    reply({ id, type: "done", output: TASKS[name](input) });
+    const task = TASKS[name] as (input: unknown, soFar: (output: never) => void) => never;
+    reply({ id, type: "done", output: task(input, (output) => reply({ id, type: "so-far", output })) });
   } catch (error) {
     reply({ id, type: "failed", message: error instanceof Error ? error.message : String(error) });
   }

@@ -26,7 +26,13 @@ export function runReading(here: FarmContext, dayParam: string | undefined) {
   const crew = day.crew.map(({ name, stations }) => ({ name, stations }));
   const helpers = here.file.people.people().map(({ name }) => name);
   return {
-    day: { id: day.id, processedOn: day.processedOn, startAt: day.startAt, cones: day.cones },
+    day: {
+      id: day.id,
+      revision: day.revision,
+      processedOn: day.processedOn,
+      startAt: day.startAt,
+      cones: day.cones,
+    },
     isToday: localDayOf(now, farm.timeZone) === day.processedOn,
     birds: birdsOf(day),
     lots: lots.map((lot, index) => ({

@@ -111,3 +111,38 @@ async function* eventsOf(response: Response): AsyncGenerator<Heard> {
     }
   }
 }
+
+test("a change of plan keeps the plan as it stood, makes the day of the others, and is put back as it was", async () => {
+  const change = await import("#app/days/run/change/change.tsx");
+  const undoChange = await import("#app/days/run/change/undo-change.ts");
+  const before = HERE.file.day(1)!;
+  const kept = HERE.file.keptPlan(1);
+  const days = HERE.file.days().length;
+  const fields = { pluckBy: "skin", later: "60", birds: "4", what: "split", splitOn: "2026-09-20" };
+  const entryId = "changed-this-morning";
+  const seen = String(before.revision);
+  const stale = await change.action(argsOf(post({ ...fields, entryId: "seen-too-long-ago", seen: "0" })));
+  expect(stale).toMatchObject({ init: { status: 422 } });
+  expect(HERE.file.day(1)).toEqual(before);
+
+  await change.action(argsOf(post({ ...fields, entryId, seen })));
+  await change.action(argsOf(post({ ...fields, entryId, seen })));
+  expect(HERE.file.day(1)).toMatchObject({ pluckBy: "skin", startAt: before.startAt + 3_600_000 });
+  const left = before.lots[0]!.birds - 4;
+  expect(HERE.file.days().filter(({ processedOn }) => processedOn === "2026-09-20")).toMatchObject([
+    { lots: [{ birds: left }] },
+  ]);
+  expect(HERE.file.keptPlan(1)).toEqual(kept);
+  expect(facts().at(-1)).toMatchObject({ kind: "note", note: expect.stringContaining("Skinned.") });
+
+  const back = post({ entryId });
+  await undoChange.action(argsOf(back));
+  const { revision, lots, ...day } = HERE.file.day(1)!;
+  expect({ ...day, lots: lots.map(({ birds }) => birds) }).toEqual({
+    ...Object.fromEntries(Object.entries(before).filter(([name]) => name !== "revision")),
+    lots: before.lots.map(({ birds }) => birds),
+  });
+  expect(revision).toBeGreaterThan(before.revision);
+  expect(HERE.file.days()).toHaveLength(days);
+  expect(facts().map(({ note }) => note)).not.toContainEqual(expect.stringContaining("Skinned."));
+});

@@ -1,4 +1,4 @@
-import { Form } from "react-router";
+import { Form, Link } from "react-router";
 import { AskAboutBirds } from "#app/days/run/post/ask-about-birds.tsx";
 import { Unsent } from "#app/days/run/post/post-screen.tsx";
 import { usePost } from "#app/days/run/post/use-post.ts";
@@ -60,6 +60,15 @@ export default function Run({ loaderData }: Route.ComponentProps) {
       {state !== "not-started" && <RunSky post={post} />}
       {state !== "finished" && (
         <>
+          <Link
+            to={`/days/${day.id}/run/change`}
+            className="yard-key yard-card grid content-center rounded-sheet px-4"
+          >
+            Something changed
+            <span className="yard-soft text-base font-normal">
+              someone missing, plucker out, rain, ice short, fewer birds
+            </span>
+          </Link>
           <WhoHasIt post={post} />
           <Posts dayId={day.id} />
           <WhoIsWhere post={post} />

@@ -47,10 +47,14 @@ export function changedChoices(
     farm.year,
   );
   if (crew.length === 0) return undefined;
-  const isChanged = change.missing.length > 0 || change.coming.length > 0;
+  const isSlowToPluck = change.pluckBy !== "drum" && change.pluckBy !== choices.pluckBy;
+  const isChanged = change.missing.length > 0 || change.coming.length > 0 || isSlowToPluck;
   return {
     ...choices,
-    ...(isChanged && { people: crew.length, crew: manned(crew, seats) }),
+    ...(isChanged && {
+      people: crew.length,
+      crew: manned(crew, seats, isSlowToPluck ? ["pluck"] : []),
+    }),
     lots: firstBirds(choices.lots, change.birds),
     startAt: choices.startAt + change.laterMinutes * MINUTE,
     pluckBy: change.pluckBy,
@@ -58,20 +62,27 @@ export function changedChoices(
   };
 }
 
-/** Where someone is missing, the others take their stations too, each as far as their own order of preference has them. */
-function manned(crew: DayChoices["crew"], before: readonly CrewMember[]): DayChoices["crew"] {
+/** Where someone is missing, or work needs more hands, the others help out there after all else, within their rules. */
+function manned(
+  crew: DayChoices["crew"],
+  before: readonly CrewMember[],
+  needHands: readonly Station[],
+): DayChoices["crew"] {
   const has = new Set(crew.flatMap(({ stations }) => stations));
-  const lost = [...new Set(before.flatMap(({ stations }) => stations))].filter(
-    (station) => !has.has(station),
+  const wanted = [...new Set([...before.flatMap(({ stations }) => stations), ...needHands])].filter(
+    (station) => !has.has(station) || needHands.includes(station),
   );
-  if (lost.length === 0) return crew;
   const mayAt = (name: string, station: Station) => {
     const known = before.find((one) => one.name === name);
     return known !== undefined && mayWorkAlone(known.rules).includes(station);
   };
-  return crew.map((seat) => ({
-    ...seat,
-    stations: [...seat.stations, ...lost.filter((station) => mayAt(seat.name, station))],
+  return crew.map(({ personId, name, stations }) => ({
+    personId,
+    name,
+    stations: [
+      ...stations,
+      ...wanted.filter((station) => !stations.includes(station) && mayAt(name, station)),
+    ],
   }));
 }
 

@@ -9,9 +9,17 @@ import { liveForecast } from "#core/processing-line/forecast/live-forecast.ts";
 import { type LiveMove, liveMoves } from "#core/processing-line/forecast/live-moves.ts";
 import { isSilent, MILESTONES, type Milestone } from "#core/processing-line/forecast/milestone.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
-import { birdsOf, type LineDay } from "#core/processing-line/line-day.ts";
+import { birdsOf, type LineDay, type LinePerson } from "#core/processing-line/line-day.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import type { Moment } from "#core/processing-line/line-tally.ts";
+
+/** A moment of the line by the clock. */
+export const chanceAt = (originAt: number, moment: Moment | undefined): Chance | undefined =>
+  moment && {
+    oneInTenAt: Math.round(originAt + moment.p10 * MINUTE),
+    likelyAt: Math.round(originAt + moment.p50 * MINUTE),
+    nineInTenAt: Math.round(originAt + moment.p90 * MINUTE),
+  };
 
 /** A moment by the clock: one in ten before, as likely earlier as later, and nine in ten before. */
 export interface Chance {
@@ -36,7 +44,8 @@ export interface RunForecast {
   /** Where the birds are, as far as it is known. */
   readonly birdsAt: Partial<Record<Station, BirdsAt>>;
   readonly paces: readonly PaceNow[];
-  readonly moves: readonly LiveMove[];
+  /** What would help now; undefined until it is worked out, which takes about as long again. */
+  readonly moves: readonly LiveMove[] | undefined;
   /** Posts that were tapped and are not heard from any more. */
   readonly silent: readonly Milestone[];
 }
@@ -49,45 +58,49 @@ export interface RunForecastInput {
   readonly facts: readonly DayFact[];
   readonly startAt: number;
   readonly now: number;
+  readonly isSkinned: boolean;
+}
+
+/** A forecast, and what takes about as long again: what would help. */
+export interface ForecastThenMoves {
+  readonly forecast: RunForecast;
+  readonly moves: () => readonly LiveMove[];
 }
 
 /** Plays the day on from where it stands. Takes some tenths of a second: not for the thread that answers pages. */
-export function runForecast({ planned, crew, facts, startAt, now }: RunForecastInput): RunForecast {
+export function runForecast({
+  planned,
+  crew,
+  facts,
+  startAt,
+  now,
+  isSkinned,
+}: RunForecastInput): ForecastThenMoves {
   const { day, soFar, originAt } = dayAsRun(planned, facts, { startAt, now });
   const forecast = liveForecast(day, soFar, LINE_SEED);
   const instant = (minute: number) => Math.round(originAt + minute * MINUTE);
-  const chance = (moment: Moment | undefined): Chance | undefined =>
-    moment && {
-      oneInTenAt: instant(moment.p10),
-      likelyAt: instant(moment.p50),
-      nineInTenAt: instant(moment.p90),
-    };
   const rulesOf = new Map(crew.map(({ name, rules }) => [name, rules]));
   const line = lineNow(day, forecast, LINE_SEED);
   const full = forecast.chills[day.kit.tankBirds];
   const lastKill = forecast.kills.at(-1);
-  return {
+  const answer: RunForecast = {
     originAt,
-    lastInChill: chance(forecast.lastInChill),
-    allDone: chance(forecast.finish),
+    lastInChill: chanceAt(originAt, forecast.lastInChill),
+    allDone: chanceAt(originAt, forecast.finish),
     birds: birdsOf(day),
     tankFullAt: full && full.p50 > soFar.nowMinute ? instant(full.p50) : undefined,
     lastKillAt: lastKill && instant(lastKill.p50),
     birdsAt: forecast.lastInChill ? birdsNow(day, line) : {},
     paces: pacesNow(day, facts, originAt),
-    moves: liveMoves(
-      day,
-      forecast,
-      LINE_SEED,
-      // Someone whose rules are not known stays at the stations they have.
-      ({ name, stations }) => {
-        const rules = rulesOf.get(name);
-        return rules ? mayWorkAlone(rules) : stations;
-      },
-      line,
-    ),
+    moves: undefined,
     silent: silentOf(soFar.taps, soFar.nowMinute, day.setUpMinutes),
   };
+  // Someone whose rules are not known stays at the stations they have, and so does everyone where birds are skinned.
+  const mayStand = ({ name, stations }: LinePerson) => {
+    const rules = rulesOf.get(name);
+    return rules && !isSkinned ? mayWorkAlone(rules) : stations;
+  };
+  return { forecast: answer, moves: () => liveMoves(day, forecast, LINE_SEED, mayStand, line) };
 }
 
 /** Fewer taps have no usual gap. */

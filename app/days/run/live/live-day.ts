@@ -16,6 +16,8 @@ export interface LiveEvents {
   readonly attached: { readonly devices: readonly DeviceStatus[]; readonly bath: readonly WaterReading[] };
   /** One attached device: its latest reading, or that it has none. */
   readonly device: DeviceStatus;
+  /** Revision of the day's plan: it was changed since a page was made that has another. */
+  readonly plan: number;
   /** The farm's clock, epoch milliseconds. */
   readonly clock: number;
 }
@@ -27,5 +29,6 @@ export const LIVE_EVENTS = [
   "forecast",
   "attached",
   "device",
+  "plan",
   "clock",
 ] as const satisfies readonly (keyof LiveEvents)[];

@@ -4,20 +4,13 @@ import { basisOfDay, progressOf } from "#app/server/day/plan-of-day.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { log } from "#app/server/log.server.ts";
-import { rootFolder } from "#app/server/root-folder.server.ts";
-import { MINUTE, SECOND } from "#core/calendar/milliseconds.ts";
+import { workPool } from "#app/server/work-pool.server.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import type { RunForecast } from "#core/day/run/run-forecast.ts";
-import { WorkPool } from "#workers/pool/client.ts";
 
 /** Streams that one process keeps open; a farm has ten phones, each with one. */
 const MOST_LISTENERS = 64;
 const REFRESH_MILLISECONDS = MINUTE;
-const PATIENCE_MILLISECONDS = 20 * SECOND;
-
-let pool: WorkPool | undefined;
-/** One thread: forecasts of one day follow one another, and pages keep the other core. */
-const workPool = () =>
-  (pool ??= new WorkPool({ root: rootFolder(), threads: 1, mostMilliseconds: PATIENCE_MILLISECONDS }));
 
 /** One day as it is listened to: who hears of its changes, and its latest forecast. */
 class LiveDay {
@@ -25,6 +18,7 @@ class LiveDay {
   readonly #here: FarmContext;
   readonly #dayId: number;
   #forecast: RunForecast | undefined;
+  #revision: number | undefined;
   #isPlaying = false;
   #isStale = false;
   #timer: ReturnType<typeof setInterval> | undefined;
@@ -57,6 +51,9 @@ class LiveDay {
     if (this.#events.listenerCount("event") === 0) return;
     const news = this.#here.file.run.news(this.#dayId, after);
     if (news.cursor > after) this.#tell({ name: "news", data: { ...news, after } });
+    const day = this.#here.file.day(this.#dayId);
+    if (day && day.revision !== this.#revision) this.#tell({ name: "plan", data: day.revision });
+    this.#revision = day?.revision;
     this.refresh();
   }
 
@@ -70,18 +67,21 @@ class LiveDay {
     if (!day || day.settledEntryId || progressOf(this.#here, day).state === "not-started") return;
     this.#isPlaying = true;
     this.#isStale = false;
+    const hear = (forecast: RunForecast) => {
+      // What would help comes later: until then, what helped before stands.
+      this.#forecast = { ...forecast, moves: forecast.moves ?? this.#forecast?.moves };
+      this.#tell({ name: "forecast", data: this.#forecast });
+    };
+    const running = {
+      basis: basisOfDay(this.#here, requireFarm(this.#here), day),
+      processedOn: day.processedOn,
+      choices: day,
+      facts: this.#here.file.run.facts(day.id),
+      now: this.#here.now(),
+    };
     workPool()
-      .run("run-forecast", {
-        basis: basisOfDay(this.#here, requireFarm(this.#here), day),
-        processedOn: day.processedOn,
-        choices: day,
-        facts: this.#here.file.run.facts(day.id),
-        now: this.#here.now(),
-      })
-      .then((forecast) => {
-        this.#forecast = forecast;
-        this.#tell({ name: "forecast", data: forecast });
-      })
+      .run("run-forecast", running, hear)
+      .then(hear)
       .catch((error) => log.warn({ err: error }, "the day could not be played on; it is tried again"))
       .finally(() => {
         this.#isPlaying = false;

@@ -37,6 +37,7 @@ export function loader({ context, request, params }: Route.LoaderArgs) {
     const probe = bathReadings(here, day.startAt - HOUR);
     const bath = neededReadings(here.file.run.facts(day.id), probe, here.now());
     say({ name: "attached", data: { devices: attached.statuses(), bath } });
+    say({ name: "plan", data: day.revision });
     if (live.forecast) say({ name: "forecast", data: live.forecast });
     return () => {
       clearInterval(clock);

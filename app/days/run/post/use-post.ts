@@ -1,12 +1,12 @@
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { useRevalidator } from "react-router";
 import { readKept, writeKept } from "#app/days/run/post/kept-on-phone.ts";
 import { useKeepAwake } from "#app/days/run/post/use-keep-awake.ts";
+import { type Light, useLight } from "#app/days/run/post/use-light.ts";
 import { useOpenOffline } from "#app/days/run/post/use-open-offline.ts";
 import type { RunReading } from "#app/days/run/run-reading.server.ts";
 import { type DayFacts, useDayFacts } from "#app/days/run/taps/use-day-facts.ts";
 import { type RunProgress, runProgress } from "#core/day/run/run-progress.ts";
-
-type Light = "night" | "sun";
 
 /** What a yard screen works with: the day's facts on this phone, who has it, and how it is to be seen and heard. */
 export interface Post extends DayFacts {
@@ -22,18 +22,27 @@ export interface Post extends DayFacts {
   readonly setSound: (hasSound: boolean) => void;
 }
 
-const LIGHT_KEY = "pale-morning-light";
 const SOUND_KEY = "pale-morning-sound";
+
+/** Somebody changed the plan of the day: crew, birds, and tanks are asked for anew. Facts and taps stay as they are. */
+function useReloadWhenReplanned(loaded: number, current: number | undefined) {
+  const { revalidate } = useRevalidator();
+  const asked = useRef(loaded);
+  useEffect(() => {
+    if (current === undefined || current === loaded || current === asked.current) return;
+    asked.current = current;
+    void revalidate();
+  }, [loaded, current, revalidate]);
+}
 
 export function usePost(reading: RunReading): Post {
   const personKey = `pale-morning-person-${reading.fileId}`;
   const [isReady, setIsReady] = useState(false);
   const [person, setPersonHere] = useState("");
-  const [light, setLightHere] = useState<Light>("night");
+  const { light, setLight } = useLight();
   const [hasSound, setSoundHere] = useState(true);
   useEffect(() => {
     setPersonHere(readKept(personKey) ?? "");
-    setLightHere(readKept(LIGHT_KEY) === "sun" ? "sun" : "night");
     setSoundHere(readKept(SOUND_KEY) !== "off");
     setIsReady(true);
   }, [personKey]);
@@ -42,6 +51,7 @@ export function usePost(reading: RunReading): Post {
   useOpenOffline(day.id);
   useKeepAwake();
   const facts = useDayFacts({ dayId: day.id, fileId, loaded, forecast, attached, person, now });
+  useReloadWhenReplanned(day.revision, facts.revision);
   return {
     ...facts,
     reading,
@@ -53,10 +63,7 @@ export function usePost(reading: RunReading): Post {
       setPersonHere(name);
     },
     light,
-    setLight: (next) => {
-      writeKept(LIGHT_KEY, next);
-      setLightHere(next);
-    },
+    setLight,
     hasSound,
     setSound: (next) => {
       writeKept(SOUND_KEY, next ? "on" : "off");

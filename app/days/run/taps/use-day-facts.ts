@@ -48,6 +48,7 @@ export function useDayFacts(day: DayOnPhone) {
   const [known, setKnown] = useState(loaded);
   const [forecast, setForecast] = useState(day.forecast);
   const { clock, setClock } = useFarmClock(now);
+  const [revision, setRevision] = useState<number>();
   const { attached, hearAttached } = useAttached(day.attached);
   const latest = useRef(known);
   latest.current = known;
@@ -66,6 +67,7 @@ export function useDayFacts(day: DayOnPhone) {
       if (event.name === "news") learn(event.data);
       else if (event.name === "forecast") setForecast(event.data);
       else if (event.name === "clock") setClock(event.data);
+      else if (event.name === "plan") setRevision(event.data);
       else hearAttached(event);
     },
     [learn, setClock, hearAttached],
@@ -78,6 +80,7 @@ export function useDayFacts(day: DayOnPhone) {
   return {
     ...rest,
     ...attached,
+    revision,
     facts,
     forecast,
     waiting,

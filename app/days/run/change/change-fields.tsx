@@ -1,0 +1,175 @@
+import { type ReactNode, useId } from "react";
+import { Form, useSubmit } from "react-router";
+import { LATER_MINUTES } from "#app/days/run/change/change-form.ts";
+import type { ChangeReading } from "#app/days/run/change/change-reading.server.ts";
+import { useShow } from "#app/ui/use-show.tsx";
+import { PLUCK_OPTIONS } from "#app/words/words.ts";
+
+interface ChangeFieldsProps {
+  reading: ChangeReading;
+  dayId: number;
+}
+
+const KEY =
+  "yard-card flex min-h-16 items-center gap-3 rounded-sheet px-4 text-lg has-checked:border-2 has-checked:border-[var(--yard-do)]";
+const BOX = "size-6 accent-[var(--yard-do)]";
+
+/** What can turn out otherwise. Each tick is worked out at once; without JavaScript, at the button. */
+export function ChangeFields({ reading, dayId }: ChangeFieldsProps) {
+  const { fields, faults, seats, others, planned } = reading;
+  const show = useShow();
+  const submit = useSubmit();
+  const has = (name: string, value: string) => [fields[name] ?? []].flat().includes(value);
+  return (
+    <Form
+      method="get"
+      action={`/days/${dayId}/run/change`}
+      className="grid gap-4"
+      onChange={({ currentTarget, target }) => {
+        if ((target as unknown as HTMLInputElement).type !== "text")
+          void submit(currentTarget, { replace: true, preventScrollReset: true });
+      }}
+    >
+      <Group legend="Who is missing?" fault={faults.missing}>
+        {seats.map((name, seat) => (
+          <label key={name} className={KEY}>
+            <input
+              type="checkbox"
+              name="missing"
+              value={seat}
+              defaultChecked={has("missing", String(seat))}
+              className={BOX}
+            />
+            {name}
+          </label>
+        ))}
+      </Group>
+      {others.length > 0 && (
+        <Group legend="Who comes instead?">
+          {others.map(({ id, name }) => (
+            <label key={id} className={KEY}>
+              <input
+                type="checkbox"
+                name="coming"
+                value={id}
+                defaultChecked={has("coming", String(id))}
+                className={BOX}
+              />
+              {name}
+            </label>
+          ))}
+        </Group>
+      )}
+      <Group legend="Plucker or scalder out?">
+        {PLUCK_OPTIONS.map(({ value, label }) => (
+          <label key={value} className={KEY}>
+            <input
+              type="radio"
+              name="pluckBy"
+              value={value}
+              defaultChecked={fields.pluckBy === value}
+              className={BOX}
+            />
+            {LABELS[value] ?? label}
+          </label>
+        ))}
+      </Group>
+      <Group legend="Rain, a borrowed plucker, water that is not hot?">
+        <label className={KEY}>
+          <input type="checkbox" name="isRaining" defaultChecked={has("isRaining", "on")} className={BOX} />
+          It rains on us
+        </label>
+        <label className="grid gap-1">
+          <span className="yard-soft">First bird later by</span>
+          <select
+            name="later"
+            defaultValue={String(fields.later)}
+            className="yard-card min-h-16 rounded-sheet px-4 text-lg"
+          >
+            {LATER_MINUTES.map((minutes) => (
+              <option key={minutes} value={minutes}>
+                {minutes === 0 ? "not later" : show.minutes(minutes)}
+              </option>
+            ))}
+          </select>
+        </label>
+      </Group>
+      <Group legend="Ice short, fewer birds?">
+        <Typed name="iceBags" label="Bags of ice that there are" value={fields} fault={faults.iceBags} />
+        <Typed name="birds" label={`Birds to kill, of ${planned}`} value={fields} fault={faults.birds} />
+      </Group>
+      <button type="submit" className="yard-key yard-card rounded-sheet">
+        Work it out
+      </button>
+    </Form>
+  );
+}
+
+const LABELS: Partial<Record<string, string>> = {
+  drum: "Both work",
+  hand: "Pluck by hand",
+  skin: "Skin them: no scald",
+};
+
+function Group({
+  legend,
+  fault,
+  children,
+}: {
+  legend: string;
+  fault?: string | undefined;
+  children: ReactNode;
+}) {
+  return (
+    <fieldset className="grid gap-2">
+      <legend className="pb-2 font-semibold">{legend}</legend>
+      <div className="grid grid-cols-2 items-end gap-2">{children}</div>
+      {fault && (
+        <p role="alert" className="yard-stop px-3 py-1">
+          {fault}
+        </p>
+      )}
+    </fieldset>
+  );
+}
+
+function Typed({
+  name,
+  label,
+  value,
+  fault,
+}: {
+  name: "iceBags" | "birds";
+  label: string;
+  value: ChangeReading["fields"];
+  fault: string | undefined;
+}) {
+  const id = useId();
+  const typed = String(value[name] ?? "");
+  return (
+    <div className="grid gap-1">
+      <label htmlFor={id} className="yard-soft">
+        {label}
+      </label>
+      <input
+        id={id}
+        key={typed}
+        name={name}
+        type="text"
+        inputMode="numeric"
+        autoComplete="off"
+        maxLength={6}
+        defaultValue={typed}
+        aria-invalid={fault !== undefined}
+        aria-describedby={fault && `${id}-fault`}
+        onBlur={({ currentTarget }) => currentTarget.value !== typed && currentTarget.form?.requestSubmit()}
+        className="yard-card min-h-16 min-w-0 rounded-sheet px-4 font-mono text-2xl"
+      />
+      {fault && (
+        <p id={`${id}-fault`} role="alert" className="yard-stop px-2 py-1 text-sm">
+          {fault}
+        </p>
+      )}
+    </div>
+  );
+}

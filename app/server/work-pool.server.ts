@@ -1,0 +1,11 @@
+import { rootFolder } from "#app/server/root-folder.server.ts";
+import { SECOND } from "#core/calendar/milliseconds.ts";
+import { WorkPool } from "#workers/pool/client.ts";
+
+const PATIENCE_MILLISECONDS = 20 * SECOND;
+
+let pool: WorkPool | undefined;
+
+/** What takes longer than a page may. One thread: forecasts of one day follow one another, and pages keep the other core. */
+export const workPool = (): WorkPool =>
+  (pool ??= new WorkPool({ root: rootFolder(), threads: 1, mostMilliseconds: PATIENCE_MILLISECONDS }));

@@ -1,0 +1,56 @@
+import { expect, test } from "./farm-server.ts";
+import { FarmWalk } from "./farm-walk.ts";
+import { screenFaults } from "./screen-faults.ts";
+
+test.use({
+  isDemo: true,
+  clock: "2026-09-19T10:30:00Z",
+  viewport: { width: 390, height: 844 },
+  hasTouch: true,
+});
+
+test("on a morning without plucker and Maren, the new finish is shown before anything is changed, and can be undone", async ({
+  page,
+  farm,
+}) => {
+  const walk = new FarmWalk(page, farm.url);
+  await page.goto(`${farm.url}/days/3/run`);
+  await page.getByRole("link", { name: /^Something changed/ }).click();
+  await expect(page.getByRole("heading", { name: "Something changed" })).toBeVisible();
+  const result = page.getByRole("region", { name: "How the day would go" });
+  await expect(result.getByText(/as planned/)).toBeVisible();
+  await page.getByLabel("Maren", { exact: true }).check();
+  await expect(result.getByText(/later than planned/)).toBeVisible();
+  await page.getByLabel("Pluck by hand").check();
+  await expect(page).toHaveURL(/pluckBy=hand/);
+  const hands = await result.getByText(/later than planned/).textContent();
+
+  await page.getByLabel("Birds to kill, of 58").fill("60");
+  await walk.press("Work it out");
+  await expect(page.getByText("That is too much: at most 58")).toBeVisible();
+  await expect(page.getByLabel("Birds to kill, of 58")).toHaveValue("60");
+  await expect(page.getByLabel("Maren", { exact: true })).toBeChecked();
+  await page.getByLabel("Birds to kill, of 58").fill("30");
+  await page.getByLabel("Bags of ice that there are").fill("2");
+  await walk.press("Work it out");
+  await expect(result.getByText(/later than planned/)).not.toHaveText(hands!);
+  await expect(result.getByText(/The ice is enough for/)).toBeVisible();
+  expect(await birdsPlanned()).toBe(58);
+
+  await walk.press("Split the day");
+  await expect(page).toHaveURL(/\/days\/3\/run$/);
+  await expect(
+    page.getByText("Without Maren. Plucked by hand. 30 birds of 58.", { exact: false }),
+  ).toBeVisible();
+  expect(await birdsPlanned()).toBe(30);
+  await page.getByRole("link", { name: /^Something changed/ }).click();
+  await walk.press("Undo this change");
+  await expect(page.getByRole("button", { name: "Undo this change" })).toHaveCount(0);
+  expect(await birdsPlanned()).toBe(58);
+  expect(await screenFaults(page, farm.url, ["/days/3/run/change"])).toEqual([]);
+
+  async function birdsPlanned(): Promise<number> {
+    const plan = await (await page.request.get(`${farm.url}/days/3/plan.json`)).json();
+    return plan.birds;
+  }
+});

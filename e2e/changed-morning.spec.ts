@@ -31,7 +31,7 @@ test("on a morning without plucker and Maren, the new finish is shown before any
   await expect(page.getByLabel("Birds to kill, of 58")).toHaveValue("60");
   await expect(page.getByLabel("Maren", { exact: true })).toBeChecked();
   await page.getByLabel("Birds to kill, of 58").fill("30");
-  await page.getByLabel("Bags of ice that there are").fill("2");
+  await page.getByLabel("Bags of ice on hand").fill("2");
   await walk.press("Work it out");
   await expect(result.getByText(/later than planned/)).not.toHaveText(hands!);
   await expect(result.getByText(/The ice is enough for/)).toBeVisible();

@@ -3,11 +3,13 @@ import {
   FAHRENHEIT_DEGREES_PER_KELVIN,
   FLUID_OUNCES_PER_CUP,
   fahrenheitFromCelsius,
+  KILOMETERS_PER_MILE,
   MILLIGRAMS_PER_KILOGRAM,
   MILLIGRAMS_PER_OUNCE,
   MILLIGRAMS_PER_POUND,
   MILLILITERS_PER_FLUID_OUNCE,
   MILLILITERS_PER_GALLON,
+  MILLIMETERS_PER_INCH,
 } from "#core/quantity/conversion.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 import type { Unit } from "#core/reckoning/reckoning.ts";
@@ -54,6 +56,12 @@ export function showFor({ unitSystem, currency, timeZone, locale }: Reading) {
   /** Of the air: to whole degrees, since no one knows it better. */
   const air = (celsius: number) =>
     isUs ? `${Math.round(fahrenheitFromCelsius(celsius))} °F` : `${Math.round(celsius)} °C`;
+  const rain = (millimeters: number) =>
+    isUs ? `${trimmed(millimeters / MILLIMETERS_PER_INCH, 2)} in` : `${trimmed(millimeters, 1)} mm`;
+  const windSpeed = (kilometersPerHour: number) =>
+    isUs
+      ? `${trimmed(kilometersPerHour / KILOMETERS_PER_MILE, 0)} mph`
+      : `${trimmed(kilometersPerHour, 0)} km/h`;
   /** Bleach and the like: measured by the fluid ounce, and by the cup from two cups on. */
   const smallVolume = (milliliters: number) => {
     if (!isUs) return `${trimmed(milliliters, 0)} ml`;
@@ -135,6 +143,10 @@ export function showFor({ unitSystem, currency, timeZone, locale }: Reading) {
     temperature,
     degrees,
     air,
+    /** Rain that falls, from millimeters. */
+    rain,
+    /** Of wind, from km/h. */
+    windSpeed,
     volume,
     money,
     moneyPerWeight,

@@ -6,6 +6,8 @@ export const MILLIGRAMS_PER_OUNCE = MILLIGRAMS_PER_POUND / 16;
 export const MILLIGRAMS_PER_KILOGRAM = 1_000_000;
 /** The United States liquid gallon is 231 cubic inches of 2.54 cm exactly. See docs/sources.md#units. */
 export const MILLILITERS_PER_GALLON = 3_785.411784;
+export const MILLIMETERS_PER_INCH = 25.4;
+export const KILOMETERS_PER_MILE = 1.609344;
 export const MILLILITERS_PER_FLUID_OUNCE = MILLILITERS_PER_GALLON / 128;
 export const FLUID_OUNCES_PER_CUP = 8;
 

@@ -5,6 +5,9 @@ export const DEVICE_QUANTITIES = [
   "mean-air-temperature",
   "low-air-temperature",
   "high-air-temperature",
+  "hour-rain",
+  "hour-gust",
+  "hour-storm",
   "bath-temperature",
   "bench-weight",
 ] as const;
@@ -24,8 +27,10 @@ export interface DeviceReading {
   readonly quantity: DeviceQuantity;
   /** The farm's day that it is about, as of a forecast; undefined where it is of its own moment. */
   readonly aboutOn: LocalDay | undefined;
+  /** And the hour of that day, by the farm's clock; absent where it is about the whole of it. */
+  readonly aboutHour?: number;
   /** When the device measured or said it, epoch milliseconds UTC. */
   readonly readAt: number;
-  /** Thousandths of °C; of grams for a weight. */
+  /** Thousandths: of °C, grams, millimeters of rain, km/h of a gust, or percent of a chance. */
   readonly valueThousandths: number;
 }

@@ -1,12 +1,16 @@
 import type { LocalDay } from "#core/calendar/local-day.ts";
 import { lineSetup } from "#core/day/plan/line-setup.ts";
-import { type PlanBasis, planInput } from "#core/day/plan/plan-for-date.ts";
+import { type PlanBasis, planForDate, planInput } from "#core/day/plan/plan-for-date.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
 import { scaldPlan } from "#core/day/plan/scald-plan.ts";
 import { birdsThatIceChills } from "#core/day/run/birds-that-ice-chills.ts";
 import { type ChangedDay, changedDay } from "#core/day/run/changed-day.ts";
 import type { DayFact } from "#core/day/run/day-fact.ts";
+import { iceAhead } from "#core/day/run/ice-ahead.ts";
 import { type RunForecast, runForecast } from "#core/day/run/run-forecast.ts";
+import { tanksNow } from "#core/day/run/tanks-now.ts";
+import { LINE_SEED } from "#core/processing-line/line-constants.ts";
+import { LineTally } from "#core/processing-line/line-tally.ts";
 
 /** A day that runs: what its plan is made of, and what was tapped. */
 export interface RunningDay {
@@ -32,6 +36,22 @@ function lineOf({ basis, processedOn, choices }: Pick<RunningDay, "basis" | "pro
   return { planned: lineSetup(plan, scalds).day, crew: plan.crew };
 }
 
+/** Enough for the hours that the tanks are worked; when the birds reach them is forecast anyway. */
+const ICE_REPLICATIONS = 40;
+
+function iceOf({ basis, processedOn, choices, facts }: RunningDay) {
+  const { plan: planned } = planForDate(basis, processedOn, choices, (day) => {
+    const tally = new LineTally(day, LINE_SEED);
+    tally.play(ICE_REPLICATIONS);
+    return tally.answer();
+  });
+  // What went into the tanks was there, whatever the stock says of it.
+  const poured = tanksNow(facts, 1).reduce((sum, { bags }) => sum + bags, 0);
+  const inStock = basis.iceBagsInStock;
+  const iceBagsInStock = inStock === undefined ? undefined : Math.max(inStock, poured);
+  return { plan: planInput({ ...basis, iceBagsInStock }, processedOn, choices), planned };
+}
+
 /** Hears of a task's answer while it is not whole yet. */
 type SoFar<Output> = (output: Output) => void;
 
@@ -45,6 +65,7 @@ export const TASKS = {
       startAt: choices.startAt,
       now,
       isSkinned: choices.pluckBy === "skin",
+      iceOf: (chills, originAt) => iceAhead({ ...iceOf(running), chills, originAt }),
     });
     soFar(forecast);
     return { ...forecast, moves: moves() };

@@ -150,6 +150,12 @@ test("every plan answers, counts each of its birds once, and says no number that
         places: [{ name: "Barn", capacity: 30, stored: 2, canFreeze: true }],
         others: [{ day, birds: 8, restDays: 2 }],
         restDays: 2,
+        hours: Array.from({ length: 24 }, (_, hour) => ({
+          at: startAt + (hour - 8) * 3_600_000,
+          rainMillimeters: hour % 5 === 2 ? 1.2 : 0,
+          gustKilometersPerHour: 3 * hour,
+          stormPercent: hour === 9 ? 60 : 0,
+        })),
         weather: [
           {
             dayNumber: dayNumber(day),

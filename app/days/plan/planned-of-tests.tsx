@@ -73,6 +73,7 @@ export const AROUND: AroundDay = {
   others: [],
   restDays: 1,
   weather: [],
+  hours: [],
   centsPerKilogram: 1000,
   forOthers: { rule: "", names: {} },
   at: 0,

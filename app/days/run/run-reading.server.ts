@@ -1,6 +1,7 @@
 import { liveDay } from "#app/days/run/live/live-days.server.ts";
 import { planOf } from "#app/server/day/plan-of-day.server.ts";
 import { attachedDevices, bathReadings } from "#app/server/device/attached-devices.server.ts";
+import { forecastHours } from "#app/server/device/weather.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
@@ -11,6 +12,7 @@ import { runProgress } from "#core/day/run/run-progress.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import { METHOD_BATH, SKIN_CEILING } from "#core/scald/scald-constants.ts";
 import { skyBetween, sunOfDay } from "#core/sky/farm-sky.ts";
+import { WITHDRAWAL } from "#core/withdrawal/withdrawal-constants.ts";
 
 /** What every yard screen of a day shows or needs. */
 export function runReading(here: FarmContext, dayParam: string | undefined) {
@@ -46,6 +48,7 @@ export function runReading(here: FarmContext, dayParam: string | undefined) {
       },
       band: METHOD_BATH[lot.scaldMethod].band,
       skinCeiling: SKIN_CEILING[lot.batch.kind],
+      windowHours: WITHDRAWAL[lot.withdrawalMethod].windowHours[1],
       feedOffAt:
         kept?.lots.find(({ lotId }) => lotId === lot.id)?.feedOffAt ??
         plan?.lots[index]?.withdrawal.feedOffAt.value,
@@ -57,6 +60,7 @@ export function runReading(here: FarmContext, dayParam: string | undefined) {
     plannedBags: kept?.iceBagCount ?? plan?.chill.bags.value ?? 0,
     plannedEndAt: kept?.likelyAt ?? plan?.line.likelyAt.value ?? day.startAt,
     sunsetAt: sunOfDay(day.processedOn, farm.timeZone, placeOf(farm)).sunset,
+    hours: forecastHours(here, farm, day.processedOn),
     sky: skyBetween(from, until, placeOf(farm)),
     fileId: run.fileId(),
     bath: neededReadings(facts, bathReadings(here, from), now),

@@ -62,7 +62,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
         <>
           <Link
             to={`/days/${day.id}/run/change`}
-            className="yard-key yard-card grid content-center rounded-sheet px-4"
+            className="yard-key yard-card grid content-center rounded-sheet px-4 py-2"
           >
             Something changed
             <span className="yard-soft text-base font-normal">

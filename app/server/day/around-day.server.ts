@@ -1,5 +1,5 @@
 import { seasonTerms } from "#app/server/day/season-reading.server.ts";
-import { forecastDays } from "#app/server/device/weather.server.ts";
+import { forecastDays, forecastHours } from "#app/server/device/weather.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { lotsOfDay } from "#app/server/farm/required.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
@@ -7,6 +7,7 @@ import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
 import type { OtherRest, RestPlace } from "#core/day/plan/rest-room.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import { REST_DAYS } from "#core/season/season-constants.ts";
+import type { HourWeather } from "#core/sky/hourly-weather.ts";
 import type { WeatherDay } from "#core/sky/weather-days.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
@@ -17,6 +18,8 @@ export interface AroundDay {
   readonly others: readonly OtherRest[];
   readonly restDays: number;
   readonly weather: readonly WeatherDay[];
+  /** By the hour, of the day itself and in order of time; empty where no forecast looks so far. */
+  readonly hours: readonly HourWeather[];
   /** What a kilogram of a whole dressed bird brings. */
   readonly centsPerKilogram: number;
   /** What the farm may process for others, in its own words, and who they are, by id. */
@@ -70,6 +73,7 @@ export function aroundDay(
       names: Object.fromEntries(file.owning.owners().map(({ id, name }) => [id, name])),
     },
     at: here.now(),
+    hours: forecastHours(here, farm, processedOn),
     weather: forecastDays(here, farm, addDays(processedOn, -BEFORE_DAYS), BEFORE_DAYS + AFTER_DAYS),
   };
 }

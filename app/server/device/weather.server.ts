@@ -1,10 +1,11 @@
 import type { Device } from "#app/server/device/devices.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { placeOf } from "#app/server/farm/farm-means.server.ts";
-import { localDayOf } from "#core/calendar/farm-time.ts";
+import { clockOfMinute, instantOf, localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
 import type { DailyWeather } from "#core/growth/flock.ts";
 import type { DeviceQuantity } from "#core/quantity/device-reading.ts";
+import type { HourWeather } from "#core/sky/hourly-weather.ts";
 import type { DayTemperatures } from "#core/sky/usual-weather.ts";
 import { type WeatherDay, weatherDays } from "#core/sky/weather-days.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
@@ -37,6 +38,22 @@ function forecastBetween(
       ? undefined
       : { meanCelsius: mean, lowCelsius: low, highCelsius: high };
   };
+}
+
+/** A day's weather by the hour, as the forecast last said it; empty where it has not. In order of time. */
+export function forecastHours({ file }: FarmContext, farm: Farm, day: LocalDay): HourWeather[] {
+  const byHour = new Map<number, Partial<Record<DeviceQuantity, number>>>();
+  for (const { aboutHour, quantity, valueThousandths } of file.readings.aboutHours(FORECAST, day))
+    byHour.set(aboutHour, { ...byHour.get(aboutHour), [quantity]: valueThousandths / 1000 });
+  return [...byHour].flatMap(([hour, said]) => {
+    const start = instantOf(day, clockOfMinute(hour * 60), farm.timeZone);
+    const rain = said["hour-rain"];
+    const gust = said["hour-gust"];
+    const storm = said["hour-storm"];
+    return !start.exists || rain === undefined || gust === undefined || storm === undefined
+      ? []
+      : [{ at: start.at, rainMillimeters: rain, gustKilometersPerHour: gust, stormPercent: storm }];
+  });
 }
 
 /** How far ahead a flock's weather is read: past that the curve goes on as if it were mild. */

@@ -3,6 +3,7 @@ import type { CrewMember } from "#core/day/crew/crew.ts";
 import { mayWorkAlone } from "#core/day/crew/crew.ts";
 import { dayAsRun } from "#core/day/run/day-as-run.ts";
 import type { DayFact } from "#core/day/run/day-fact.ts";
+import type { IceAhead } from "#core/day/run/ice-ahead.ts";
 import { type PaceNow, pacesNow } from "#core/day/run/paces-now.ts";
 import { type BirdsAt, birdsNow, lineNow } from "#core/processing-line/forecast/line-now.ts";
 import { liveForecast } from "#core/processing-line/forecast/live-forecast.ts";
@@ -44,6 +45,8 @@ export interface RunForecast {
   /** Where the birds are, as far as it is known. */
   readonly birdsAt: Partial<Record<Station, BirdsAt>>;
   readonly paces: readonly PaceNow[];
+  /** The tanks' ice by the clock; undefined where no plan of it was given. */
+  readonly ice: IceAhead | undefined;
   /** What would help now; undefined until it is worked out, which takes about as long again. */
   readonly moves: readonly LiveMove[] | undefined;
   /** Posts that were tapped and are not heard from any more. */
@@ -59,6 +62,8 @@ export interface RunForecastInput {
   readonly startAt: number;
   readonly now: number;
   readonly isSkinned: boolean;
+  /** Works out the ice from when the birds reach the tanks; undefined where that is not asked for. */
+  readonly iceOf?: (chills: readonly Moment[], originAt: number) => IceAhead;
 }
 
 /** A forecast, and what takes about as long again: what would help. */
@@ -75,6 +80,7 @@ export function runForecast({
   startAt,
   now,
   isSkinned,
+  iceOf,
 }: RunForecastInput): ForecastThenMoves {
   const { day, soFar, originAt } = dayAsRun(planned, facts, { startAt, now });
   const forecast = liveForecast(day, soFar, LINE_SEED);
@@ -92,6 +98,7 @@ export function runForecast({
     lastKillAt: lastKill && instant(lastKill.p50),
     birdsAt: forecast.lastInChill ? birdsNow(day, line) : {},
     paces: pacesNow(day, facts, originAt),
+    ice: forecast.lastInChill && iceOf?.(forecast.chills, originAt),
     moves: undefined,
     silent: silentOf(soFar.taps, soFar.nowMinute, day.setUpMinutes),
   };

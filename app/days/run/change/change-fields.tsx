@@ -12,7 +12,7 @@ interface ChangeFieldsProps {
 
 const KEY =
   "yard-card flex min-h-16 items-center gap-3 rounded-sheet px-4 text-lg has-checked:border-2 has-checked:border-[var(--yard-do)]";
-const BOX = "size-6 accent-[var(--yard-do)]";
+const BOX = "size-6 shrink-0 accent-[var(--yard-do)]";
 
 /** What can turn out otherwise. Each tick is worked out at once; without JavaScript, at the button. */
 export function ChangeFields({ reading, dayId }: ChangeFieldsProps) {
@@ -95,7 +95,7 @@ export function ChangeFields({ reading, dayId }: ChangeFieldsProps) {
         </label>
       </Group>
       <Group legend="Ice short, fewer birds?">
-        <Typed name="iceBags" label="Bags of ice that there are" value={fields} fault={faults.iceBags} />
+        <Typed name="iceBags" label="Bags of ice on hand" value={fields} fault={faults.iceBags} />
         <Typed name="birds" label={`Birds to kill, of ${planned}`} value={fields} fault={faults.birds} />
       </Group>
       <button type="submit" className="yard-key yard-card rounded-sheet">

@@ -1,5 +1,6 @@
 import { type Changed, changeForm, fieldsOf } from "#app/days/run/change/change-form.ts";
 import { basisOfDay } from "#app/server/day/plan-of-day.server.ts";
+import { forecastHours } from "#app/server/device/weather.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { workPool } from "#app/server/work-pool.server.ts";
@@ -9,6 +10,7 @@ import type { DayChoices } from "#core/day/plan/plan-input.ts";
 import { type ChangeOfPlan, changedChoices } from "#core/day/run/changed-choices.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import { sunOfDay } from "#core/sky/farm-sky.ts";
+import { worthWaiting } from "#core/sky/hourly-weather.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
@@ -79,9 +81,14 @@ export async function changeReading(
       limitAt: limit.at,
       iceBags,
     });
+  const asPlanned = await goes(day);
+  const asChanged = changed && read.success ? await goes(changed, read.data.iceBags) : undefined;
+  const until = (asChanged ?? asPlanned).lastInChill?.nineInTenAt;
+  const start = Math.max(here.now(), changed?.startAt ?? day.startAt);
   return {
     fields,
     faults,
+    weather: until && worthWaiting(forecastHours(here, farm, day.processedOn), start, until),
     seats: seats.map(({ name }) => name),
     others: basis.helpers
       .filter(({ id }) => !seats.some(({ personId }) => personId === id))
@@ -89,8 +96,9 @@ export async function changeReading(
     planned: birdsOf(day),
     birds: read.success ? read.data.birds : undefined,
     limit,
-    asPlanned: await goes(day),
-    asChanged: changed && read.success ? await goes(changed, read.data.iceBags) : undefined,
+    isChanged: changed !== undefined && JSON.stringify(changed) !== JSON.stringify(day),
+    asPlanned,
+    asChanged,
   };
 }
 

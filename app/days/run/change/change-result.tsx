@@ -4,6 +4,7 @@ import type { ChangeReading, Limit } from "#app/days/run/change/change-reading.s
 import { deviceId } from "#app/days/run/taps/waiting-taps.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
+import { waitingInWords } from "#app/words/weather-words.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
 import type { Chance } from "#core/day/run/run-forecast.ts";
 
@@ -30,6 +31,7 @@ export function ChangeResult({ reading, day, splitOn, entryId }: ChangeResultPro
   const left = planned - birds;
   return (
     <section aria-label="How the day would go" aria-live="polite" className="grid gap-3">
+      {reading.weather && <p className="yard-note px-3 py-2">{waitingInWords(reading.weather, show)}</p>}
       <div className="yard-card grid gap-2 rounded-sheet p-4">
         <Finish now={asChanged.lastInChill} before={asPlanned.lastInChill} />
         {asChanged.allDone && (
@@ -51,7 +53,13 @@ export function ChangeResult({ reading, day, splitOn, entryId }: ChangeResultPro
           </p>
         )}
       </div>
-      <Accept reading={reading} day={day} splitOn={splitOn} entryId={entryId} left={left} />
+      {reading.isChanged ? (
+        <Accept reading={reading} day={day} splitOn={splitOn} entryId={entryId} left={left} />
+      ) : (
+        <p className="yard-soft">
+          This is the day as it is planned. Say what changed, and it is worked out anew.
+        </p>
+      )}
       <p className="yard-soft text-sm">
         Skinning is knife work; wrap skinned birds soon, and expect about a tenth less weight. Gas outdoors
         only, and nothing electric in the rain.

@@ -8,6 +8,7 @@ import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { meltedAt } from "#core/day/run/ice-ahead.ts";
 import { tanksNow } from "#core/day/run/tanks-now.ts";
 import type { Route } from "./+types/chill.ts";
 
@@ -95,11 +96,12 @@ function IceOrTank({ tank, onIce, onAnother }: IceOrTankProps) {
   );
 }
 
-/** Ice by the plan against what went in, and when the tanks are full. */
+/** Ice by the clock against what went in, and when it, or the room, runs out. */
 function Ahead({ post: { forecast, now, reading, progress }, bags }: { post: Post; bags: number }) {
   const show = useShow();
-  const { plannedBags, birds } = reading;
-  const due = Math.ceil((plannedBags * progress.done) / birds);
+  const { plannedBags } = reading;
+  const ice = forecast?.ice;
+  const nextAt = ice && meltedAt(ice, Math.max(bags, FIRST_BAGS));
   const fullIn =
     forecast?.tankFullAt === undefined ? undefined : Math.round((forecast.tankFullAt - now) / MINUTE);
   return (
@@ -107,8 +109,16 @@ function Ahead({ post: { forecast, now, reading, progress }, bags }: { post: Pos
       <strong>
         {plural(bags, "bag")} in of {plannedBags} planned.
       </strong>{" "}
-      {bags < due ? "The next bag is due now." : `Enough for ${plural(progress.done, "bird")}.`}
+      {progress.state === "finished" || nextAt === undefined
+        ? ""
+        : nextAt <= now
+          ? "By the clock it has melted: the next bag is due now."
+          : `It lasts until about ${show.time(nextAt)}.`}
+      {ice?.outAt !== undefined && ` All the ice on hand is gone about ${show.time(ice.outAt)}: get more.`}
       {fullIn !== undefined && fullIn > 0 && ` Tanks full in ${show.minutes(fullIn)}.`}
     </p>
   );
 }
+
+/** Before any went in, the first is due when less than one has melted. */
+const FIRST_BAGS = 0.5;

@@ -1,7 +1,7 @@
 import type { Post } from "#app/days/run/post/use-post.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
-import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import { countOf } from "#core/day/run/day-fact.ts";
 import { lotOfBird } from "#core/day/run/lot-of-bird.ts";
 
@@ -12,7 +12,7 @@ const TOO_MANY_WAIT = 2;
 export function PenOffFeed({ post: { facts, reading, forecast, now } }: { post: Post }) {
   const show = useShow();
   const killed = Math.max(countOf(facts, "kill"), countOf(facts, "bird"));
-  const { batchName, pens, feedOffAt } = reading.lots[lotOfBird(reading.lots, killed + 1)]!;
+  const { batchName, pens, feedOffAt, windowHours } = reading.lots[lotOfBird(reading.lots, killed + 1)]!;
   const pulled = facts.findLast(({ kind }) => kind === "feed-off")?.at ?? feedOffAt;
   const dipped = countOf(facts, "dip-in");
   const waiting = dipped > 0 ? countOf(facts, "cone-out") - dipped : 0;
@@ -27,7 +27,10 @@ export function PenOffFeed({ post: { facts, reading, forecast, now } }: { post: 
       {pulled !== undefined && forecast?.lastKillAt !== undefined && forecast.lastKillAt > now && (
         <p>
           The day's last bird goes in about {show.time(forecast.lastKillAt)}, after{" "}
-          {show.minutes(Math.round((forecast.lastKillAt - pulled) / MINUTE))}.
+          {show.minutes(Math.round((forecast.lastKillAt - pulled) / MINUTE))}
+          {forecast.lastKillAt > pulled + windowHours * HOUR &&
+            `; the feed window ends at ${show.time(pulled + windowHours * HOUR)}`}
+          .
         </p>
       )}
       {caught > 0 && (

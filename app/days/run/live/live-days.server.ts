@@ -1,5 +1,6 @@
 import { EventEmitter } from "node:events";
 import type { LiveEvent } from "#app/days/run/live/live-day.ts";
+import { iceBagsLeft } from "#app/server/day/ice-left.server.ts";
 import { basisOfDay, progressOf } from "#app/server/day/plan-of-day.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireFarm } from "#app/server/farm/farm-context.server.ts";
@@ -72,8 +73,9 @@ class LiveDay {
       this.#forecast = { ...forecast, moves: forecast.moves ?? this.#forecast?.moves };
       this.#tell({ name: "forecast", data: this.#forecast });
     };
+    const farm = requireFarm(this.#here);
     const running = {
-      basis: basisOfDay(this.#here, requireFarm(this.#here), day),
+      basis: basisOfDay(this.#here, farm, day, iceBagsLeft(this.#here, farm, day)),
       processedOn: day.processedOn,
       choices: day,
       facts: this.#here.file.run.facts(day.id),

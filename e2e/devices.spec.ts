@@ -117,3 +117,37 @@ test("a probe that is plugged into the phone itself is read there, and told to t
   await expect(page.getByRole("alert")).toHaveText(/Probe not reached/, { timeout: 15_000 });
   await context.close();
 });
+
+test("calls and the board are said aloud on request, by the phone's own voice alone", async ({
+  browser,
+  farm,
+}) => {
+  const sayings = async (voices: readonly { lang: string; localService: boolean }[]) => {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    await context.addInitScript((all) => {
+      const said: string[] = [];
+      Object.assign(window, {
+        said,
+        SpeechSynthesisUtterance: class {
+          constructor(readonly text: string) {}
+        },
+      });
+      const speak = ({ text }: { text: string }) => said.push(text);
+      const speech = { getVoices: () => all, cancel: () => undefined, speak };
+      Object.defineProperty(window, "speechSynthesis", { value: speech });
+    }, voices);
+    const page = await context.newPage();
+    await page.goto(`${farm.url}/days/3/run/board`);
+    await expect(page.locator("[data-ready=true]")).toBeVisible();
+    await page.getByRole("button", { name: "Say it aloud" }).click();
+    const said = await page.evaluate(() => (window as unknown as { said: string[] }).said);
+    await context.close();
+    return said;
+  };
+  expect(await sayings([{ lang: "en-US", localService: false }])).toEqual([]);
+  const local = await sayings([
+    { lang: "de-DE", localService: true },
+    { lang: "en-US", localService: true },
+  ]);
+  expect(local).toEqual(["0 of 58 birds are in the chill."]);
+});

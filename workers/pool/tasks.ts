@@ -7,7 +7,7 @@ import { birdsThatIceChills } from "#core/day/run/birds-that-ice-chills.ts";
 import { type ChangedDay, changedDay } from "#core/day/run/changed-day.ts";
 import type { DayFact } from "#core/day/run/day-fact.ts";
 import { iceAhead } from "#core/day/run/ice-ahead.ts";
-import { type RunForecast, runForecast } from "#core/day/run/run-forecast.ts";
+import { type Chance, type RunForecast, runForecast } from "#core/day/run/run-forecast.ts";
 import { tanksNow } from "#core/day/run/tanks-now.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import { LineTally } from "#core/processing-line/line-tally.ts";
@@ -27,6 +27,12 @@ export interface AskedChange extends RunningDay {
   readonly limitAt: number;
   /** Bags that there are; undefined where ice is not short. */
   readonly iceBags: number | undefined;
+}
+
+/** When the last bird was likely to be in the chill, as it looked at a moment. */
+export interface ForecastAt {
+  readonly at: number;
+  readonly chance: Chance | undefined;
 }
 
 /** The line of a day as its choices have it, from its planned start. */
@@ -69,6 +75,18 @@ export const TASKS = {
     });
     soFar(forecast);
     return { ...forecast, moves: moves() };
+  },
+  /** What would have been forecast at some moments, from what was tapped until each. */
+  "forecasts-at": ({
+    moments,
+    ...running
+  }: RunningDay & { readonly moments: readonly number[] }): ForecastAt[] => {
+    const { planned } = lineOf(running);
+    const { startAt } = running.choices;
+    return moments.map((now) => {
+      const facts = running.facts.filter(({ at }) => at <= now);
+      return { at: now, chance: changedDay({ planned, facts, startAt, now, limitAt: now }).lastInChill };
+    });
   },
   "changed-day": ({
     limitAt,

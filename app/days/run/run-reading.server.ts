@@ -7,9 +7,11 @@ import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
+import { quotedChillHours } from "#core/chill/chill-deadline.ts";
 import { neededReadings } from "#core/day/run/bath-readings.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
+import { milligramsFromKilograms } from "#core/quantity/conversion.ts";
 import { METHOD_BATH, SKIN_CEILING } from "#core/scald/scald-constants.ts";
 import { skyBetween, sunOfDay } from "#core/sky/farm-sky.ts";
 import { WITHDRAWAL } from "#core/withdrawal/withdrawal-constants.ts";
@@ -48,6 +50,10 @@ export function runReading(here: FarmContext, dayParam: string | undefined) {
       },
       band: METHOD_BATH[lot.scaldMethod].band,
       skinCeiling: SKIN_CEILING[lot.batch.kind],
+      chillHours: quotedChillHours(
+        (kept?.lots.find(({ lotId }) => lotId === lot.id)?.dressedMeanMilligrams ??
+          milligramsFromKilograms(plan?.lots[index]?.forecast.dressed.value ?? 2)) / 1e6,
+      ),
       windowHours: WITHDRAWAL[lot.withdrawalMethod].windowHours[1],
       feedOffAt:
         kept?.lots.find(({ lotId }) => lotId === lot.id)?.feedOffAt ??

@@ -29,7 +29,17 @@ export const tapOf = ({ isReady, tap }: Post) =>
   isReady ? (kind: FactKind) => void tap({ kind }) : undefined;
 
 /** Kinds that are tapped on this page: the last of this phone's is what its Undo takes back. */
-const COUNTED_HERE: readonly FactKind[] = ["start", "bird", "pause", "resume", "note", "finish", "stands"];
+const COUNTED_HERE: readonly FactKind[] = [
+  "start",
+  "bird",
+  "pause",
+  "resume",
+  "note",
+  "finish",
+  "stands",
+  "feed-off",
+  "burner-lit",
+];
 
 /** What Undo takes back; before JavaScript has taken over, the last tap of all. */
 export const lastCounted = ({ isReady, facts }: Post) =>
@@ -67,7 +77,42 @@ export function BeforeTheStart({ post, ids }: StateProps) {
       >
         Start the day
       </TapButton>
+      <Beforehand post={post} />
     </>
+  );
+}
+
+/** What is done before the first bird: feed pulled, pen by pen where there are several, and the burner lit. */
+function Beforehand({ post: { reading, facts, tap, isReady } }: { post: Post }) {
+  const show = useShow();
+  const pens = [...new Set(reading.lots.flatMap(({ pens: own }) => own))];
+  const litAt = facts.findLast(({ kind }) => kind === "burner-lit")?.at;
+  const pulledAt = (pen: string) =>
+    facts.findLast(({ kind, note }) => kind === "feed-off" && (note === "" || note === pen))?.at;
+  const key = `yard-key yard-card rounded-sheet px-4 py-2`;
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      {(pens.length > 1 ? pens : [""]).map((pen) => (
+        <button
+          key={pen}
+          type="button"
+          disabled={!isReady}
+          className={key}
+          onClick={() => tap({ kind: "feed-off", note: pen })}
+        >
+          {pen === "" ? "Feed pulled" : `Feed pulled, ${pen}`}
+          <span className="yard-soft block text-base font-normal">
+            {pulledAt(pen) === undefined ? "tap when it is" : `at ${show.dayTime(pulledAt(pen)!)}`}
+          </span>
+        </button>
+      ))}
+      <button type="button" disabled={!isReady} className={key} onClick={() => tap({ kind: "burner-lit" })}>
+        Heat on
+        <span className="yard-soft block text-base font-normal">
+          {litAt === undefined ? "element covered, gas outdoors" : `at ${show.time(litAt)}`}
+        </span>
+      </button>
+    </div>
   );
 }
 
@@ -174,12 +219,13 @@ export function RunSky({ post: { reading, progress, forecast, now } }: { post: P
 }
 
 /** Where else to go, a screen for full sun, and sounds. */
-export function More({ post: { reading, light, setLight, hasSound, setSound } }: { post: Post }) {
+export function More({ post }: { post: Post }) {
+  const { reading, light, setLight, hasSound, setSound, isAloud, setAloud } = post;
   const dayId = reading.day.id;
   const key = `rounded-sheet ${PLAIN_BUTTON}`;
   const link = `grid place-content-center ${key}`;
   return (
-    <nav aria-label="More" className="grid grid-cols-2 gap-3 md:grid-cols-5">
+    <nav aria-label="More" className="grid grid-cols-2 gap-3 md:grid-cols-6">
       <Link to={`/days/${dayId}/plan`} className={link}>
         Plan
       </Link>
@@ -194,6 +240,9 @@ export function More({ post: { reading, light, setLight, hasSound, setSound } }:
       </button>
       <button type="button" className={key} onClick={() => setSound(!hasSound)}>
         {hasSound ? "Sounds off" : "Sounds on"}
+      </button>
+      <button type="button" className={key} onClick={() => setAloud(!isAloud)}>
+        {isAloud ? "Stop saying calls" : "Say calls aloud"}
       </button>
     </nav>
   );

@@ -104,7 +104,8 @@ function doneAtPresentPace(
   });
 }
 
-function workedBetween(from: number, to: number, pauses: readonly Pause[]): number {
+/** Milliseconds between two moments, with pauses left out. */
+export function workedBetween(from: number, to: number, pauses: readonly Pause[]): number {
   const paused = pauses.reduce(
     (sum, pause) => sum + Math.max(0, Math.min(to, pause.to) - Math.max(from, pause.from)),
     0,

@@ -1,4 +1,5 @@
-import { countOf, type DayFact } from "#core/day/run/day-fact.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { birdsIn, countOf, type DayFact } from "#core/day/run/day-fact.ts";
 
 /** A chill tank as far as it was tapped. */
 export interface Tank {
@@ -8,6 +9,8 @@ export interface Tank {
   readonly bags: number;
   /** When the first of its birds went in. */
   readonly firstBirdAt: number | undefined;
+  /** When that bird was killed: by the taps at the cones, birds coming in the order of the kill; else some minutes before. */
+  readonly firstKilledAt: number | undefined;
   readonly temperature: TankReading | undefined;
   /** The carcass that was measured last. */
   readonly carcass: TankReading | undefined;
@@ -18,18 +21,29 @@ export interface TankReading {
   readonly at: number;
 }
 
+/** From the knife to the tank with no wait between. Our choice, a little over the sum of the line's medians. See docs/sources.md#line. */
+const THROUGH_LINE = 15 * MINUTE;
+
 /** @param facts of the day, in order of time */
 export function tanksNow(facts: readonly DayFact[], tanks: number): Tank[] {
+  const kills = facts.filter(({ kind }) => kind === "kill");
+  const intoTanks = facts.filter(({ kind }) => kind === "bird");
+  const killOf = (bird: DayFact) => {
+    const before = intoTanks.slice(0, intoTanks.indexOf(bird)).reduce((sum, one) => sum + birdsIn(one), 0);
+    return Math.min(kills[before]?.at ?? Infinity, bird.at - THROUGH_LINE);
+  };
   const highest = Math.max(tanks, ...facts.map(tankOf));
   return Array.from({ length: highest }, (_, index) => {
     const number = index + 1;
     const own = facts.filter((fact) => tankOf(fact) === number);
+    const first = own.find(({ kind }) => kind === "bird");
     const ice = own.filter(({ kind }) => kind === "ice");
     return {
       number,
       birds: countOf(own, "bird"),
       bags: ice.reduce((sum, { bags }) => sum + (bags ?? 0), 0),
-      firstBirdAt: own.find(({ kind }) => kind === "bird")?.at,
+      firstBirdAt: first?.at,
+      firstKilledAt: first && killOf(first),
       temperature: readingOf(own, "tank-temperature"),
       carcass: readingOf(own, "carcass-temperature"),
     };

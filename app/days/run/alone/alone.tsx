@@ -45,7 +45,7 @@ export default function Alone({ loaderData }: Route.ComponentProps) {
       </div>
       {scald.dip ? (
         <>
-          <Dip dip={scald.dip} hasSound={post.hasSound} />
+          <Dip dip={scald.dip} call={post.call} />
           <Lift onLift={lift} />
         </>
       ) : (

@@ -1,12 +1,16 @@
 import { Link } from "react-router";
 import { DoNext } from "#app/days/run/board/do-next.tsx";
+import { nextThings } from "#app/days/run/board/next-things.ts";
 import { StationColumns } from "#app/days/run/board/station-columns.tsx";
 import { Unsent } from "#app/days/run/post/post-screen.tsx";
+import { sayAloud } from "#app/days/run/post/say-aloud.ts";
 import { type Post, usePost } from "#app/days/run/post/use-post.ts";
 import { runReading } from "#app/days/run/run-reading.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
+import { useHotkeys } from "#app/ui/use-hotkeys.ts";
 import { useShow } from "#app/ui/use-show.tsx";
+import type { Show } from "#app/words/show.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
 import type { Route } from "./+types/board.ts";
 
@@ -35,6 +39,7 @@ export default function Board({ loaderData }: Route.ComponentProps) {
         >
           All posts
         </Link>
+        <SayIt post={post} />
         <button
           type="button"
           className="yard-key yard-card w-auto px-6"
@@ -45,6 +50,29 @@ export default function Board({ loaderData }: Route.ComponentProps) {
       </nav>
     </div>
   );
+}
+
+/** The board in two sentences, for who has no hand free to look; by its key too. */
+function SayIt({ post }: { post: Post }) {
+  const show = useShow();
+  const say = () => sayAloud(boardInWords(post, show));
+  useHotkeys((event) => (event.key === "a" && !event.repeat ? say : undefined), post.isReady);
+  return (
+    <button type="button" className="yard-key yard-card w-auto px-6" onClick={say}>
+      Say it aloud
+    </button>
+  );
+}
+
+function boardInWords(post: Post, show: Show): string {
+  const { done, toGo } = post.progress;
+  const likelyAt = post.forecast?.lastInChill?.likelyAt;
+  const [next] = nextThings(post, show);
+  return [
+    `${done} of ${done + toGo} birds are in the chill.`,
+    ...(likelyAt === undefined || toGo === 0 ? [] : [`Likely done at ${show.time(likelyAt)}.`]),
+    ...(next ? [`Next: ${next.title}.`] : []),
+  ].join(" ");
 }
 
 function Figures({ post: { progress, forecast, reading, now } }: { post: Post }) {

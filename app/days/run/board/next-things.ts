@@ -3,6 +3,7 @@ import { MARK_WORDS, MILESTONE_POST_WORDS, moveWords } from "#app/words/run-word
 import { plural, type Show } from "#app/words/show.ts";
 import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
+import { feedOffOf } from "#core/day/run/feed-off-of.ts";
 import { marksNow } from "#core/day/run/marks-now.ts";
 import { tanksNow } from "#core/day/run/tanks-now.ts";
 import { weatherWhile } from "#core/sky/hourly-weather.ts";
@@ -35,12 +36,13 @@ const weather: Things = ({ reading, forecast, now }, show) => {
   if (ahead?.stormFrom !== undefined)
     return [
       {
-        title: `Thunder from ${show.time(ahead.stormFrom)}`,
+        title: ahead.stormFrom <= now ? "Thunder is forecast" : `Thunder from ${show.time(ahead.stormFrom)}`,
         line: "Leave metal and water, switch off what is electric, and put out the burner.",
         isUrgent: true,
       },
     ];
-  if (ahead?.wetFrom === undefined) return [];
+  // Rain that falls already needs no board.
+  if (ahead?.wetFrom === undefined || ahead.wetFrom <= now) return [];
   const line = "Get the table and every plug under a roof. Wet birds scald poorly.";
   return [{ title: `Rain from ${show.time(ahead.wetFrom)}`, line, isUrgent: false }];
 };
@@ -88,7 +90,7 @@ const moves: Things = ({ forecast }, show) =>
 /** Birds that would be killed after their feed window has ended. */
 const feedWindow: Things = ({ reading, facts, forecast, now }, show) => {
   const lot = reading.lots.at(-1);
-  const pulledAt = facts.findLast(({ kind }) => kind === "feed-off")?.at ?? lot?.feedOffAt;
+  const pulledAt = lot && (feedOffOf(facts, lot) ?? lot.feedOffAt);
   if (pulledAt === undefined || !lot || forecast?.lastKillAt === undefined) return [];
   const endsAt = pulledAt + lot.windowHours * HOUR;
   if (forecast.lastKillAt <= endsAt || forecast.lastKillAt <= now) return [];

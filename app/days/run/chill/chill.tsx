@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { TankCard } from "#app/days/run/chill/tank-card.tsx";
 import { PostScreen } from "#app/days/run/post/post-screen.tsx";
 import { TemperatureEntry } from "#app/days/run/post/temperature-entry.tsx";
@@ -7,9 +7,10 @@ import { runReading } from "#app/days/run/run-reading.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
-import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
+import { CHILL } from "#core/chill/chill-constants.ts";
 import { meltedAt } from "#core/day/run/ice-ahead.ts";
-import { tanksNow } from "#core/day/run/tanks-now.ts";
+import { type Tank, tanksNow } from "#core/day/run/tanks-now.ts";
 import type { Route } from "./+types/chill.ts";
 
 export const meta = () => [{ title: "Chill tanks · Pale Morning" }];
@@ -51,6 +52,7 @@ export default function Chill({ loaderData }: Route.ComponentProps) {
             tank={one}
             now={post.now}
             isChosen={one.number === tank}
+            coldBy={coldByOf(one, post)}
             isDisabled={!post.isReady}
             onBird={() => bird(one.number)}
           />
@@ -68,6 +70,12 @@ export default function Chill({ loaderData }: Route.ComponentProps) {
       />
     </PostScreen>
   );
+}
+
+/** By when the bird that waits longest in a tank is to be cold through, as is commonly quoted from its kill. */
+function coldByOf({ firstKilledAt, carcass }: Tank, { reading }: Post): number | undefined {
+  if (firstKilledAt === undefined || (carcass && carcass.celsius <= CHILL.targetCelsius)) return undefined;
+  return firstKilledAt + Math.min(...reading.lots.map(({ chillHours }) => chillHours)) * HOUR;
 }
 
 interface IceOrTankProps {
@@ -97,23 +105,22 @@ function IceOrTank({ tank, onIce, onAnother }: IceOrTankProps) {
 }
 
 /** Ice by the clock against what went in, and when it, or the room, runs out. */
-function Ahead({ post: { forecast, now, reading, progress }, bags }: { post: Post; bags: number }) {
+function Ahead({ post, bags }: { post: Post; bags: number }) {
+  const { forecast, now, reading, progress } = post;
   const show = useShow();
-  const { plannedBags } = reading;
   const ice = forecast?.ice;
-  const nextAt = ice && meltedAt(ice, Math.max(bags, FIRST_BAGS));
+  const nextAt = ice && progress.state !== "finished" ? meltedAt(ice, Math.max(bags, FIRST_BAGS)) : undefined;
+  const isDue = nextAt !== undefined && nextAt <= now;
+  useIceCall(isDue, bags, post.call);
   const fullIn =
     forecast?.tankFullAt === undefined ? undefined : Math.round((forecast.tankFullAt - now) / MINUTE);
   return (
     <p className="yard-note">
       <strong>
-        {plural(bags, "bag")} in of {plannedBags} planned.
+        {plural(bags, "bag")} in of {reading.plannedBags} planned.
       </strong>{" "}
-      {progress.state === "finished" || nextAt === undefined
-        ? ""
-        : nextAt <= now
-          ? "By the clock it has melted: the next bag is due now."
-          : `It lasts until about ${show.time(nextAt)}.`}
+      {isDue && "By the clock it has melted: the next bag is due now."}
+      {!isDue && nextAt !== undefined && `It lasts until about ${show.time(nextAt)}.`}
       {ice?.outAt !== undefined && ` All the ice on hand is gone about ${show.time(ice.outAt)}: get more.`}
       {fullIn !== undefined && fullIn > 0 && ` Tanks full in ${show.minutes(fullIn)}.`}
     </p>
@@ -122,3 +129,13 @@ function Ahead({ post: { forecast, now, reading, progress }, bags }: { post: Pos
 
 /** Before any went in, the first is due when less than one has melted. */
 const FIRST_BAGS = 0.5;
+
+/** Calls once for each bag that is due. */
+function useIceCall(isDue: boolean, bags: number, call: Post["call"]): void {
+  const called = useRef(-1);
+  useEffect(() => {
+    if (!isDue || called.current === bags) return;
+    called.current = bags;
+    call("ice-due", "The next bag of ice is due.");
+  }, [isDue, bags, call]);
+}

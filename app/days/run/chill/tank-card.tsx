@@ -9,11 +9,13 @@ interface TankCardProps {
   now: number;
   isChosen: boolean;
   isDisabled: boolean;
+  /** By when the first of its birds is to be cold through; undefined before there is one. */
+  coldBy: number | undefined;
   onBird: () => void;
 }
 
 /** One tank: touched, it takes a bird. */
-export function TankCard({ tank, now, isChosen, isDisabled, onBird }: TankCardProps) {
+export function TankCard({ tank, now, isChosen, isDisabled, coldBy, onBird }: TankCardProps) {
   const show = useShow();
   const { number, birds, firstBirdAt, temperature, carcass } = tank;
   const isTooWarm = temperature !== undefined && temperature.celsius > CHILL.targetCelsius;
@@ -31,12 +33,15 @@ export function TankCard({ tank, now, isChosen, isDisabled, onBird }: TankCardPr
         <span className="font-mono text-4xl">{birds}</span>
       </span>
       <span className="grid gap-1 pt-2 text-base font-normal">
-        {since && <span>first bird in for {since}</span>}
+        {since && <span>in for {since}</span>}
+        {coldBy !== undefined && (
+          <span className={now > coldBy ? "yard-stop w-fit px-2" : ""}>cold by {show.time(coldBy)}</span>
+        )}
         <span>{plural(tank.bags, "bag")} of ice</span>
         {temperature && (
           <span className={isTooWarm ? "yard-stop w-fit px-2" : ""}>
             water {show.temperature(temperature.celsius)}
-            {isTooWarm && ", too warm: add ice and stir"}
+            {isTooWarm && ": ice, and stir"}
           </span>
         )}
         {carcass && <span>breast {show.temperature(carcass.celsius)}</span>}

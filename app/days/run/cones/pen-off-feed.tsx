@@ -3,6 +3,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import { countOf } from "#core/day/run/day-fact.ts";
+import { feedOffOf } from "#core/day/run/feed-off-of.ts";
 import { lotOfBird } from "#core/day/run/lot-of-bird.ts";
 
 /** Birds that wait for the scald from which on the killing should slow down. Our choice: they cool and their feathers set. */
@@ -12,8 +13,9 @@ const TOO_MANY_WAIT = 2;
 export function PenOffFeed({ post: { facts, reading, forecast, now } }: { post: Post }) {
   const show = useShow();
   const killed = Math.max(countOf(facts, "kill"), countOf(facts, "bird"));
-  const { batchName, pens, feedOffAt, windowHours } = reading.lots[lotOfBird(reading.lots, killed + 1)]!;
-  const pulled = facts.findLast(({ kind }) => kind === "feed-off")?.at ?? feedOffAt;
+  const lot = reading.lots[lotOfBird(reading.lots, killed + 1)]!;
+  const { batchName, pens, feedOffAt, windowHours } = lot;
+  const pulled = feedOffOf(facts, lot) ?? feedOffAt;
   const dipped = countOf(facts, "dip-in");
   const waiting = dipped > 0 ? countOf(facts, "cone-out") - dipped : 0;
   const caught = countOf(facts, "caught");

@@ -1,13 +1,12 @@
 import { useEffect, useRef, useState } from "react";
-import { playTune } from "#app/days/run/post/post-sounds.ts";
 import type { Post } from "#app/days/run/post/use-post.ts";
 import { BLEED_FLOOR_MILLISECONDS, type Cone, conesNow } from "#core/day/run/cones-now.ts";
 
 /** The cones as they are, and what touching one does: a bird in, or out once it has bled past the floor. */
-export function useCones({ facts, reading, now, tap, hasSound }: Post) {
+export function useCones({ facts, reading, now, tap, call }: Post) {
   const [touchedTooSoon, setTooSoon] = useState<number>();
   const cones = conesNow(facts, reading.day.cones, now);
-  useReadySound(cones, hasSound);
+  useReadyCall(cones, call);
   const touch = (cone: Cone) => {
     setTooSoon(cone.state === "bleeding" ? cone.number : undefined);
     if (cone.state === "free") tap({ kind: "kill", number: cone.number });
@@ -23,14 +22,14 @@ export function useCones({ facts, reading, now, tap, hasSound }: Post) {
 const HEARD_WITHIN_MILLISECONDS = 3000;
 
 /** Calls once when a bird has bled past the floor. */
-function useReadySound(cones: readonly Cone[], hasSound: boolean): void {
+function useReadyCall(cones: readonly Cone[], call: Post["call"]): void {
   const heard = useRef(new Set<string>());
   useEffect(() => {
     for (const cone of cones) {
       if (cone.state !== "past-the-floor" || heard.current.has(cone.bird.entryId)) continue;
       heard.current.add(cone.bird.entryId);
       const isNew = cone.bledMilliseconds < BLEED_FLOOR_MILLISECONDS + HEARD_WITHIN_MILLISECONDS;
-      if (hasSound && isNew) playTune("cone-ready");
+      if (isNew) call("cone-ready", `Cone ${cone.number} has bled. Out, if the bird is still.`);
     }
-  }, [cones, hasSound]);
+  }, [cones, call]);
 }

@@ -1,5 +1,7 @@
 import { DayHead } from "#app/days/leaves.tsx";
+import { forecastsOf } from "#app/days/run/log/forecasts-of.server.ts";
 import { chillLog, tappedBy } from "#app/days/run/log/log-rows.ts";
+import { ForecastByHour, WhereTimeWent, WhoWasWhere } from "#app/days/run/log/where-time-went.tsx";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { DataTable } from "#app/ui/data-table.tsx";
@@ -8,18 +10,22 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { batchesInWords } from "#app/words/lot-words.ts";
 import { FACT_WORDS, LOOK_WORDS, MARK_WORDS } from "#app/words/run-words.ts";
 import { plural } from "#app/words/show.ts";
-import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import { LOOKS, MARKS } from "#core/day/run/day-fact.ts";
+import { feedOffOf } from "#core/day/run/feed-off-of.ts";
 import { marksNow } from "#core/day/run/marks-now.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import type { Route } from "./+types/log.ts";
 
+/** A day that nobody finished is looked at for so long. */
+const DAY_HOURS = 16 * HOUR;
+
 export const meta = () => [{ title: "Log of the day · Pale Morning" }];
 
-export function loader({ context, params }: Route.LoaderArgs) {
+export async function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { day, lots } = requireDay(here, params.dayId);
+  const { farm, day, lots } = requireDay(here, params.dayId);
   const facts = here.file.run.facts(day.id);
   const kept = here.file.keptPlan(day.id);
   const { startedAt, firstBirdAt, lastBirdAt, finishedAt, done, pausedMinutes } = runProgress(
@@ -27,15 +33,23 @@ export function loader({ context, params }: Route.LoaderArgs) {
     birdsOf(day),
     here.now(),
   );
+  const until =
+    finishedAt ?? (startedAt === undefined ? here.now() : Math.min(here.now(), startedAt + DAY_HOURS));
   return {
+    until,
+    forecasts:
+      startedAt === undefined
+        ? []
+        : await forecastsOf(here, farm, day, { from: startedAt, to: lastBirdAt ?? until }),
     dayId: day.id,
     processedOn: day.processedOn,
     line: `${plural(done, "bird")} of ${batchesInWords(lots)}`,
     facts,
     times: { startedAt, firstBirdAt, lastBirdAt, finishedAt, pausedMinutes },
     planned: kept && { startAt: kept.startAt, likelyAt: kept.likelyAt },
-    feedOff: lots.map(({ id, batchName }) => ({
+    feedOff: lots.map(({ id, batchName, pens }) => ({
       batchName,
+      pens,
       plannedAt: kept?.lots.find(({ lotId }) => lotId === id)?.feedOffAt,
     })),
   };
@@ -43,7 +57,7 @@ export function loader({ context, params }: Route.LoaderArgs) {
 
 /** What was tapped of a day, in order, to be read afterwards and kept in a binder. */
 export default function Log({ loaderData }: Route.ComponentProps) {
-  const { dayId, processedOn, line, facts } = loaderData;
+  const { dayId, processedOn, line, facts, until, forecasts, times } = loaderData;
   return (
     <Page>
       <DayHead dayId={dayId} processedOn={processedOn} line={line} />
@@ -58,6 +72,12 @@ export default function Log({ loaderData }: Route.ComponentProps) {
       ) : (
         <div className="grid gap-4 lg:grid-cols-2 lg:items-start">
           <Times {...loaderData} />
+          <WhereTimeWent facts={facts} />
+          <WhoWasWhere facts={facts} until={until} />
+          <ForecastByHour
+            forecasts={forecasts}
+            lastBirdAt={times.finishedAt === undefined ? undefined : times.lastBirdAt}
+          />
           <Chill facts={facts} />
           <Marks facts={facts} />
           <Who facts={facts} />
@@ -75,12 +95,11 @@ type WithFacts = Pick<Loaded, "facts">;
 function Times({ times, planned, feedOff, facts }: Loaded) {
   const show = useShow();
   const at = (instant: number | undefined) => (instant === undefined ? "—" : show.dayTime(instant));
-  const pulled = facts.findLast(({ kind }) => kind === "feed-off")?.at;
   const rows = [
-    ...feedOff.map(({ batchName, plannedAt }) => ({
-      what: `Feed off, ${batchName}`,
+    ...feedOff.map(({ plannedAt, ...lot }) => ({
+      what: `Feed off, ${lot.batchName}`,
       planned: at(plannedAt),
-      real: at(pulled),
+      real: at(feedOffOf(facts, lot)),
     })),
     { what: "First bird", planned: at(planned?.startAt), real: at(times.startedAt) },
     { what: "First bird in the chill", planned: "—", real: at(times.firstBirdAt) },

@@ -9,12 +9,15 @@ const TUNES = {
   "cone-ready": { hertz: [523, 659], seconds: 0.16 },
   "try-feather": { hertz: [440], seconds: 0.25 },
   "lift-now": { hertz: [880, 880, 880], seconds: 0.12 },
+  "ice-due": { hertz: [330, 247], seconds: 0.3 },
 } as const satisfies Record<string, Tune>;
+
+export type TuneName = keyof typeof TUNES;
 
 let audio: AudioContext | undefined;
 
 /** Plays a tune; silent where the browser has no sound or was not touched yet. */
-export function playTune(name: keyof typeof TUNES): void {
+export function playTune(name: TuneName): void {
   try {
     audio ??= new AudioContext();
     const { hertz, seconds } = TUNES[name];

@@ -1,6 +1,8 @@
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useRevalidator } from "react-router";
 import { readKept, writeKept } from "#app/days/run/post/kept-on-phone.ts";
+import { playTune, type TuneName } from "#app/days/run/post/post-sounds.ts";
+import { sayAloud } from "#app/days/run/post/say-aloud.ts";
 import { useKeepAwake } from "#app/days/run/post/use-keep-awake.ts";
 import { type Light, useLight } from "#app/days/run/post/use-light.ts";
 import { useOpenOffline } from "#app/days/run/post/use-open-offline.ts";
@@ -20,9 +22,15 @@ export interface Post extends DayFacts {
   readonly setLight: (light: Light) => void;
   readonly hasSound: boolean;
   readonly setSound: (hasSound: boolean) => void;
+  /** Whether what calls is said in words too. */
+  readonly isAloud: boolean;
+  readonly setAloud: (isAloud: boolean) => void;
+  /** Calls by a tune and, where that is wished, in words. */
+  readonly call: (tune: TuneName, words: string) => void;
 }
 
 const SOUND_KEY = "pale-morning-sound";
+const ALOUD_KEY = "pale-morning-aloud";
 
 /** Somebody changed the plan of the day: crew, birds, and tanks are asked for anew. Facts and taps stay as they are. */
 function useReloadWhenReplanned(loaded: number, current: number | undefined) {
@@ -41,9 +49,11 @@ export function usePost(reading: RunReading): Post {
   const [person, setPersonHere] = useState("");
   const { light, setLight } = useLight();
   const [hasSound, setSoundHere] = useState(true);
+  const [isAloud, setAloudHere] = useState(false);
   useEffect(() => {
     setPersonHere(readKept(personKey) ?? "");
     setSoundHere(readKept(SOUND_KEY) !== "off");
+    setAloudHere(readKept(ALOUD_KEY) === "on");
     setIsReady(true);
   }, [personKey]);
   const { day, fileId, known: loaded, forecast, bath, devices, now } = reading;
@@ -51,6 +61,13 @@ export function usePost(reading: RunReading): Post {
   useOpenOffline(day.id);
   useKeepAwake();
   const facts = useDayFacts({ dayId: day.id, fileId, loaded, forecast, attached, person, now });
+  const call = useCallback(
+    (tune: TuneName, words: string) => {
+      if (hasSound) playTune(tune);
+      if (isAloud) sayAloud(words);
+    },
+    [hasSound, isAloud],
+  );
   useReloadWhenReplanned(day.revision, facts.revision);
   return {
     ...facts,
@@ -69,5 +86,12 @@ export function usePost(reading: RunReading): Post {
       writeKept(SOUND_KEY, next ? "on" : "off");
       setSoundHere(next);
     },
+    isAloud,
+    setAloud: (next) => {
+      writeKept(ALOUD_KEY, next ? "on" : "off");
+      setAloudHere(next);
+      if (next) sayAloud("Calls are said aloud.");
+    },
+    call,
   };
 }

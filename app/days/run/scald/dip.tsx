@@ -1,6 +1,6 @@
 import { useEffect, useRef } from "react";
 import { clockOf } from "#app/days/run/post/clock-of.ts";
-import { playTune } from "#app/days/run/post/post-sounds.ts";
+import type { Post } from "#app/days/run/post/use-post.ts";
 import { plural } from "#app/words/show.ts";
 import type { DipNow } from "#core/day/run/scald-now.ts";
 
@@ -8,9 +8,9 @@ import type { DipNow } from "#core/day/run/scald-now.ts";
 const WORTH_SAYING_SECONDS = 3;
 
 /** The dip that is under way: how long it has been, what to do when, and a shape that runs out with it. */
-export function Dip({ dip, hasSound }: { dip: DipNow; hasSound: boolean }) {
+export function Dip({ dip, call }: { dip: DipNow; call: Post["call"] }) {
   const { birds, inSeconds, trySeconds, targetSeconds, liftBySeconds, longerSeconds } = dip;
-  useDipSounds(dip, hasSound);
+  useDipCalls(dip, call);
   const isLate = liftBySeconds !== undefined && inSeconds >= liftBySeconds;
   const share = targetSeconds === undefined ? 0 : Math.min(1, inSeconds / targetSeconds);
   return (
@@ -52,17 +52,22 @@ function whatToDo(inSeconds: number, trySeconds: number, liftBySeconds: number):
     : `Try a wing feather now, ${lift}`;
 }
 
+const STAGE_WORDS = {
+  "try-feather": "Try a wing feather.",
+  "lift-now": "Lift now.",
+} as const;
+
 /** Calls once when a feather is worth trying, and once when the birds have to come out. */
-function useDipSounds(
+function useDipCalls(
   { dip, inSeconds, trySeconds = Infinity, liftBySeconds = Infinity }: DipNow,
-  hasSound: boolean,
+  call: Post["call"],
 ) {
   const heard = useRef("");
   const stage = inSeconds >= liftBySeconds ? "lift-now" : inSeconds >= trySeconds ? "try-feather" : undefined;
-  const call = `${dip.entryId} ${stage}`;
+  const dipStage = `${dip.entryId} ${stage}`;
   useEffect(() => {
-    if (stage === undefined || heard.current === call) return;
-    heard.current = call;
-    if (hasSound) playTune(stage);
-  }, [call, stage, hasSound]);
+    if (stage === undefined || heard.current === dipStage) return;
+    heard.current = dipStage;
+    call(stage, STAGE_WORDS[stage]);
+  }, [dipStage, stage, call]);
 }

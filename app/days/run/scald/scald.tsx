@@ -20,7 +20,7 @@ export const loader = ({ context, params }: Route.LoaderArgs) =>
 /** The bath, the dip with its countdown, and what the feathers say at the lift. */
 export default function Scald({ loaderData }: Route.ComponentProps) {
   const post = usePost(loaderData);
-  const { scald, lot, loads, dip, lift, keys, probe } = useScald(post);
+  const { scald, lot, loads, dip, lift, keys, probe, handedOverBy } = useScald(post);
   const change = () => post.tap({ kind: "water-changed" });
   return (
     <PostScreen
@@ -41,14 +41,14 @@ export default function Scald({ loaderData }: Route.ComponentProps) {
       />
       {scald.dip ? (
         <>
-          <Dip dip={scald.dip} hasSound={post.hasSound} />
+          <Dip dip={scald.dip} call={post.call} />
           <Lift onLift={lift} />
         </>
       ) : (
         <DipLoads loads={loads} isDisabled={!post.isReady} onDip={dip} />
       )}
       <div className="grid grid-cols-2 gap-3">
-        <Learned scald={scald} setCelsius={lot.scald.bathCelsius} />
+        <Learned scald={scald} setCelsius={lot.scald.bathCelsius} handedOverBy={handedOverBy} />
         <ChangeWater scald={scald} every={loaderData.changeWaterBirds} onChange={change} />
       </div>
     </PostScreen>
@@ -56,7 +56,15 @@ export default function Scald({ loaderData }: Route.ComponentProps) {
 }
 
 /** The dip as the feathers have taught it. */
-function Learned({ scald, setCelsius }: { scald: ScaldNow; setCelsius: number }) {
+function Learned({
+  scald,
+  setCelsius,
+  handedOverBy,
+}: {
+  scald: ScaldNow;
+  setCelsius: number;
+  handedOverBy: string | undefined;
+}) {
   const show = useShow();
   const { learnedSeconds, plannedSeconds, answered, lastDozen } = scald;
   if (learnedSeconds === undefined || plannedSeconds === undefined) return null;
@@ -67,9 +75,11 @@ function Learned({ scald, setCelsius }: { scald: ScaldNow; setCelsius: number })
         {Math.round(learnedSeconds)} s at {show.temperature(setCelsius)}{" "}
         {answered > 0 ? "now" : "to begin with"}.
       </strong>{" "}
-      {answered > 0
-        ? `We began at ${Math.round(plannedSeconds)}; ${lastDozen.slip} of the last ${asked} slipped.`
-        : "Each lift teaches it."}
+      {handedOverBy !== undefined
+        ? `You take over from ${handedOverBy}: go by this, and by the wing feather.`
+        : answered > 0
+          ? `We began at ${Math.round(plannedSeconds)}; ${lastDozen.slip} of the last ${asked} slipped.`
+          : "Each lift teaches it."}
     </p>
   );
 }

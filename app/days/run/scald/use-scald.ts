@@ -7,7 +7,7 @@ import { scaldNow } from "#core/day/run/scald-now.ts";
 import type { FeatherAnswer } from "#core/scald/scald-learn.ts";
 
 /** The scald as it stands for the lot that is dipped now, and what its keys do. */
-export function useScald({ reading, facts, bath, devices, now, tap }: Post) {
+export function useScald({ reading, facts, bath, devices, person, now, tap }: Post) {
   const lot = reading.lots[lotOfBird(reading.lots, countOf(facts, "dip-in") + 1)]!;
   const plugged = useSerialProbe({ now, onWorthSaying: (celsius) => tap({ kind: "water", celsius }) });
   const readings = waterReadings(facts, [...bath, ...plugged.readings]);
@@ -26,5 +26,8 @@ export function useScald({ reading, facts, bath, devices, now, tap }: Post) {
     s: () => lift("slip"),
     t: () => lift("tear"),
   };
-  return { scald, lot, loads, dip, lift, keys, probe };
+  const before = facts.filter(({ kind, person: own }) => kind === "dip-in" && own !== "").at(-1)?.person;
+  /** Who had the post until now, where somebody else has this phone. */
+  const handedOverBy = person !== "" && before !== undefined && before !== person ? before : undefined;
+  return { scald, lot, loads, dip, lift, keys, probe, handedOverBy };
 }

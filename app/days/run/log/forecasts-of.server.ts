@@ -1,0 +1,42 @@
+import { basisOfDay } from "#app/server/day/plan-of-day.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { workPool } from "#app/server/work-pool.server.ts";
+import { HOUR } from "#core/calendar/milliseconds.ts";
+import type { ProcessingDay } from "#db/day/day-queries.server.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+import type { ForecastAt } from "#workers/pool/tasks.ts";
+
+/** No day is looked back on for longer. */
+const MOST_HOURS = 14;
+/** Days whose answers are kept: each takes a second or two. */
+const KEPT_DAYS = 10;
+const kept = new Map<string, Promise<readonly ForecastAt[]>>();
+
+/** What the forecast said at each full hour of a day, worked out again from what was tapped until then. */
+export function forecastsOf(
+  here: FarmContext,
+  farm: Farm,
+  day: ProcessingDay,
+  { from, to }: { readonly from: number; readonly to: number },
+): Promise<readonly ForecastAt[]> {
+  const first = Math.ceil(from / HOUR) * HOUR;
+  const count = Math.max(0, Math.min(MOST_HOURS, Math.ceil((to - first) / HOUR)));
+  const moments = Array.from({ length: count }, (_, index) => first + index * HOUR);
+  if (moments.length === 0) return Promise.resolve([]);
+  const { run } = here.file;
+  const key = `${run.fileId()} ${day.id} ${day.revision} ${run.cursor(day.id)} ${count}`;
+  const before = kept.get(key);
+  if (before) return before;
+  const answer = workPool().run("forecasts-at", {
+    basis: basisOfDay(here, farm, day),
+    processedOn: day.processedOn,
+    choices: day,
+    facts: run.facts(day.id),
+    now: here.now(),
+    moments,
+  });
+  if (kept.size >= KEPT_DAYS) kept.delete(kept.keys().next().value!);
+  kept.set(key, answer);
+  answer.catch(() => kept.delete(key));
+  return answer;
+}

@@ -1,0 +1,136 @@
+import { DataTable } from "#app/ui/data-table.tsx";
+import { Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { positionWords } from "#app/words/run-words.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
+import type { DayFact, Position } from "#core/day/run/day-fact.ts";
+import { pausesOf } from "#core/day/run/run-progress.ts";
+import { type CountedPost, stationsAsRun, stretchesOf } from "#core/day/run/stations-as-run.ts";
+import type { ForecastAt } from "#workers/pool/tasks.ts";
+
+interface DayShown {
+  readonly facts: readonly DayFact[];
+  /** When the day ended, or now. */
+  readonly until: number;
+}
+
+const POST_NAMES: Readonly<Record<CountedPost, string>> = {
+  kill: "Cones",
+  "dip-in": "Scald",
+  plucked: "Pluck",
+  table: "Evisceration",
+  bird: "Into the chill",
+};
+
+/** Each post: birds, pace, and the longest time for which nothing passed. */
+export function WhereTimeWent({ facts }: Pick<DayShown, "facts">) {
+  const show = useShow();
+  const rows = stationsAsRun(facts);
+  if (rows.length === 0) return null;
+  return (
+    <Sheet heading="Where the time went">
+      <div className="py-1">
+        <DataTable
+          caption="Each post that tapped birds, pauses left out"
+          columns={[
+            { head: "Post", cell: ({ post }) => POST_NAMES[post] },
+            { head: "Birds", cell: ({ birds }) => birds, isNumber: true },
+            { head: "First", cell: ({ firstAt }) => show.time(firstAt), isOneLine: true },
+            { head: "Last", cell: ({ lastAt }) => show.time(lastAt), isOneLine: true },
+            {
+              head: "Minutes a bird",
+              cell: ({ minutesABird }) => (minutesABird === undefined ? "" : show.decimal(minutesABird, 1)),
+              isNumber: true,
+            },
+            {
+              head: "Longest stand",
+              cell: ({ longest }) =>
+                longest && `${show.minutes(Math.round(longest.minutes))} at ${show.time(longest.at)}`,
+              isOneLine: true,
+            },
+          ]}
+          rows={rows}
+          keyOf={({ post }) => post}
+        />
+      </div>
+    </Sheet>
+  );
+}
+
+/** Who stood where, and why the work stood still. */
+export function WhoWasWhere({ facts, until }: DayShown) {
+  const show = useShow();
+  const stretches = stretchesOf(facts, until);
+  const pauses = pausesOf(facts, until);
+  const reasonOf = (from: number) =>
+    facts.find(({ kind, at }) => kind === "pause" && at === from)?.note ?? "";
+  if (stretches.length === 0 && pauses.length === 0) return null;
+  return (
+    <Sheet heading="Who was where">
+      <ul className="grid gap-1 py-1">
+        {stretches.map(({ person, place, from, to }) => (
+          <li key={`${person}${from}`}>
+            {person}: {positionWords(place as Position)}, {show.time(from)} to {show.time(to)}
+          </li>
+        ))}
+        {pauses.map(({ from, to }) => (
+          <li key={from}>
+            Pause, {show.time(from)} to {show.time(to)}
+            {reasonOf(from) !== "" && `: ${reasonOf(from)}`}
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+/** What was forecast at each hour, beside how it came. */
+export function ForecastByHour({
+  forecasts,
+  lastBirdAt,
+}: {
+  forecasts: readonly ForecastAt[];
+  /** Undefined while birds are still to come. */
+  lastBirdAt: number | undefined;
+}) {
+  const show = useShow();
+  if (forecasts.length === 0) return null;
+  return (
+    <Sheet
+      heading="What the forecast said"
+      beside={lastBirdAt === undefined ? undefined : `last bird in the chill ${show.time(lastBirdAt)}`}
+    >
+      <div className="py-1">
+        <DataTable
+          caption="Last bird in the chill, as it looked at each hour"
+          columns={[
+            { head: "At", cell: ({ at }) => show.time(at), isOneLine: true },
+            {
+              head: "Likely",
+              cell: ({ chance }) => (chance ? show.time(chance.likelyAt) : "no one left for the work"),
+              isNumber: true,
+              isOneLine: true,
+            },
+            {
+              head: "9 in 10 by",
+              cell: ({ chance }) => chance && show.time(chance.nineInTenAt),
+              isNumber: true,
+              isOneLine: true,
+            },
+            {
+              head: "Off by",
+              cell: ({ chance }) =>
+                chance && lastBirdAt !== undefined
+                  ? show.minutes(Math.round(Math.abs(lastBirdAt - chance.likelyAt) / MINUTE))
+                  : "",
+              isNumber: true,
+              isOneLine: true,
+            },
+          ]}
+          rows={forecasts}
+          keyOf={({ at }) => String(at)}
+        />
+      </div>
+    </Sheet>
+  );
+}

@@ -335,6 +335,12 @@ const REPEATED: readonly Repeat[] = [
   },
   {
     isRefused: true,
+    route: "days/run/look/take-picture.ts",
+    params: { dayId: "1" },
+    fields: () => ({ entryId: "picture-of-tests", of: "no-look-of-tests", picture: "words" }),
+  },
+  {
+    isRefused: true,
     route: "days/run/change/undo-change.ts",
     params: { dayId: "1" },
     fields: () => ({ entryId: "no-change-of-tests" }),

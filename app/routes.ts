@@ -60,6 +60,8 @@ export default [
   route("days/:dayId/run/board", "days/run/board/board.tsx"),
   route("days/:dayId/run/log", "days/run/log/log.tsx"),
   route("days/:dayId/log.csv", "days/run/log/log-csv.ts"),
+  route("days/:dayId/run/picture", "days/run/look/take-picture.ts"),
+  route("days/:dayId/run/picture/:pictureId", "days/run/look/show-picture.ts"),
   route("days/:dayId/run/change", "days/run/change/change.tsx"),
   route("days/:dayId/run/change/undo", "days/run/change/undo-change.ts"),
   route("days/:dayId/run/tap", "days/run/taps/tap.ts"),

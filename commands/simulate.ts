@@ -4,7 +4,7 @@ import type { LineFile } from "#app/days/plan/file/line-file.ts";
 import { readLineFile } from "#app/days/plan/file/read-line-file.ts";
 import { readSoFar } from "#commands/so-far-file.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
-import { dayAsRun } from "#core/day/run/day-as-run.ts";
+import { dayAsRun } from "#core/day/forecast/day-as-run.ts";
 import { bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
 import type { DaySoFar } from "#core/processing-line/forecast/forecast-answer.ts";
 import { liveForecast } from "#core/processing-line/forecast/live-forecast.ts";

@@ -6,6 +6,7 @@ import { dayQueries } from "#db/day/day-queries.server.ts";
 import { joinQueries } from "#db/day/join-queries.server.ts";
 import { markQueries } from "#db/day/mark-queries.server.ts";
 import { packQueries } from "#db/day/pack-queries.server.ts";
+import { pictureQueries } from "#db/day/picture-queries.server.ts";
 import { runQueries } from "#db/day/run-queries.server.ts";
 import { settleQueries } from "#db/day/settle-queries.server.ts";
 import { taskQueries } from "#db/day/task-queries.server.ts";
@@ -32,6 +33,7 @@ export function openFarmFile(path: string) {
     ...joinQueries(database, MOST_LOTS),
     run: runQueries(database),
     changing: changeQueries(database),
+    picturing: pictureQueries(database),
     pack: packQueries(database),
     marking: markQueries(database),
     tasks: taskQueries(database),

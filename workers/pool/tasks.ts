@@ -1,13 +1,13 @@
 import type { LocalDay } from "#core/calendar/local-day.ts";
+import { birdsThatIceChills } from "#core/day/forecast/birds-that-ice-chills.ts";
+import { type ChangedDay, changedDay } from "#core/day/forecast/changed-day.ts";
+import { iceAhead } from "#core/day/forecast/ice-ahead.ts";
+import { type Chance, type RunForecast, runForecast } from "#core/day/forecast/run-forecast.ts";
 import { lineSetup } from "#core/day/plan/line-setup.ts";
 import { type PlanBasis, planForDate, planInput } from "#core/day/plan/plan-for-date.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
 import { scaldPlan } from "#core/day/plan/scald-plan.ts";
-import { birdsThatIceChills } from "#core/day/run/birds-that-ice-chills.ts";
-import { type ChangedDay, changedDay } from "#core/day/run/changed-day.ts";
 import type { DayFact } from "#core/day/run/day-fact.ts";
-import { iceAhead } from "#core/day/run/ice-ahead.ts";
-import { type Chance, type RunForecast, runForecast } from "#core/day/run/run-forecast.ts";
 import { tanksNow } from "#core/day/run/tanks-now.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import { LineTally } from "#core/processing-line/line-tally.ts";

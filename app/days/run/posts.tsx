@@ -33,6 +33,21 @@ export function Posts({ dayId }: { dayId: number }) {
   );
 }
 
+/** To the sheet for whatever turned out otherwise. */
+export function ToChange({ dayId }: { dayId: number }) {
+  return (
+    <Link
+      to={`/days/${dayId}/run/change`}
+      className="yard-key yard-card grid content-center rounded-sheet px-4 py-2"
+    >
+      Something changed
+      <span className="yard-soft text-base font-normal">
+        someone missing, plucker out, rain, ice short, fewer birds
+      </span>
+    </Link>
+  );
+}
+
 /** Who has this phone: each of its taps says so. */
 export function WhoHasIt({ post: { person, setPerson, reading, isReady } }: { post: Post }) {
   return (

@@ -3,7 +3,7 @@ import { post } from "#app/call-route.ts";
 import type { NewsAfter } from "#app/days/run/live/live-day.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 import { CONTEXT, HERE, startClock } from "#app/server/farm/here-of-tests.ts";
-import type { RunForecast } from "#core/day/run/run-forecast.ts";
+import type { RunForecast } from "#core/day/forecast/run-forecast.ts";
 
 /** The routes of a running day, as phones call them; the clock stands at Saturday, September 19 2026, 09:00. */
 startClock("2026-09-19T13:00:00Z");

@@ -60,62 +60,6 @@ export function RunHead({ post: { reading, progress } }: { post: Post }) {
   );
 }
 
-export function BeforeTheStart({ post, ids }: StateProps) {
-  return (
-    <>
-      {!post.reading.isToday && (
-        <p className="border-l-4 border-straw px-4 py-2 text-lg">
-          This day is not today. Is it the one you mean to start?
-        </p>
-      )}
-      <TapButton
-        dayId={post.reading.day.id}
-        kind="start"
-        entryId={ids.start}
-        onTap={tapOf(post)}
-        className="yard-do min-h-32 text-2xl"
-      >
-        Start the day
-      </TapButton>
-      <Beforehand post={post} />
-    </>
-  );
-}
-
-/** What is done before the first bird: feed pulled, pen by pen where there are several, and the burner lit. */
-function Beforehand({ post: { reading, facts, tap, isReady } }: { post: Post }) {
-  const show = useShow();
-  const pens = [...new Set(reading.lots.flatMap(({ pens: own }) => own))];
-  const litAt = facts.findLast(({ kind }) => kind === "burner-lit")?.at;
-  const pulledAt = (pen: string) =>
-    facts.findLast(({ kind, note }) => kind === "feed-off" && (note === "" || note === pen))?.at;
-  const key = `yard-key yard-card rounded-sheet px-4 py-2`;
-  return (
-    <div className="grid grid-cols-2 gap-3">
-      {(pens.length > 1 ? pens : [""]).map((pen) => (
-        <button
-          key={pen}
-          type="button"
-          disabled={!isReady}
-          className={key}
-          onClick={() => tap({ kind: "feed-off", note: pen })}
-        >
-          {pen === "" ? "Feed pulled" : `Feed pulled, ${pen}`}
-          <span className="yard-soft block text-base font-normal">
-            {pulledAt(pen) === undefined ? "tap when it is" : `at ${show.dayTime(pulledAt(pen)!)}`}
-          </span>
-        </button>
-      ))}
-      <button type="button" disabled={!isReady} className={key} onClick={() => tap({ kind: "burner-lit" })}>
-        Heat on
-        <span className="yard-soft block text-base font-normal">
-          {litAt === undefined ? "element covered, gas outdoors" : `at ${show.time(litAt)}`}
-        </span>
-      </button>
-    </div>
-  );
-}
-
 /** While birds come: one large button, what was tapped last to undo, a pause, and when they are likely done. */
 export function AtWork({ post, ids }: StateProps) {
   const { progress, reading } = post;

@@ -1,20 +1,12 @@
-import { Form, Link } from "react-router";
+import { Form } from "react-router";
+import { BeforeTheStart } from "#app/days/run/before-the-start.tsx";
 import { AskAboutBirds } from "#app/days/run/post/ask-about-birds.tsx";
 import { Unsent } from "#app/days/run/post/post-screen.tsx";
 import { usePost } from "#app/days/run/post/use-post.ts";
-import { Posts, WhoHasIt, WhoIsWhere } from "#app/days/run/posts.tsx";
+import { Posts, ToChange, WhoHasIt, WhoIsWhere } from "#app/days/run/posts.tsx";
 import { BirdStrip, Lately, PLAIN_BUTTON, TapButton, UndoTap } from "#app/days/run/run-board.tsx";
 import { runReading } from "#app/days/run/run-reading.server.ts";
-import {
-  AtWork,
-  BeforeTheStart,
-  Finished,
-  lastCounted,
-  More,
-  RunHead,
-  RunSky,
-  tapOf,
-} from "#app/days/run/run-states.tsx";
+import { AtWork, Finished, lastCounted, More, RunHead, RunSky, tapOf } from "#app/days/run/run-states.tsx";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { isPressedIn, useHotkeys } from "#app/ui/use-hotkeys.ts";
@@ -60,15 +52,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
       {state !== "not-started" && <RunSky post={post} />}
       {state !== "finished" && (
         <>
-          <Link
-            to={`/days/${day.id}/run/change`}
-            className="yard-key yard-card grid content-center rounded-sheet px-4 py-2"
-          >
-            Something changed
-            <span className="yard-soft text-base font-normal">
-              someone missing, plucker out, rain, ice short, fewer birds
-            </span>
-          </Link>
+          <ToChange dayId={day.id} />
           <WhoHasIt post={post} />
           <Posts dayId={day.id} />
           <WhoIsWhere post={post} />

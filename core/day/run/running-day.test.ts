@@ -1,8 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { MINUTE, SECOND } from "#core/calendar/milliseconds.ts";
+import { dayAsRun } from "#core/day/forecast/day-as-run.ts";
+import { pacesNow } from "#core/day/forecast/paces-now.ts";
 import { conesNow } from "#core/day/run/cones-now.ts";
-import { dayAsRun } from "#core/day/run/day-as-run.ts";
 import {
   type DayFact,
   FACT_KINDS,
@@ -12,7 +13,6 @@ import {
   plainFact,
 } from "#core/day/run/day-fact.ts";
 import { marksNow } from "#core/day/run/marks-now.ts";
-import { pacesNow } from "#core/day/run/paces-now.ts";
 import { type ScaldSetting, scaldNow } from "#core/day/run/scald-now.ts";
 import { tanksNow } from "#core/day/run/tanks-now.ts";
 import { tappedTwice } from "#core/day/run/tapped-twice.ts";

@@ -16,10 +16,7 @@ const BOX = "size-6 shrink-0 accent-[var(--yard-do)]";
 
 /** What can turn out otherwise. Each tick is worked out at once; without JavaScript, at the button. */
 export function ChangeFields({ reading, dayId }: ChangeFieldsProps) {
-  const { fields, faults, seats, others, planned } = reading;
-  const show = useShow();
   const submit = useSubmit();
-  const has = (name: string, value: string) => [fields[name] ?? []].flat().includes(value);
   return (
     <Form
       method="get"
@@ -30,36 +27,45 @@ export function ChangeFields({ reading, dayId }: ChangeFieldsProps) {
           void submit(currentTarget, { replace: true, preventScrollReset: true });
       }}
     >
+      <Crew reading={reading} />
+      <Work reading={reading} />
+      <button type="submit" className="yard-key yard-card rounded-sheet">
+        Work it out
+      </button>
+    </Form>
+  );
+}
+
+const isTicked = ({ fields }: ChangeReading, name: string, value: string) =>
+  [fields[name] ?? []].flat().includes(value);
+
+/** Who is missing, and who comes instead. */
+function Crew({ reading }: { reading: ChangeReading }) {
+  const { faults, seats, others } = reading;
+  return (
+    <>
       <Group legend="Who is missing?" fault={faults.missing}>
         {seats.map((name, seat) => (
-          <label key={name} className={KEY}>
-            <input
-              type="checkbox"
-              name="missing"
-              value={seat}
-              defaultChecked={has("missing", String(seat))}
-              className={BOX}
-            />
-            {name}
-          </label>
+          <Tick key={name} reading={reading} name="missing" value={String(seat)} label={name} />
         ))}
       </Group>
       {others.length > 0 && (
         <Group legend="Who comes instead?">
           {others.map(({ id, name }) => (
-            <label key={id} className={KEY}>
-              <input
-                type="checkbox"
-                name="coming"
-                value={id}
-                defaultChecked={has("coming", String(id))}
-                className={BOX}
-              />
-              {name}
-            </label>
+            <Tick key={id} reading={reading} name="coming" value={String(id)} label={name} />
           ))}
         </Group>
       )}
+    </>
+  );
+}
+
+/** What is out, what the sky does, and how much there is. */
+function Work({ reading }: { reading: ChangeReading }) {
+  const { fields, faults, planned } = reading;
+  const show = useShow();
+  return (
+    <>
       <Group legend="Plucker or scalder out?">
         {PLUCK_OPTIONS.map(({ value, label }) => (
           <label key={value} className={KEY}>
@@ -75,10 +81,7 @@ export function ChangeFields({ reading, dayId }: ChangeFieldsProps) {
         ))}
       </Group>
       <Group legend="Rain, a borrowed plucker, water that is not hot?">
-        <label className={KEY}>
-          <input type="checkbox" name="isRaining" defaultChecked={has("isRaining", "on")} className={BOX} />
-          It rains on us
-        </label>
+        <Tick reading={reading} name="isRaining" value="on" label="It rains on us" />
         <label className="grid gap-1">
           <span className="yard-soft">First bird later by</span>
           <select
@@ -98,10 +101,29 @@ export function ChangeFields({ reading, dayId }: ChangeFieldsProps) {
         <Typed name="iceBags" label="Bags of ice on hand" value={fields} fault={faults.iceBags} />
         <Typed name="birds" label={`Birds to kill, of ${planned}`} value={fields} fault={faults.birds} />
       </Group>
-      <button type="submit" className="yard-key yard-card rounded-sheet">
-        Work it out
-      </button>
-    </Form>
+    </>
+  );
+}
+
+interface TickProps {
+  reading: ChangeReading;
+  name: string;
+  value: string;
+  label: string;
+}
+
+function Tick({ reading, name, value, label }: TickProps) {
+  return (
+    <label className={KEY}>
+      <input
+        type="checkbox"
+        name={name}
+        value={value}
+        defaultChecked={isTicked(reading, name, value)}
+        className={BOX}
+      />
+      {label}
+    </label>
   );
 }
 

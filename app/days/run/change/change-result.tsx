@@ -6,7 +6,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { waitingInWords } from "#app/words/weather-words.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
-import type { Chance } from "#core/day/run/run-forecast.ts";
+import type { Chance } from "#core/day/forecast/run-forecast.ts";
 
 interface ChangeResultProps {
   reading: ChangeReading;

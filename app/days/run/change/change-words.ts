@@ -1,6 +1,6 @@
 import { plural, type Show } from "#app/words/show.ts";
+import { type ChangeOfPlan, noChange } from "#core/day/forecast/changed-choices.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
-import { type ChangeOfPlan, noChange } from "#core/day/run/changed-choices.ts";
 
 const PLUCK_WORDS = {
   drum: "Plucked by the drum.",

@@ -16,7 +16,7 @@ import { showFor } from "#app/words/show.ts";
 import { instantOf, localClock } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
 import { crewOf } from "#core/day/crew/crew.ts";
-import { birdsAfter, changedChoices } from "#core/day/run/changed-choices.ts";
+import { birdsAfter, changedChoices } from "#core/day/forecast/changed-choices.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import { choicesOf, type SaidChange } from "#db/day/change-queries.server.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";

@@ -9,7 +9,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
-import { meltedAt } from "#core/day/run/ice-ahead.ts";
+import { meltedAt } from "#core/day/forecast/ice-ahead.ts";
 import { type Tank, tanksNow } from "#core/day/run/tanks-now.ts";
 import type { Route } from "./+types/chill.ts";
 

@@ -1,5 +1,5 @@
+import type { RunForecast } from "#core/day/forecast/run-forecast.ts";
 import type { WaterReading } from "#core/day/run/bath-readings.ts";
-import type { RunForecast } from "#core/day/run/run-forecast.ts";
 import type { DayNews } from "#db/day/run-queries.server.ts";
 import type { DeviceStatus } from "#devices/attached/device-status.ts";
 

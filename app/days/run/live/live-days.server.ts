@@ -7,7 +7,7 @@ import { requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { log } from "#app/server/log.server.ts";
 import { workPool } from "#app/server/work-pool.server.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
-import type { RunForecast } from "#core/day/run/run-forecast.ts";
+import type { RunForecast } from "#core/day/forecast/run-forecast.ts";
 
 /** Streams that one process keeps open; a farm has ten phones, each with one. */
 const MOST_LISTENERS = 64;

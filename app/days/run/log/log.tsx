@@ -1,6 +1,7 @@
 import { DayHead } from "#app/days/leaves.tsx";
 import { forecastsOf } from "#app/days/run/log/forecasts-of.server.ts";
-import { chillLog, tappedBy } from "#app/days/run/log/log-rows.ts";
+import { tappedBy } from "#app/days/run/log/log-rows.ts";
+import { Chill, Marks, Pictures } from "#app/days/run/log/log-sheets.tsx";
 import { ForecastByHour, WhereTimeWent, WhoWasWhere } from "#app/days/run/log/where-time-went.tsx";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
@@ -8,12 +9,10 @@ import { DataTable } from "#app/ui/data-table.tsx";
 import { ButtonLink, EmptyPlace, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { batchesInWords } from "#app/words/lot-words.ts";
-import { FACT_WORDS, LOOK_WORDS, MARK_WORDS } from "#app/words/run-words.ts";
+import { FACT_WORDS } from "#app/words/run-words.ts";
 import { plural } from "#app/words/show.ts";
 import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
-import { LOOKS, MARKS } from "#core/day/run/day-fact.ts";
 import { feedOffOf } from "#core/day/run/feed-off-of.ts";
-import { marksNow } from "#core/day/run/marks-now.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import type { Route } from "./+types/log.ts";
@@ -45,6 +44,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
     processedOn: day.processedOn,
     line: `${plural(done, "bird")} of ${batchesInWords(lots)}`,
     facts,
+    pictures: here.file.picturing.pictures(day.id),
     times: { startedAt, firstBirdAt, lastBirdAt, finishedAt, pausedMinutes },
     planned: kept && { startAt: kept.startAt, likelyAt: kept.likelyAt },
     feedOff: lots.map(({ id, batchName, pens }) => ({
@@ -57,7 +57,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 
 /** What was tapped of a day, in order, to be read afterwards and kept in a binder. */
 export default function Log({ loaderData }: Route.ComponentProps) {
-  const { dayId, processedOn, line, facts, until, forecasts, times } = loaderData;
+  const { dayId, processedOn, line, facts, pictures, until, forecasts, times } = loaderData;
   return (
     <Page>
       <DayHead dayId={dayId} processedOn={processedOn} line={line} />
@@ -80,6 +80,7 @@ export default function Log({ loaderData }: Route.ComponentProps) {
           />
           <Chill facts={facts} />
           <Marks facts={facts} />
+          <Pictures dayId={dayId} facts={facts} pictures={pictures} />
           <Who facts={facts} />
           <Everything dayId={dayId} facts={facts} />
         </div>
@@ -124,75 +125,6 @@ function Times({ times, planned, feedOff, facts }: Loaded) {
           rows={rows}
           keyOf={({ what }) => what}
         />
-      </div>
-    </Sheet>
-  );
-}
-
-function Chill({ facts }: WithFacts) {
-  const show = useShow();
-  const rows = chillLog(facts);
-  return (
-    <Sheet heading="Chill log">
-      <div className="py-1">
-        {rows.length === 0 ? (
-          <p>No temperature was read and no ice was counted. The chill tanks' post takes both.</p>
-        ) : (
-          <DataTable
-            caption="Ice, and temperatures of tanks and carcasses"
-            columns={[
-              { head: "Time", cell: ({ at }) => show.time(at), isOneLine: true },
-              { head: "Tank", cell: ({ number }) => number ?? 1, isNumber: true },
-              { head: "What", cell: ({ kind, bags }) => CHILL_WORDS[kind](bags) },
-              {
-                head: "Temperature",
-                cell: ({ celsius }) => (celsius === undefined ? "" : show.temperature(celsius)),
-                isNumber: true,
-                isOneLine: true,
-              },
-              { head: "Who", cell: ({ person }) => person },
-            ]}
-            rows={rows}
-            keyOf={({ entryId }) => entryId}
-          />
-        )}
-      </div>
-    </Sheet>
-  );
-}
-
-const CHILL_WORDS = {
-  ice: (bags: number | undefined) => plural(bags ?? 0, "bag of ice", "bags of ice"),
-  "tank-temperature": () => "water",
-  "carcass-temperature": () => "thickest breast",
-} as const;
-
-function Marks({ facts }: WithFacts) {
-  const { birds, marks, looks, hints } = marksNow(facts);
-  const rows = [
-    ...MARKS.map((mark) => ({ what: MARK_WORDS[mark].name, count: marks[mark] })),
-    ...LOOKS.map((look) => ({ what: LOOK_WORDS[look], count: looks[look] })),
-  ].filter(({ count }) => count > 0);
-  return (
-    <Sheet heading="Marks and inspection">
-      <div className="grid gap-3 py-1">
-        {rows.length === 0 && <p>Nothing was marked.</p>}
-        {rows.length > 0 && (
-          <DataTable
-            caption={`Of ${plural(birds, "bird")}`}
-            columns={[
-              { head: "What", cell: ({ what }) => what },
-              { head: "Birds", cell: ({ count }) => count, isNumber: true },
-            ]}
-            rows={rows}
-            keyOf={({ what }) => what}
-          />
-        )}
-        {hints.map((mark) => (
-          <p key={mark}>
-            <strong>{MARK_WORDS[mark].name}.</strong> {MARK_WORDS[mark].hint}
-          </p>
-        ))}
       </div>
     </Sheet>
   );

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { BAND_COLORS } from "#app/days/run/look/band-colors.ts";
+import { PictureButton } from "#app/days/run/look/picture-button.tsx";
 import { PostScreen } from "#app/days/run/post/post-screen.tsx";
 import { usePost } from "#app/days/run/post/use-post.ts";
 import { runReading } from "#app/days/run/run-reading.server.ts";
@@ -51,23 +52,26 @@ export default function LookPost({ loaderData }: Route.ComponentProps) {
       {asked ? (
         <Why look={asked} onBecause={because} onBack={() => setAsked(undefined)} />
       ) : (
-        LOOKS.map((word, index) => (
-          <button
-            key={word}
-            type="button"
-            disabled={!post.isReady}
-            onClick={() => look(word)}
-            className={`yard-key grid min-h-24 grid-cols-[1fr_auto] items-center px-5 text-left text-2xl ${index === 0 ? "yard-do min-h-36" : "yard-card"}`}
-          >
-            <span>
-              {LOOK_WORDS[word]}
-              <span className="block text-base font-normal opacity-90">
-                {LOOK_LINES[word]} · key {index + 1}
+        <>
+          {LOOKS.map((word, index) => (
+            <button
+              key={word}
+              type="button"
+              disabled={!post.isReady}
+              onClick={() => look(word)}
+              className={`yard-key grid min-h-20 grid-cols-[1fr_auto] items-center px-5 text-left text-2xl ${index === 0 ? "yard-do min-h-28" : "yard-card"}`}
+            >
+              <span>
+                {LOOK_WORDS[word]}
+                <span className="block text-base font-normal opacity-90">
+                  {LOOK_LINES[word]} · key {index + 1}
+                </span>
               </span>
-            </span>
-            <span className="font-mono text-3xl">{looks[word]}</span>
-          </button>
-        ))
+              <span className="font-mono text-3xl">{looks[word]}</span>
+            </button>
+          ))}
+          <PictureButton post={post} />
+        </>
       )}
     </PostScreen>
   );

@@ -19,8 +19,8 @@ import {
   waitingKey,
   writeWaiting,
 } from "#app/days/run/taps/waiting-taps.ts";
+import type { RunForecast } from "#core/day/forecast/run-forecast.ts";
 import type { DayFact } from "#core/day/run/day-fact.ts";
-import type { RunForecast } from "#core/day/run/run-forecast.ts";
 
 /** What a tap says: its kind, and whatever its kind carries. */
 export type SaidNow = Pick<DayFact, "kind"> & Partial<Omit<DayFact, "entryId" | "at" | "device">>;

@@ -1,10 +1,10 @@
 import { MINUTE } from "#core/calendar/milliseconds.ts";
 import type { CrewMember } from "#core/day/crew/crew.ts";
 import { mayWorkAlone } from "#core/day/crew/crew.ts";
-import { dayAsRun } from "#core/day/run/day-as-run.ts";
+import { dayAsRun } from "#core/day/forecast/day-as-run.ts";
+import type { IceAhead } from "#core/day/forecast/ice-ahead.ts";
+import { type PaceNow, pacesNow } from "#core/day/forecast/paces-now.ts";
 import type { DayFact } from "#core/day/run/day-fact.ts";
-import type { IceAhead } from "#core/day/run/ice-ahead.ts";
-import { type PaceNow, pacesNow } from "#core/day/run/paces-now.ts";
 import { type BirdsAt, birdsNow, lineNow } from "#core/processing-line/forecast/line-now.ts";
 import { liveForecast } from "#core/processing-line/forecast/live-forecast.ts";
 import { type LiveMove, liveMoves } from "#core/processing-line/forecast/live-moves.ts";

@@ -1,7 +1,7 @@
 import { MINUTE } from "#core/calendar/milliseconds.ts";
-import { dayAsRun } from "#core/day/run/day-as-run.ts";
+import { dayAsRun } from "#core/day/forecast/day-as-run.ts";
+import { type Chance, chanceAt } from "#core/day/forecast/run-forecast.ts";
 import type { DayFact } from "#core/day/run/day-fact.ts";
-import { type Chance, chanceAt } from "#core/day/run/run-forecast.ts";
 import { liveForecast } from "#core/processing-line/forecast/live-forecast.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";

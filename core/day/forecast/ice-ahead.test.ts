@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
+import { iceAhead, meltedAt } from "#core/day/forecast/ice-ahead.ts";
 import { BASIS, CHOICES, LOT } from "#core/day/plan/days-of-tests.ts";
 import { planForDate, planInput } from "#core/day/plan/plan-for-date.ts";
-import { iceAhead, meltedAt } from "#core/day/run/ice-ahead.ts";
 
 const DATE = "2026-09-19";
 const START = Date.parse("2026-09-19T11:00:00Z");

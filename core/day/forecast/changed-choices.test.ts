@@ -1,11 +1,11 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { crewOf, mayWorkAt } from "#core/day/crew/crew.ts";
+import { birdsThatIceChills } from "#core/day/forecast/birds-that-ice-chills.ts";
+import { birdsAfter, changedChoices, firstBirds, noChange } from "#core/day/forecast/changed-choices.ts";
 import { BASIS, CHOICES, helper, LOT } from "#core/day/plan/days-of-tests.ts";
 import { planForDate } from "#core/day/plan/plan-for-date.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
-import { birdsThatIceChills } from "#core/day/run/birds-that-ice-chills.ts";
-import { birdsAfter, changedChoices, firstBirds, noChange } from "#core/day/run/changed-choices.ts";
 import { birdsOf, PLUCK_BY } from "#core/processing-line/line-day.ts";
 
 const DATE = "2026-09-19";

@@ -1,7 +1,7 @@
 import type { LocalDay } from "#core/calendar/local-day.ts";
+import { firstBirds } from "#core/day/forecast/changed-choices.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan/plan-for-date.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
-import { firstBirds } from "#core/day/run/changed-choices.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import { LineTally } from "#core/processing-line/line-tally.ts";

@@ -1,6 +1,6 @@
 import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { peopleAsRun } from "#core/day/forecast/people-as-run.ts";
 import { birdsIn, countOf, type DayFact, type FactKind } from "#core/day/run/day-fact.ts";
-import { peopleAsRun } from "#core/day/run/people-as-run.ts";
 import { type Pause, pausesOf } from "#core/day/run/run-progress.ts";
 import { scaldLoads } from "#core/day/run/scald-loads.ts";
 import type { DaySoFar } from "#core/processing-line/forecast/forecast-answer.ts";

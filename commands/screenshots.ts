@@ -75,7 +75,9 @@ await withDemoFarm(
     });
     await phone("/days/3/run/table");
     await phone("/days/3/run/chill");
+    await phone("/days/3/run/change?pluckBy=drum&later=0&birds=58&missing=1");
     await sideBySide("posts");
+    await picture("log", "/days/3/run/log", DESK);
   },
   "running",
 );

@@ -25,16 +25,16 @@ test("on a morning without plucker and Maren, the new finish is shown before any
   await expect(page).toHaveURL(/pluckBy=hand/);
   const hands = await result.getByText(/later than planned/).textContent();
 
-  await page.getByLabel("Birds to kill, of 58").fill("60");
-  await walk.press("Work it out");
+  await page.getByLabel("Birds to process, of 58").fill("60");
+  await walk.press("Recalculate");
   await expect(page.getByText("That is too much: at most 58")).toBeVisible();
-  await expect(page.getByLabel("Birds to kill, of 58")).toHaveValue("60");
+  await expect(page.getByLabel("Birds to process, of 58")).toHaveValue("60");
   await expect(page.getByLabel("Maren", { exact: true })).toBeChecked();
-  await page.getByLabel("Birds to kill, of 58").fill("30");
+  await page.getByLabel("Birds to process, of 58").fill("30");
   await page.getByLabel("Bags of ice on hand").fill("2");
-  await walk.press("Work it out");
+  await walk.press("Recalculate");
   await expect(result.getByText(/later than planned/)).not.toHaveText(hands!);
-  await expect(result.getByText(/The ice is enough for/)).toBeVisible();
+  await expect(result.getByText(/There is enough ice for/)).toBeVisible();
   expect(await birdsPlanned()).toBe(58);
 
   await walk.press("Split the day");
@@ -43,10 +43,23 @@ test("on a morning without plucker and Maren, the new finish is shown before any
     page.getByText("Without Maren. Plucked by hand. 30 birds of 58.", { exact: false }),
   ).toBeVisible();
   expect(await birdsPlanned()).toBe(30);
+  const table = await page.context().newPage();
+  await table.goto(`${farm.url}/days`);
+  await table
+    .getByRole("link", { name: /September 20/ })
+    .first()
+    .click();
+  await expect(table).toHaveURL(/\/days\/\d+/);
+  const other = Number(/\/days\/(\d+)/.exec(table.url())![1]);
+  await table.goto(`${farm.url}/days/${other}/run/table`);
+  await expect(table.locator("[data-ready=true]")).toBeVisible();
   await page.getByRole("link", { name: /^Something changed/ }).click();
   await walk.press("Undo this change");
   await expect(page.getByRole("button", { name: "Undo this change" })).toHaveCount(0);
   expect(await birdsPlanned()).toBe(58);
+  // The day that went away under another phone leaves its taps there.
+  await table.keyboard.press("Space");
+  await expect(table.getByText(/1 tap not taken.*This day was removed/)).toBeVisible();
   expect(await screenFaults(page, farm.url, ["/days/3/run/change"])).toEqual([]);
 
   async function birdsPlanned(): Promise<number> {

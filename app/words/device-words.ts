@@ -10,7 +10,7 @@ export const STATE_WORDS: Readonly<Record<DeviceState, { readonly short: string;
   {
     reading: { short: "reading", remedy: "" },
     "not-reached": { short: "not reached", remedy: "Check its plug, its power, and its address." },
-    silent: { short: "silent", remedy: "It is connected and says nothing. Check its wire and battery." },
+    silent: { short: "silent", remedy: "It is connected but sends nothing. Check its wire and battery." },
     garbled: { short: "garbled", remedy: "What arrives can't be read. Check its wire; keep it dry." },
     stuck: {
       short: "stuck",
@@ -18,7 +18,7 @@ export const STATE_WORDS: Readonly<Record<DeviceState, { readonly short: string;
     },
     impossible: {
       short: "reading wrong",
-      remedy: "It reads what can't be. Check it against another thermometer.",
+      remedy: "Its readings are impossible. Check it against another one.",
     },
   };
 

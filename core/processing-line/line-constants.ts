@@ -6,6 +6,8 @@ export const BLEED_MINUTES = 2.0;
 export const PLUCK_BY_HAND_MINUTES = 8.0;
 /** A bird that is skinned: carried past the scald, skinned by knife instead of plucked, with no pinfeathers left. */
 export const SKINNED_MINUTES = { scald: 0.1, pluck: 5.0, pins: 0.1 } as const;
+/** A rinse before the scald, or a cool dip after it: each takes the load so much longer. */
+export const RINSE_OR_COOL_MINUTES = 10 / 60;
 /** More at the feet for a bird whose feet are kept. */
 export const KEPT_FEET_MINUTES = 1.0;
 

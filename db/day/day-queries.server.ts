@@ -86,6 +86,7 @@ export function dayQueries(database: Database) {
            break_minutes AS breakMinutes, break_at_minute AS breakAtMinute, pin_place_count AS pinPlaces,
            pluck_by AS pluckBy, change_water_birds AS changeWaterBirds, brine_permille AS brinePermille,
            packs_same_day AS packsSameDay, is_rain_expected AS isRainExpected, is_skinned AS isSkinned,
+           rinses_first AS rinsesFirst, cools_after AS coolsAfter,
            (SELECT settlement.entry_id FROM day_settlement AS settlement
              WHERE settlement.day_id = day.id
                AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS settledEntryId
@@ -108,10 +109,11 @@ export function dayQueries(database: Database) {
   const insertDay = database.prepare<ChoiceColumns & { entryId: string; timeZone: string }>(`
     INSERT INTO processing_day (entry_id, revision, processed_on, time_zone, start_at, people_count, cone_count,
                                 table_place_count, break_minutes, break_at_minute, pin_place_count, pluck_by,
-                                change_water_birds, brine_permille, packs_same_day, is_rain_expected, is_skinned)
+                                change_water_birds, brine_permille, packs_same_day, is_rain_expected, is_skinned,
+                                rinses_first, cools_after)
     VALUES (@entryId, 1, @processedOn, @timeZone, @startAt, @people, @cones,
             @tablePlaces, @breakMinutes, @breakAtMinute, @pinPlaces, @pluckBy,
-            @changeWaterBirds, @brinePermille, @packsSameDay, @isRainExpected, @isSkinned)`);
+            @changeWaterBirds, @brinePermille, @packsSameDay, @isRainExpected, @isSkinned, @rinsesFirst, @coolsAfter)`);
   const updateDay = database.prepare<ChoiceColumns & { id: number; timeZone: string }>(`
     UPDATE processing_day
        SET revision = revision + 1, processed_on = @processedOn, time_zone = @timeZone, start_at = @startAt,
@@ -119,7 +121,7 @@ export function dayQueries(database: Database) {
            break_minutes = @breakMinutes, break_at_minute = @breakAtMinute, pin_place_count = @pinPlaces,
            pluck_by = @pluckBy, change_water_birds = @changeWaterBirds, brine_permille = @brinePermille,
            packs_same_day = @packsSameDay, is_rain_expected = @isRainExpected,
-           is_skinned = @isSkinned
+           is_skinned = @isSkinned, rinses_first = @rinsesFirst, cools_after = @coolsAfter
      WHERE id = @id`);
   const touchDay = database.prepare<[number]>(
     "UPDATE processing_day SET revision = revision + 1 WHERE id = ?",

@@ -7,6 +7,8 @@ export const USUAL_DAY = {
   pinPlaces: 2,
   packsSameDay: false,
   isRainExpected: false,
+  rinsesFirst: false,
+  coolsAfter: false,
   pluckBy: "drum",
   changeWaterBirds: undefined,
   brineFraction: undefined,

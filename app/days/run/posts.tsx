@@ -33,7 +33,7 @@ export function Posts({ dayId }: { dayId: number }) {
   );
 }
 
-/** To the sheet for whatever turned out otherwise. */
+/** To the sheet for whatever changed. */
 export function ToChange({ dayId }: { dayId: number }) {
   return (
     <Link

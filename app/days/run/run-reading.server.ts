@@ -63,6 +63,8 @@ export function runReading(here: FarmContext, dayParam: string | undefined) {
     people: [...new Set([...crew.map(({ name }) => name), ...helpers])],
     scaldAtOnce: farm.scaldAtOnceCount,
     changeWaterBirds: day.changeWaterBirds,
+    rinsesFirst: day.rinsesFirst,
+    coolsAfter: day.coolsAfter,
     plannedBags: kept?.iceBagCount ?? plan?.chill.bags.value ?? 0,
     plannedEndAt: kept?.likelyAt ?? plan?.line.likelyAt.value ?? day.startAt,
     sunsetAt: sunOfDay(day.processedOn, farm.timeZone, placeOf(farm)).sunset,

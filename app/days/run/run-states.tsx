@@ -186,7 +186,7 @@ export function More({ post }: { post: Post }) {
         {hasSound ? "Sounds off" : "Sounds on"}
       </button>
       <button type="button" className={key} onClick={() => setAloud(!isAloud)}>
-        {isAloud ? "Stop saying calls" : "Say calls aloud"}
+        {isAloud ? "Stop speaking" : "Speak calls aloud"}
       </button>
     </nav>
   );

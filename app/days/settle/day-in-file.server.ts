@@ -3,6 +3,7 @@ import { settlementOf } from "#app/server/day/settlement-of.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { ownerNames } from "#app/server/farm/owners.server.ts";
 import type { LotOfDay } from "#app/server/farm/required.server.ts";
+import { HOUR } from "#core/calendar/milliseconds.ts";
 import type { DayPlan, LotPlan } from "#core/day/plan/day-plan.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import type { KeptPlan, ProcessingDay } from "#db/day/day-queries.server.ts";
@@ -27,6 +28,8 @@ export function dayInFile(here: FarmContext, farm: Farm, day: ProcessingDay, lot
     plan: planAsOneLot(plan),
     kept_plan: kept ? keptAsOneLot(kept) : null,
     events: file.run.facts(day.id),
+    bath: bathOf(here, day),
+    pictures: file.picturing.pictures(day.id),
     carcasses: file.pack.carcasses(day.id),
     costs: file.settling.costs(day.id),
     settlement: settled[0]?.settlement ?? null,
@@ -40,6 +43,16 @@ export function dayInFile(here: FarmContext, farm: Farm, day: ProcessingDay, lot
     })),
   };
 }
+
+/** From filling the bath to the end of a long day. */
+const BEFORE_START = 2 * HOUR;
+const AFTER_START = 16 * HOUR;
+
+/** What the probe read of the bath, °C, thinned as it is kept. */
+const bathOf = ({ file }: FarmContext, { startAt }: ProcessingDay) =>
+  file.readings
+    .measured("bath-probe", "bath-temperature", startAt - BEFORE_START, startAt + AFTER_START)
+    .map(({ at, valueThousandths }) => ({ at, celsius: valueThousandths / 1000 }));
 
 function dayAsOneLot({ lots, ...day }: ProcessingDay) {
   const { id: _id, ownerId: _owner, pens: _pens, scaldCelsius: _bath, ...first } = lots[0]!;

@@ -88,7 +88,7 @@ class AttachedDevices {
 
   #hear(attached: Attached, status: DeviceStatus): void {
     if (attached.status?.state !== status.state)
-      log.info({ device: status.device, state: status.state }, "a device is doing otherwise");
+      log.info({ device: status.device, state: status.state }, "a device changed state");
     attached.status = status;
     const { device, last, state } = status;
     if (state === "reading" && last && isWorthKeeping(device, last, attached.kept)) {

@@ -5,7 +5,7 @@ import type { DayChoices, LotChoices } from "#core/day/plan/plan-input.ts";
 import { birdsOf, type PluckBy } from "#core/processing-line/line-day.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 
-/** What turned out otherwise on the morning of a day. */
+/** What changed on the morning of a day. */
 export interface ChangeOfPlan {
   /** Who does not come: places in the crew, from 0. */
   readonly missing: readonly number[];

@@ -95,6 +95,8 @@ export const CHOICES: Omit<DayChoices, "startAt"> = {
   packsSameDay: false,
   isRainExpected: false,
   pluckBy: "drum",
+  rinsesFirst: false,
+  coolsAfter: false,
   changeWaterBirds: undefined,
   brineFraction: undefined,
   crew: [],

@@ -5,7 +5,12 @@ import { type CrewMember, linePeople } from "#core/day/crew/crew.ts";
 import type { LotInput, PlanInput } from "#core/day/plan/plan-input.ts";
 import { bathSetup, type ScaldPlan, settingChange } from "#core/day/plan/scald-plan.ts";
 import { likelyMinutes } from "#core/processing-line/alternatives/line-whatif.ts";
-import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, RAIN_FACTOR } from "#core/processing-line/line-constants.ts";
+import {
+  BLEED_FLOOR_MINUTES,
+  CLEAN_UP_MINUTES,
+  RAIN_FACTOR,
+  RINSE_OR_COOL_MINUTES,
+} from "#core/processing-line/line-constants.ts";
 import {
   type LineBath,
   type LineDay,
@@ -135,11 +140,12 @@ function lineLot(
   const lot = plan.lots[index]!;
   const scald = scalds[index]!;
   const isSkinned = plan.choices.pluckBy === "skin";
+  const extraDips = Number(plan.choices.rinsesFirst) + Number(plan.choices.coolsAfter);
   return {
     birds: lot.choices.birds,
     cutUp: lot.choices.cutUp,
     minutes: lineMinutes({
-      dipMinutes: scald.seconds.value / 60,
+      dipMinutes: scald.seconds.value / 60 + extraDips * RINSE_OR_COOL_MINUTES,
       keepsFeet: lot.choices.keepsFeet,
       pluckBy: plan.choices.pluckBy,
     }),

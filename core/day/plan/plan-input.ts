@@ -47,6 +47,10 @@ export interface DayChoices {
   /** Hands outdoors are slower in it. */
   readonly isRainExpected: boolean;
   readonly pluckBy: PluckBy;
+  /** Birds are rinsed before the scald, which keeps its water cleaner. */
+  readonly rinsesFirst: boolean;
+  /** And dipped in cool water after it, which stops the skin from cooking on. */
+  readonly coolsAfter: boolean;
   /** The scald's water is changed after so many birds; undefined where it is kept all day. */
   readonly changeWaterBirds: number | undefined;
   /** Salt that the meat is to end up with, by weight; undefined where the birds are not brined. */

@@ -84,6 +84,8 @@ export function dayForm({ timeZone, unitSystem, lots }: DayFormSetting) {
       }),
       packsSameDay: tick,
       isRainExpected: tick,
+      rinsesFirst: tick,
+      coolsAfter: tick,
       pluckBy: choice(PLUCK_BY, "Choose how you pluck"),
       changeWaterBirds: optional(wholeNumber({ least: 1, most: MOST_BIRDS_A_DAY, ask: "" })),
       brine: optional(percent({ least: 0.1, most: 5, ask: "" })),
@@ -136,7 +138,7 @@ export function seatsAsText(seats: readonly CrewSeat[]): string {
 }
 
 /** Boxes of the day's form. */
-const DAY_TICKS = ["packsSameDay", "isRainExpected"] as const;
+const DAY_TICKS = ["packsSameDay", "isRainExpected", "rinsesFirst", "coolsAfter"] as const;
 /** Whether a field is sent: a box that is not ticked is not. */
 export const isSent = ([name, value]: readonly [string, string]): boolean =>
   value !== "" || ![...DAY_TICKS, ...LOT_TICKS].some((tickName) => name.endsWith(tickName));

@@ -46,6 +46,12 @@ export function PlanFields({ fields, lots, owners, isKept, people, onPeople }: P
           hint="with this crew, as soon as they are cold"
         />
         <TickField field={fields.isRainExpected} label="Working in rain" hint="handwork a third slower" />
+        <TickField field={fields.rinsesFirst} label="Rinse before the scald" hint="keeps its water cleaner" />
+        <TickField
+          field={fields.coolsAfter}
+          label="Cool dip after the scald"
+          hint="stops the skin from cooking"
+        />
       </div>
       <ChoiceField field={fields.pluckBy} label="Plucking" options={PLUCK_OPTIONS} />
       {/* The Enter key presses a form's first button, which must be the one that only saves. */}

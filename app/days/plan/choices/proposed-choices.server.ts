@@ -53,6 +53,8 @@ export function proposedChoices(
     pinPlaces: last?.pinPlaces ?? USUAL_DAY.pinPlaces,
     packsSameDay: last?.packsSameDay ?? USUAL_DAY.packsSameDay,
     isRainExpected: USUAL_DAY.isRainExpected,
+    rinsesFirst: last?.rinsesFirst ?? USUAL_DAY.rinsesFirst,
+    coolsAfter: last?.coolsAfter ?? USUAL_DAY.coolsAfter,
     pluckBy: last?.pluckBy ?? USUAL_DAY.pluckBy,
     brineFraction: last?.brineFraction,
     changeWaterBirds: last?.changeWaterBirds,

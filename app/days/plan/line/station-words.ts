@@ -69,7 +69,9 @@ function stationWords({ plan, choices }: PlanForDate, show: Show): Record<Statio
       "Very sharp knife: cut away from your hand.",
     ],
     scald: [
+      ...(choices.rinsesFirst ? ["Rinse each bird with the hose first."] : []),
       ...dips,
+      ...(choices.coolsAfter ? ["Then into cool water for a moment, before the plucker."] : []),
       "Go by wing feathers that slip out easily. Keep one person at the scald all day.",
       choices.changeWaterBirds
         ? `Change the water every ${choices.changeWaterBirds} birds.`

@@ -14,7 +14,7 @@ const KEY =
   "yard-card flex min-h-16 items-center gap-3 rounded-sheet px-4 text-lg has-checked:border-2 has-checked:border-[var(--yard-do)]";
 const BOX = "size-6 shrink-0 accent-[var(--yard-do)]";
 
-/** What can turn out otherwise. Each tick is worked out at once; without JavaScript, at the button. */
+/** What can change. Each tick is calculated at once; without JavaScript, at the button. */
 export function ChangeFields({ reading, dayId }: ChangeFieldsProps) {
   const submit = useSubmit();
   return (
@@ -30,7 +30,7 @@ export function ChangeFields({ reading, dayId }: ChangeFieldsProps) {
       <Crew reading={reading} />
       <Work reading={reading} />
       <button type="submit" className="yard-key yard-card rounded-sheet">
-        Work it out
+        Recalculate
       </button>
     </Form>
   );
@@ -81,9 +81,9 @@ function Work({ reading }: { reading: ChangeReading }) {
         ))}
       </Group>
       <Group legend="Rain, a borrowed plucker, water that is not hot?">
-        <Tick reading={reading} name="isRaining" value="on" label="It rains on us" />
+        <Tick reading={reading} name="isRaining" value="on" label="Working in the rain" />
         <label className="grid gap-1">
-          <span className="yard-soft">First bird later by</span>
+          <span className="yard-soft">Start later by</span>
           <select
             name="later"
             defaultValue={String(fields.later)}
@@ -91,7 +91,7 @@ function Work({ reading }: { reading: ChangeReading }) {
           >
             {LATER_MINUTES.map((minutes) => (
               <option key={minutes} value={minutes}>
-                {minutes === 0 ? "not later" : show.minutes(minutes)}
+                {minutes === 0 ? "no later" : show.minutes(minutes)}
               </option>
             ))}
           </select>
@@ -99,7 +99,7 @@ function Work({ reading }: { reading: ChangeReading }) {
       </Group>
       <Group legend="Ice short, fewer birds?">
         <Typed name="iceBags" label="Bags of ice on hand" value={fields} fault={faults.iceBags} />
-        <Typed name="birds" label={`Birds to kill, of ${planned}`} value={fields} fault={faults.birds} />
+        <Typed name="birds" label={`Birds to process, of ${planned}`} value={fields} fault={faults.birds} />
       </Group>
     </>
   );

@@ -23,7 +23,7 @@ const several = z
       .max(MOST_PEOPLE),
   );
 
-/** What turned out otherwise, as it is ticked and typed. */
+/** What changed, as it is ticked and typed. */
 export const changeForm = (planned: number) =>
   z.object({
     missing: several,

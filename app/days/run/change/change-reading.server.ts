@@ -68,7 +68,7 @@ export async function changeReading(
     ? changedChoices(day, changeOf(read.data), { helpers: basis.helpers, year })
     : undefined;
   if (read.success && !changed)
-    faults.missing = "Someone has to be there. Leave one person, or say who comes instead";
+    faults.missing = "Someone has to be there. Leave one person, or choose who comes instead";
   const facts = here.file.run.facts(day.id);
   const limit = limitOf(here, farm, day, changed?.startAt ?? day.startAt);
   const goes = (choices: DayChoices, iceBags?: number) =>

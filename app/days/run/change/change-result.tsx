@@ -17,7 +17,7 @@ interface ChangeResultProps {
 
 const LIMIT_WORDS: Readonly<Record<Limit["why"], string>> = {
   dark: "before sunset",
-  hours: "within the hours that you want to work",
+  hours: "within your work hours",
 };
 
 /** How the day would end, how many birds fit, and the ways to take it. */
@@ -25,9 +25,7 @@ export function ChangeResult({ reading, day, splitOn, entryId }: ChangeResultPro
   const { asPlanned, asChanged, birds = 0, planned, limit } = reading;
   const show = useShow();
   if (!asChanged)
-    return (
-      <p className="yard-card rounded-sheet p-4">Mend what is marked, and the new finish stands here.</p>
-    );
+    return <p className="yard-card rounded-sheet p-4">Fix what is marked to see the new finish.</p>;
   const left = planned - birds;
   return (
     <section aria-label="How the day would go" aria-live="polite" className="grid gap-3">
@@ -42,23 +40,21 @@ export function ChangeResult({ reading, day, splitOn, entryId }: ChangeResultPro
         <p>
           {asChanged.birdsBy >= birds
             ? `All ${plural(birds, "bird")} are in the chill ${LIMIT_WORDS[limit.why]}`
-            : `${plural(asChanged.birdsBy, "bird")} of ${birds} are in the chill ${LIMIT_WORDS[limit.why]}`}
-          {Number.isFinite(limit.at) && ` (${show.time(limit.at)})`}, 9 times in 10.
+            : `${asChanged.birdsBy} of ${plural(birds, "bird")} are in the chill ${LIMIT_WORDS[limit.why]}`}
+          {Number.isFinite(limit.at) && ` (by ${show.time(limit.at)})`}, 9 times in 10.
         </p>
         {asChanged.iceFor !== undefined && (
           <p>
             {asChanged.iceFor >= birds
-              ? "The ice is enough for all of them."
-              : `The ice is enough for ${plural(asChanged.iceFor, "bird")}. Buy more, or kill fewer: a bird that is not cold in time is lost.`}
+              ? "There is enough ice for all of them."
+              : `There is enough ice for ${plural(asChanged.iceFor, "bird")}. Buy more or process fewer: a bird that isn't cold in time is lost.`}
           </p>
         )}
       </div>
       {reading.isChanged ? (
         <Accept reading={reading} day={day} splitOn={splitOn} entryId={entryId} left={left} />
       ) : (
-        <p className="yard-soft">
-          This is the day as it is planned. Say what changed, and it is worked out anew.
-        </p>
+        <p className="yard-soft">This is the day as planned. Check what changed to see the new finish.</p>
       )}
       <p className="yard-soft text-sm">
         Skinning is knife work; wrap skinned birds soon, and expect about a tenth less weight. Gas outdoors
@@ -73,7 +69,7 @@ function Finish({ now, before }: { now: Chance | undefined; before: Chance | und
   if (!now)
     return (
       <p className="text-lg">
-        <strong>No one is left who may do all of the work.</strong> Say who comes instead.
+        <strong>No one left is allowed to do all of the work.</strong> Choose who comes instead.
       </p>
     );
   const later = before ? Math.round((now.likelyAt - before.likelyAt) / MINUTE) : 0;
@@ -110,14 +106,14 @@ function Accept({ reading, day, splitOn, entryId, left }: ChangeResultProps & { 
         <Form method="get" action={`/days/${day.id}/run/change`} preventScrollReset>
           {hidden({ birds: String(fits) })}
           <button type="submit" className="yard-key yard-card w-full rounded-sheet">
-            Kill only {fits} today
+            Process only {fits} today
           </button>
         </Form>
       )}
       <Form method="post" action={`/days/${day.id}/run/change`} className="grid gap-3">
         {hidden({ entryId, seen: String(day.revision), device })}
         <button type="submit" name="what" value="accept" className="yard-key yard-do rounded-sheet">
-          {left > 0 ? `Take this plan: ${birds} today` : "Take this plan"}
+          {left > 0 ? `Use this plan: ${birds} birds today` : "Use this plan"}
         </button>
         {left > 0 && (
           <div className="grid grid-cols-2 items-end gap-3">

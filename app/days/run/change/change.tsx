@@ -68,7 +68,7 @@ function saidChange(
   const change = changeOf(changed);
   const planned = choicesOf(day);
   const choices = changedChoices(planned, change, { helpers, year });
-  if (!choices) return { problem: "Someone has to be there. Leave one person, or say who comes instead." };
+  if (!choices) return { problem: "Someone has to be there. Leave one person, or choose who comes instead." };
   const left = birdsAfter(day.lots, change.birds);
   const splits = what === "split" && left.length > 0;
   if (splits && (splitOn === undefined || splitOn <= day.processedOn))
@@ -82,7 +82,7 @@ function saidChange(
     words,
     person,
     device,
-    kept: keptPlanOf(here, farm, day, here.now()),
+    kept: here.file.keptPlan(day.id) ?? keptPlanOf(here, farm, day, here.now()),
     choices: { ...choices, processedOn: day.processedOn },
     split,
   };
@@ -100,7 +100,7 @@ const refused = (problem: string) => data({ problem }, { status: 422 });
 
 const REFUSALS = {
   "changed-meanwhile":
-    "The day was changed in another window or by someone else. Look at it as it is now, and try again.",
+    "The day was changed in another window or by someone else. Look at it again, then retry.",
   "day-settled": "This day is settled. Reopen it before changing anything.",
   "entry-used": "This was sent already. Look at the day as it is now.",
   "more-than-alive": "There are fewer birds free than that.",
@@ -108,7 +108,7 @@ const REFUSALS = {
   "lot-has-birds": "Birds of a lot that would go are weighed already. Keep more birds.",
 } as const;
 
-/** One sheet for a phone: what turned out otherwise, and how the day would end, before anything is changed. */
+/** One sheet for a phone: what changed, and how the day would end, before anything is saved. */
 export default function Change({ loaderData, actionData }: Route.ComponentProps) {
   const { day, isSettled, lastChange } = loaderData;
   const { light } = useLight();
@@ -117,7 +117,7 @@ export default function Change({ loaderData, actionData }: Route.ComponentProps)
       <header className="grid gap-1">
         <h1 className="text-3xl">Something changed</h1>
         <p className="yard-soft">
-          Say what turned out otherwise. Nothing is changed until you take the new plan; the old one is kept.
+          Tell us what changed. Nothing is saved until you use the new plan, and the old one is kept.
         </p>
       </header>
       {actionData && (

@@ -119,7 +119,7 @@ function Ahead({ post, bags }: { post: Post; bags: number }) {
       <strong>
         {plural(bags, "bag")} in of {reading.plannedBags} planned.
       </strong>{" "}
-      {isDue && "By the clock it has melted: the next bag is due now."}
+      {isDue && "It has melted by now: the next bag is due."}
       {!isDue && nextAt !== undefined && `It lasts until about ${show.time(nextAt)}.`}
       {ice?.outAt !== undefined && ` All the ice on hand is gone about ${show.time(ice.outAt)}: get more.`}
       {fullIn !== undefined && fullIn > 0 && ` Tanks full in ${show.minutes(fullIn)}.`}

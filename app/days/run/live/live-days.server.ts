@@ -1,6 +1,6 @@
 import { EventEmitter } from "node:events";
 import type { LiveEvent } from "#app/days/run/live/live-day.ts";
-import { iceBagsLeft } from "#app/server/day/ice-left.server.ts";
+import { iceBagsInStock } from "#app/server/day/ice-left.server.ts";
 import { basisOfDay, progressOf } from "#app/server/day/plan-of-day.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireFarm } from "#app/server/farm/farm-context.server.ts";
@@ -75,7 +75,7 @@ class LiveDay {
     };
     const farm = requireFarm(this.#here);
     const running = {
-      basis: basisOfDay(this.#here, farm, day, iceBagsLeft(this.#here, farm, day)),
+      basis: basisOfDay(this.#here, farm, day, iceBagsInStock(this.#here)),
       processedOn: day.processedOn,
       choices: day,
       facts: this.#here.file.run.facts(day.id),

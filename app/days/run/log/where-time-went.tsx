@@ -43,7 +43,7 @@ export function WhereTimeWent({ facts }: Pick<DayShown, "facts">) {
               isNumber: true,
             },
             {
-              head: "Longest stand",
+              head: "Longest standstill",
               cell: ({ longest }) =>
                 longest && `${show.minutes(Math.round(longest.minutes))} at ${show.time(longest.at)}`,
               isOneLine: true,

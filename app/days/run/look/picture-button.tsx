@@ -8,7 +8,7 @@ import type { Look } from "#core/day/run/day-fact.ts";
 /** A picture of the bird that this phone looked at last, by the phone's camera. */
 export function PictureButton({ post }: { post: Post }) {
   const { reading, facts, isReady } = post;
-  const { waiting, problem, take } = usePictures(reading.day.id, reading.fileId);
+  const { unsent, refused, problem, take, discard } = usePictures(reading.day.id, reading.fileId);
   const last = isReady ? lastOwn(facts, ["look"]) : undefined;
   return (
     <div className="grid gap-1">
@@ -17,8 +17,8 @@ export function PictureButton({ post }: { post: Post }) {
       >
         Picture of the last bird
         <span className="yard-soft block text-base font-normal">
-          {waiting > 0
-            ? `${plural(waiting, "picture")} on this phone, not sent yet`
+          {unsent > 0
+            ? `${plural(unsent, "picture")} on this phone, not sent yet`
             : last
               ? LOOK_WORDS[last.word as Look].toLowerCase()
               : "look at a bird first"}
@@ -36,6 +36,16 @@ export function PictureButton({ post }: { post: Post }) {
           }}
         />
       </label>
+      {refused.length > 0 && (
+        <div className="yard-stop grid grid-cols-[1fr_auto] items-center gap-2 px-3 py-1 text-sm">
+          <p>
+            {plural(refused.length, "picture")} not taken. {refused[0]!.refusal}
+          </p>
+          <button type="button" className="yard-key border border-current px-4" onClick={discard}>
+            Discard
+          </button>
+        </div>
+      )}
       {problem && (
         <p role="alert" className="yard-stop px-3 py-1 text-sm">
           {problem}

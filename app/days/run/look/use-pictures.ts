@@ -3,7 +3,15 @@ import { z } from "zod";
 import { shrinkPicture } from "#app/days/run/look/shrink-picture.ts";
 import { newId } from "#app/days/run/taps/waiting-taps.ts";
 
-const Waiting = z.array(z.object({ entryId: z.string(), of: z.string(), jpeg: z.string() }));
+const Waiting = z.array(
+  z.object({
+    entryId: z.string(),
+    of: z.string(),
+    jpeg: z.string(),
+    /** Why it was not taken: it stays here until someone lets it go. */
+    refusal: z.string().optional(),
+  }),
+);
 type Waiting = z.output<typeof Waiting>;
 
 const RETRY_MILLISECONDS = 4000;
@@ -40,21 +48,26 @@ export function usePictures(dayId: number, fileId: string) {
     setWaiting(readWaiting(key));
     let isSending = false;
     const send = async () => {
-      const [first] = readWaiting(key);
+      const first = readWaiting(key).find(({ refusal }) => refusal === undefined);
       if (!first || isSending) return;
       isSending = true;
       const answer = await sent(dayId, fileId, first);
       isSending = false;
       if (answer === "not-reached") return;
-      keep((before) => before.filter(({ entryId }) => entryId !== first.entryId));
-      if (answer !== "kept") setProblem(answer.refusal);
+      keep((before) =>
+        answer === "kept"
+          ? before.filter(({ entryId }) => entryId !== first.entryId)
+          : before.map((one) => (one.entryId === first.entryId ? { ...one, ...answer } : one)),
+      );
       void send();
     };
     const timer = setInterval(() => void send(), RETRY_MILLISECONDS);
     void send();
     return () => clearInterval(timer);
   }, [key, dayId, fileId, keep]);
-  return { waiting: waiting.length, problem, take };
+  const refused = waiting.filter(({ refusal }) => refusal !== undefined);
+  const discard = () => keep((before) => before.filter(({ refusal }) => refusal === undefined));
+  return { unsent: waiting.length - refused.length, refused, problem, take, discard };
 }
 
 function readWaiting(key: string): Waiting {

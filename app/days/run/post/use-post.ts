@@ -90,7 +90,7 @@ export function usePost(reading: RunReading): Post {
     setAloud: (next) => {
       writeKept(ALOUD_KEY, next ? "on" : "off");
       setAloudHere(next);
-      if (next) sayAloud("Calls are said aloud.");
+      if (next) sayAloud("Calls will be spoken.");
     },
     call,
   };

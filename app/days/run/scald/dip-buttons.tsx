@@ -9,9 +9,15 @@ const ANSWER_EDGE: Readonly<Record<FeatherAnswer, string>> = {
 };
 
 /** What the feathers say when the birds come out of the water. */
-export function Lift({ onLift }: { onLift: (answer: FeatherAnswer) => void }) {
+export function Lift({
+  onLift,
+  line,
+}: {
+  onLift: (answer: FeatherAnswer) => void;
+  line?: string | undefined;
+}) {
   return (
-    <fieldset className="grid grid-cols-3 gap-3" aria-label="Lift: how did the feathers come?">
+    <fieldset className="grid grid-cols-3 gap-x-3 gap-y-1" aria-label="Lift: how did the feathers come?">
       {FEATHER_ANSWERS.map((answer) => (
         <button
           key={answer}
@@ -24,6 +30,7 @@ export function Lift({ onLift }: { onLift: (answer: FeatherAnswer) => void }) {
           <span className="yard-soft block text-base font-normal">{FEATHER_WORDS[answer].line}</span>
         </button>
       ))}
+      {line && <p className="yard-soft col-span-3">{line}</p>}
     </fieldset>
   );
 }
@@ -33,10 +40,12 @@ interface DipLoadsProps {
   loads: readonly number[];
   isDisabled: boolean;
   isSmall?: boolean;
+  /** What comes before the water. */
+  line?: string | undefined;
   onDip: (birds: number) => void;
 }
 
-export function DipLoads({ loads, isDisabled, isSmall = false, onDip }: DipLoadsProps) {
+export function DipLoads({ loads, isDisabled, isSmall = false, line, onDip }: DipLoadsProps) {
   return (
     <div className={`grid gap-3 ${loads.length > 1 ? "grid-cols-2" : ""}`}>
       {loads.map((birds) => (
@@ -48,6 +57,7 @@ export function DipLoads({ loads, isDisabled, isSmall = false, onDip }: DipLoads
           onClick={() => onDip(birds)}
         >
           Dip {plural(birds, "bird")}
+          {line && <span className="block text-base font-normal">{line}</span>}
         </button>
       ))}
     </div>

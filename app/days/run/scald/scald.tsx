@@ -42,10 +42,15 @@ export default function Scald({ loaderData }: Route.ComponentProps) {
       {scald.dip ? (
         <>
           <Dip dip={scald.dip} call={post.call} />
-          <Lift onLift={lift} />
+          <Lift onLift={lift} line={loaderData.coolsAfter ? "Then into the cool water." : undefined} />
         </>
       ) : (
-        <DipLoads loads={loads} isDisabled={!post.isReady} onDip={dip} />
+        <DipLoads
+          loads={loads}
+          isDisabled={!post.isReady}
+          line={loaderData.rinsesFirst ? "rinse first" : undefined}
+          onDip={dip}
+        />
       )}
       <div className="grid grid-cols-2 gap-3">
         <Learned scald={scald} setCelsius={lot.scald.bathCelsius} handedOverBy={handedOverBy} />
@@ -76,7 +81,7 @@ function Learned({
         {answered > 0 ? "now" : "to begin with"}.
       </strong>{" "}
       {handedOverBy !== undefined
-        ? `You take over from ${handedOverBy}: go by this, and by the wing feather.`
+        ? `You took over from ${handedOverBy}: go by this time and the wing feathers.`
         : answered > 0
           ? `We began at ${Math.round(plannedSeconds)}; ${lastDozen.slip} of the last ${asked} slipped.`
           : "Each lift teaches it."}

@@ -68,7 +68,7 @@ function ProbeTrouble({ probe }: Pick<WaterProps, "probe">) {
   if (probe.state !== "reading")
     return (
       <p role="alert" className="border-l-4 border-dawn px-3 text-sm">
-        <strong>Probe {short}.</strong> {remedy} Until then, type the water.
+        <strong>Probe {short}.</strong> {remedy} Until then, type the temperature.
       </p>
     );
   return probe.battery !== undefined && probe.battery < LOW_BATTERY ? (

@@ -11,6 +11,9 @@ export type SentTap =
 /** An answer that does not come within this is as good as none. */
 const PATIENCE_MILLISECONDS = 8000;
 
+const DAY_IS_GONE =
+  "This day was removed from the farm's list. The taps stay on this phone: show them to whoever plans, or discard them.";
+
 /** Sends one thing that waits; its answer carries what is new since `after`. */
 export async function sendTap(
   { dayId, fileId }: { readonly dayId: number; readonly fileId: string },
@@ -30,6 +33,7 @@ export async function sendTap(
     });
     if (response.ok) return { outcome: "kept", news: (await response.json()) as NewsAfter };
     if (response.status >= 500) return { outcome: "not-reached" };
+    if (response.status === 404) return { outcome: "refused", refusal: DAY_IS_GONE };
     return { outcome: "refused", refusal: await response.text() };
   } catch {
     return { outcome: "not-reached" };

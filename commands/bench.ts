@@ -1,6 +1,7 @@
 import { median } from "d3-array";
 import { benchBatchPage } from "#commands/bench/bench-batch-page.ts";
 import { benchForecast } from "#commands/bench/bench-forecast.ts";
+import { benchForecastInPool } from "#commands/bench/bench-forecast-pool.ts";
 import { benchLine } from "#commands/bench/bench-line.ts";
 import { benchPage } from "#commands/bench/bench-page.ts";
 import { benchSeason } from "#commands/bench/bench-season.ts";
@@ -52,4 +53,5 @@ await benchBatchPage(birdsAYear);
 await benchSeason();
 await benchLine();
 benchForecast();
+await benchForecastInPool();
 await benchPage();

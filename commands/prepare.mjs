@@ -44,7 +44,17 @@ export function ensureInstalled(folder = "") {
 /** Builds the application if its sources are newer than the last build. */
 export function ensureBuilt() {
   const built = join(root, "build", "server", "index.js");
-  const sources = ["app", "core", "db", "public", "package.json", "vite.config.ts", "react-router.config.ts"];
+  const sources = [
+    "app",
+    "core",
+    "db",
+    "devices",
+    "workers",
+    "public",
+    "package.json",
+    "vite.config.ts",
+    "react-router.config.ts",
+  ];
   if (
     existsSync(built) &&
     statSync(built).mtimeMs > Math.max(...sources.map((source) => newest(join(root, source))))

@@ -18,7 +18,7 @@ test("on a morning without plucker and Maren, the new finish is shown before any
   await page.getByRole("link", { name: /^Something changed/ }).click();
   await expect(page.getByRole("heading", { name: "Something changed" })).toBeVisible();
   const result = page.getByRole("region", { name: "How the day would go" });
-  await expect(result.getByText(/as planned/)).toBeVisible();
+  await expect(result.getByText(/, as planned\./)).toBeVisible();
   await page.getByLabel("Maren", { exact: true }).check();
   await expect(result.getByText(/later than planned/)).toBeVisible();
   await page.getByLabel("Pluck by hand").check();

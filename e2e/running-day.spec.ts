@@ -77,9 +77,10 @@ test("a day is run on four phones by taps and keys alone, one of them without a 
   }
   await expect.poll(() => countOf("bird"), { timeout: 20_000 }).toBe(BIRDS);
   await expect(chill.getByText(/No signal/)).toHaveCount(0);
-  expect(await countOf("dip-in")).toBe(BIRDS);
-  expect(await countOf("dip-out")).toBe(BIRDS);
-  expect(await countOf("kill")).toBe(4);
+  // A slow machine may still be taking in the last taps of the other phones.
+  await expect.poll(() => countOf("dip-in"), { timeout: 20_000 }).toBe(BIRDS);
+  await expect.poll(() => countOf("dip-out"), { timeout: 20_000 }).toBe(BIRDS);
+  await expect.poll(() => countOf("kill"), { timeout: 20_000 }).toBe(4);
   const all = await facts();
   expect(new Set(all.map(({ entryId }) => entryId)).size).toBe(all.length);
   expect(new Set(all.map(({ device }) => device)).size).toBe(3);

@@ -9,8 +9,6 @@ export interface SaidChange {
   readonly seenRevision: number;
   /** What changed, in words, for the day's log. */
   readonly words: string;
-  readonly device: string;
-  readonly person: string;
   /** The plan as it stood, kept where none is kept yet. */
   readonly kept: KeptPlan;
   readonly choices: DatedChoices;
@@ -74,7 +72,7 @@ export function changeQueries(database: Database) {
         if (!before) return "changed-meanwhile";
         run.keepPlan(dayId, said.kept);
         const { timeZone } = before;
-        const { seenRevision, words: note, person, device } = said;
+        const { seenRevision, words: note } = said;
         const saved = days.changeDay(dayId, { seenRevision, timeZone, at: entry.at }, said.choices);
         if (saved !== "saved") return saved;
         const splitEntryId = said.split && splitId(entry.entryId);
@@ -82,7 +80,8 @@ export function changeQueries(database: Database) {
           const made = days.addDay({ entryId: splitId(entry.entryId), at: entry.at }, timeZone, said.split);
           if (!made.recorded) return made.reason === "entry-used" ? "changed-meanwhile" : made.reason;
         }
-        const fact = { kind: "note", at: entry.at, note, person, device } as const;
+        // Of no phone, so that none offers to undo the note alone.
+        const fact = { kind: "note", at: entry.at, note, person: "", device: "" } as const;
         const noted = run.record({ entryId: noteId(entry.entryId), at: entry.at }, dayId, fact);
         if (!noted.recorded) return "day-settled";
         insert.run({

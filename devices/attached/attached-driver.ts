@@ -72,9 +72,11 @@ function afterLine(text: string, before: Judged, at: number): Judged {
 const waitFor = (milliseconds: number, signal: AbortSignal): Promise<void> =>
   new Promise((resolve) => {
     if (signal.aborted) return resolve();
-    const timer = setTimeout(resolve, milliseconds);
-    signal.addEventListener("abort", () => {
+    const done = () => {
       clearTimeout(timer);
+      signal.removeEventListener("abort", done);
       resolve();
-    });
+    };
+    const timer = setTimeout(done, milliseconds);
+    signal.addEventListener("abort", done);
   });

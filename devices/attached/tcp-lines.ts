@@ -8,6 +8,8 @@ export interface DeviceAddress {
 }
 
 const CONNECT_MILLISECONDS = 4000;
+/** A connection that is silent for so long may lead nowhere any more: it is made anew. */
+const SILENCE_MILLISECONDS = 15_000;
 
 /**
  * The lines of a device over TCP, until the connection ends. Text without an end of line is cut at the longest line.
@@ -23,10 +25,11 @@ export async function* tcpLines(
   const socket = connect({ host, port, signal });
   socket.setEncoding("latin1");
   socket.setKeepAlive(true, CONNECT_MILLISECONDS);
-  socket.setTimeout(CONNECT_MILLISECONDS, () => {
-    if (socket.connecting) socket.destroy(new Error(`${host}:${port} does not answer`));
+  socket.setTimeout(CONNECT_MILLISECONDS, () => socket.destroy(new Error(`${host}:${port} does not answer`)));
+  socket.once("connect", () => {
+    socket.setTimeout(SILENCE_MILLISECONDS);
+    onReached();
   });
-  socket.once("connect", onReached);
   try {
     yield* linesOf(socket as AsyncIterable<string>);
   } finally {

@@ -29,21 +29,6 @@ test("a forecast is told before what would help, and is the same with it", () =>
   expect(whole.ice!.outAt).toBeGreaterThan(START);
 });
 
-test("what was forecast at an hour rests on what was tapped until then alone", () => {
-  const moments = [at(60), at(120)];
-  const said = TASKS["forecasts-at"]({ ...running(130), moments });
-  const then = moments.map((moment, index) => {
-    const { lastInChill } = TASKS["changed-day"]({
-      ...running([60, 120][index]!),
-      limitAt: moment,
-      iceBags: undefined,
-    });
-    return { at: moment, chance: lastInChill };
-  });
-  expect(said).toEqual(then);
-  for (const { at: moment, chance } of said) expect(chance!.oneInTenAt).toBeGreaterThanOrEqual(moment);
-});
-
 test("no bag of ice chills no bird, and no limit in the past is met by birds to come", () => {
   const none = TASKS["changed-day"]({ ...running(60), limitAt: at(60), iceBags: 0 });
   expect(none.iceFor).toBe(0);

@@ -2,7 +2,7 @@ import type { LocalDay } from "#core/calendar/local-day.ts";
 import { birdsThatIceChills } from "#core/day/forecast/birds-that-ice-chills.ts";
 import { type ChangedDay, changedDay } from "#core/day/forecast/changed-day.ts";
 import { iceAhead } from "#core/day/forecast/ice-ahead.ts";
-import { type Chance, type RunForecast, runForecast } from "#core/day/forecast/run-forecast.ts";
+import { type RunForecast, runForecast } from "#core/day/forecast/run-forecast.ts";
 import { lineSetup } from "#core/day/plan/line-setup.ts";
 import { type PlanBasis, planForDate, planInput } from "#core/day/plan/plan-for-date.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
@@ -27,12 +27,6 @@ export interface AskedChange extends RunningDay {
   readonly limitAt: number;
   /** Bags that there are; undefined where ice is not short. */
   readonly iceBags: number | undefined;
-}
-
-/** When the last bird was likely to be in the chill, as it looked at a moment. */
-export interface ForecastAt {
-  readonly at: number;
-  readonly chance: Chance | undefined;
 }
 
 /** The line of a day as its choices have it, from its planned start. */
@@ -75,18 +69,6 @@ export const TASKS = {
     });
     soFar(forecast);
     return { ...forecast, moves: moves() };
-  },
-  /** What would have been forecast at some moments, from what was tapped until each. */
-  "forecasts-at": ({
-    moments,
-    ...running
-  }: RunningDay & { readonly moments: readonly number[] }): ForecastAt[] => {
-    const { planned } = lineOf(running);
-    const { startAt } = running.choices;
-    return moments.map((now) => {
-      const facts = running.facts.filter(({ at }) => at <= now);
-      return { at: now, chance: changedDay({ planned, facts, startAt, now, limitAt: now }).lastInChill };
-    });
   },
   "changed-day": ({
     limitAt,

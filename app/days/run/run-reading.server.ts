@@ -4,17 +4,45 @@ import { attachedDevices, bathReadings } from "#app/server/device/attached-devic
 import { forecastHours } from "#app/server/device/weather.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { placeOf } from "#app/server/farm/farm-means.server.ts";
-import { requireDay } from "#app/server/farm/required.server.ts";
+import { type LotOfDay, requireDay } from "#app/server/farm/required.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import { quotedChillHours } from "#core/chill/chill-deadline.ts";
+import type { LotPlan } from "#core/day/plan/day-plan.ts";
 import { neededReadings } from "#core/day/run/bath-readings.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
-import { milligramsFromKilograms } from "#core/quantity/conversion.ts";
+import { MILLIGRAMS_PER_KILOGRAM } from "#core/quantity/conversion.ts";
 import { METHOD_BATH, SKIN_CEILING } from "#core/scald/scald-constants.ts";
 import { skyBetween, sunOfDay } from "#core/sky/farm-sky.ts";
 import { WITHDRAWAL } from "#core/withdrawal/withdrawal-constants.ts";
+import type { KeptPlan } from "#db/day/day-queries.server.ts";
+
+/** A lot as the posts show it: by the plan as it was kept, else as it stands now. */
+function lotReading(lot: LotOfDay, kept: KeptPlan | undefined, planned: LotPlan | undefined) {
+  const keptLot = kept?.lots.find(({ lotId }) => lotId === lot.id);
+  const dressedKilograms = keptLot
+    ? keptLot.dressedMeanMilligrams / MILLIGRAMS_PER_KILOGRAM
+    : (planned?.forecast.dressed.value ?? USUAL_DRESSED_KILOGRAMS);
+  return {
+    birds: lot.birds,
+    batchName: lot.batchName,
+    pens: lot.pens,
+    scald: {
+      kind: lot.batch.kind,
+      method: lot.scaldMethod,
+      bathCelsius: lot.scaldCelsius ?? METHOD_BATH[lot.scaldMethod].set,
+    },
+    band: METHOD_BATH[lot.scaldMethod].band,
+    skinCeiling: SKIN_CEILING[lot.batch.kind],
+    chillHours: quotedChillHours(dressedKilograms),
+    windowHours: WITHDRAWAL[lot.withdrawalMethod].windowHours[1],
+    feedOffAt: keptLot?.feedOffAt ?? planned?.withdrawal.feedOffAt.value,
+  };
+}
+
+/** Where neither plan says: a light bird, which has the fewest hours to get cold. */
+const USUAL_DRESSED_KILOGRAMS = 1.5;
 
 /** What every yard screen of a day shows or needs. */
 export function runReading(here: FarmContext, dayParam: string | undefined) {
@@ -39,26 +67,7 @@ export function runReading(here: FarmContext, dayParam: string | undefined) {
     },
     isToday: localDayOf(now, farm.timeZone) === day.processedOn,
     birds: birdsOf(day),
-    lots: lots.map((lot, index) => ({
-      birds: lot.birds,
-      batchName: lot.batchName,
-      pens: lot.pens,
-      scald: {
-        kind: lot.batch.kind,
-        method: lot.scaldMethod,
-        bathCelsius: lot.scaldCelsius ?? METHOD_BATH[lot.scaldMethod].set,
-      },
-      band: METHOD_BATH[lot.scaldMethod].band,
-      skinCeiling: SKIN_CEILING[lot.batch.kind],
-      chillHours: quotedChillHours(
-        (kept?.lots.find(({ lotId }) => lotId === lot.id)?.dressedMeanMilligrams ??
-          milligramsFromKilograms(plan?.lots[index]?.forecast.dressed.value ?? 2)) / 1e6,
-      ),
-      windowHours: WITHDRAWAL[lot.withdrawalMethod].windowHours[1],
-      feedOffAt:
-        kept?.lots.find(({ lotId }) => lotId === lot.id)?.feedOffAt ??
-        plan?.lots[index]?.withdrawal.feedOffAt.value,
-    })),
+    lots: lots.map((lot, index) => lotReading(lot, kept, plan?.lots[index])),
     crew,
     people: [...new Set([...crew.map(({ name }) => name), ...helpers])],
     scaldAtOnce: farm.scaldAtOnceCount,

@@ -42,8 +42,6 @@ export const acceptForm = (planned: number) =>
     seen: wholeNumber({ most: 1_000_000, ask: "Open this page again" }),
     what: choice(["accept", "split"], "Choose what to do"),
     splitOn: optional(localDay({ ask: "Enter the day for the other birds" })),
-    person: z.string().max(60).default(""),
-    device: z.string().max(64).default(""),
   });
 
 export type Changed = z.output<ReturnType<typeof changeForm>>;

@@ -1,7 +1,5 @@
-import { useEffect, useState } from "react";
 import { Form } from "react-router";
 import type { ChangeReading, Limit } from "#app/days/run/change/change-reading.server.ts";
-import { deviceId } from "#app/days/run/taps/waiting-taps.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { waitingInWords } from "#app/words/weather-words.ts";
@@ -91,8 +89,6 @@ function Finish({ now, before }: { now: Chance | undefined; before: Chance | und
 /** The new plan is taken as it is, with fewer birds, or with the others on another day. */
 function Accept({ reading, day, splitOn, entryId, left }: ChangeResultProps & { left: number }) {
   const { fields, asChanged, birds = 0 } = reading;
-  const [device, setDevice] = useState("");
-  useEffect(() => setDevice(deviceId()), []);
   const fits = Math.min(asChanged?.birdsBy ?? birds, asChanged?.iceFor ?? birds);
   const hidden = (more: Record<string, string>) =>
     Object.entries({ ...fields, ...more }).flatMap(([name, value]) =>
@@ -111,7 +107,7 @@ function Accept({ reading, day, splitOn, entryId, left }: ChangeResultProps & { 
         </Form>
       )}
       <Form method="post" action={`/days/${day.id}/run/change`} className="grid gap-3">
-        {hidden({ entryId, seen: String(day.revision), device })}
+        {hidden({ entryId, seen: String(day.revision) })}
         <button type="submit" name="what" value="accept" className="yard-key yard-do rounded-sheet">
           {left > 0 ? `Use this plan: ${birds} birds today` : "Use this plan"}
         </button>

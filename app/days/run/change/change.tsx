@@ -61,7 +61,7 @@ function saidChange(
   here: FarmContext,
   farm: Farm,
   day: ProcessingDay,
-  { seen, what, splitOn, person, device, ...changed }: z.output<ReturnType<typeof acceptForm>>,
+  { seen, what, splitOn, ...changed }: z.output<ReturnType<typeof acceptForm>>,
 ): SaidChange | { readonly problem: string } {
   const helpers = here.file.people.people();
   const year = Number(day.processedOn.slice(0, 4));
@@ -80,8 +80,6 @@ function saidChange(
   return {
     seenRevision: seen,
     words,
-    person,
-    device,
     kept: here.file.keptPlan(day.id) ?? keptPlanOf(here, farm, day, here.now()),
     choices: { ...choices, processedOn: day.processedOn },
     split,

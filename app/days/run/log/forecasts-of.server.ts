@@ -1,10 +1,10 @@
+import type { ForecastAt } from "#app/days/run/log/where-time-went.tsx";
 import { basisOfDay } from "#app/server/day/plan-of-day.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { workPool } from "#app/server/work-pool.server.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
-import type { ForecastAt } from "#workers/pool/tasks.ts";
 
 /** No day is looked back on for longer. */
 const MOST_HOURS = 14;
@@ -27,16 +27,29 @@ export function forecastsOf(
   const key = `${run.fileId()} ${day.id} ${day.revision} ${run.cursor(day.id)} ${count}`;
   const before = kept.get(key);
   if (before) return before;
-  const answer = workPool().run("forecasts-at", {
-    basis: basisOfDay(here, farm, day),
-    processedOn: day.processedOn,
-    choices: day,
-    facts: run.facts(day.id),
-    now: here.now(),
-    moments,
+  const basis = basisOfDay(here, farm, day);
+  const answer = eachInTurn(moments, async (now) => {
+    const facts = run.facts(day.id).filter(({ at }) => at <= now);
+    const asked = { basis, processedOn: day.processedOn, choices: day, facts, now };
+    const { lastInChill } = await workPool().run("changed-day", {
+      ...asked,
+      limitAt: now,
+      iceBags: undefined,
+    });
+    return { at: now, chance: lastInChill };
   });
   if (kept.size >= KEPT_DAYS) kept.delete(kept.keys().next().value!);
   kept.set(key, answer);
   answer.catch(() => kept.delete(key));
   return answer;
+}
+
+/** One after the other, so that a running day's own forecast waits for one of them at most. */
+async function eachInTurn<One, Answer>(
+  all: readonly One[],
+  answerOf: (one: One) => Promise<Answer>,
+): Promise<Answer[]> {
+  const answers: Answer[] = [];
+  for (const one of all) answers.push(await answerOf(one));
+  return answers;
 }

@@ -3,10 +3,16 @@ import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { positionWords } from "#app/words/run-words.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
+import type { Chance } from "#core/day/forecast/run-forecast.ts";
 import type { DayFact, Position } from "#core/day/run/day-fact.ts";
 import { pausesOf } from "#core/day/run/run-progress.ts";
 import { type CountedPost, stationsAsRun, stretchesOf } from "#core/day/run/stations-as-run.ts";
-import type { ForecastAt } from "#workers/pool/tasks.ts";
+
+/** When the last bird was likely to be in the chill, as it looked at a moment. */
+export interface ForecastAt {
+  readonly at: number;
+  readonly chance: Chance | undefined;
+}
 
 interface DayShown {
   readonly facts: readonly DayFact[];
@@ -28,7 +34,7 @@ export function WhereTimeWent({ facts }: Pick<DayShown, "facts">) {
   const rows = stationsAsRun(facts);
   if (rows.length === 0) return null;
   return (
-    <Sheet heading="Where the time went">
+    <Sheet heading="Time by station">
       <div className="py-1">
         <DataTable
           caption="Each post that tapped birds, pauses left out"
@@ -66,7 +72,7 @@ export function WhoWasWhere({ facts, until }: DayShown) {
     facts.find(({ kind, at }) => kind === "pause" && at === from)?.note ?? "";
   if (stretches.length === 0 && pauses.length === 0) return null;
   return (
-    <Sheet heading="Who was where">
+    <Sheet heading="Positions and pauses">
       <ul className="grid gap-1 py-1">
         {stretches.map(({ person, place, from, to }) => (
           <li key={`${person}${from}`}>
@@ -97,7 +103,7 @@ export function ForecastByHour({
   if (forecasts.length === 0) return null;
   return (
     <Sheet
-      heading="What the forecast said"
+      heading="Forecast by hour"
       beside={lastBirdAt === undefined ? undefined : `last bird in the chill ${show.time(lastBirdAt)}`}
     >
       <div className="py-1">

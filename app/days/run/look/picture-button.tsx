@@ -13,7 +13,7 @@ export function PictureButton({ post }: { post: Post }) {
   return (
     <div className="grid gap-1">
       <label
-        className={`yard-key yard-card grid place-content-center text-center ${last ? "" : "opacity-60"}`}
+        className={`yard-key yard-card relative grid place-content-center text-center ${last ? "" : "opacity-60"}`}
       >
         Picture of the last bird
         <span className="yard-soft block text-base font-normal">
@@ -27,7 +27,7 @@ export function PictureButton({ post }: { post: Post }) {
           type="file"
           accept="image/*"
           capture="environment"
-          className="sr-only"
+          className="absolute -inset-px h-[calc(100%+2px)] w-[calc(100%+2px)] opacity-0"
           disabled={!last}
           onChange={({ currentTarget }) => {
             const [file] = currentTarget.files ?? [];

@@ -22,7 +22,10 @@ export async function* tcpLines(
   signal: AbortSignal,
   onReached: () => void,
 ): AsyncIterable<string> {
-  const socket = connect({ host, port, signal });
+  const socket = connect({ host, port });
+  // Not by the socket's own signal, which keeps a listener for each try.
+  const stop = () => socket.destroy();
+  signal.addEventListener("abort", stop);
   socket.setEncoding("latin1");
   socket.setKeepAlive(true, CONNECT_MILLISECONDS);
   socket.setTimeout(CONNECT_MILLISECONDS, () => socket.destroy(new Error(`${host}:${port} does not answer`)));
@@ -33,6 +36,7 @@ export async function* tcpLines(
   try {
     yield* linesOf(socket as AsyncIterable<string>);
   } finally {
+    signal.removeEventListener("abort", stop);
     socket.destroy();
   }
 }

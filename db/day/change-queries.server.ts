@@ -58,6 +58,21 @@ export function changeQueries(database: Database) {
     return isUntouched ? { row, current } : undefined;
   };
 
+  const undo = database.transaction(
+    (dayId: number, entryId: string, at: number): "put-back" | "changed-meanwhile" => {
+      if (entries.isTakenBack(entryId)) return "put-back";
+      const last = lastOf(dayId);
+      if (!last || last.row.entryId !== entryId) return "changed-meanwhile";
+      const { row, current } = last;
+      if (row.splitEntryId) entries.remove(row.splitEntryId, at);
+      const seen = { seenRevision: current.revision, timeZone: current.timeZone, at };
+      if (days.changeDay(dayId, seen, choicesFrom(row.choicesBefore)) !== "saved") throw new NotPutBack();
+      entries.remove(noteId(entryId), at);
+      entries.remove(entryId, at);
+      return "put-back";
+    },
+  ).immediate;
+
   return {
     /**
      * Changes the day, keeps the plan as it stood, says so in the day's log, and makes the day of the birds left over.
@@ -102,23 +117,19 @@ export function changeQueries(database: Database) {
     },
 
     /** Puts a day back as it was before its last change, and takes the day of the birds left over away again. */
-    undoChange: database.transaction(
-      (dayId: number, entryId: string, at: number): "put-back" | "changed-meanwhile" => {
-        if (entries.isTakenBack(entryId)) return "put-back";
-        const last = lastOf(dayId);
-        if (!last || last.row.entryId !== entryId) return "changed-meanwhile";
-        const { row, current } = last;
-        if (row.splitEntryId) entries.remove(row.splitEntryId, at);
-        const choices = choicesFrom(row.choicesBefore);
-        const seen = { seenRevision: current.revision, timeZone: current.timeZone, at };
-        if (days.changeDay(dayId, seen, choices) !== "saved") throw new Error("a day could not be put back");
-        entries.remove(noteId(entryId), at);
-        entries.remove(entryId, at);
-        return "put-back";
-      },
-    ).immediate,
+    undoChange: (dayId: number, entryId: string, at: number): "put-back" | "changed-meanwhile" => {
+      try {
+        return undo(dayId, entryId, at);
+      } catch (error) {
+        if (error instanceof NotPutBack) return "changed-meanwhile";
+        throw error;
+      }
+    },
   };
 }
+
+/** Undoes the transaction that it is thrown in: birds of the day before the change are another day's by now. */
+class NotPutBack extends Error {}
 
 /** A day's choices without what its rows add. */
 export function choicesOf(day: ProcessingDay): DatedChoices {

@@ -146,3 +146,19 @@ test("a change of plan keeps the plan as it stood, makes the day of the others, 
   expect(HERE.file.days()).toHaveLength(days);
   expect(facts().map(({ note }) => note)).not.toContainEqual(expect.stringContaining("Skinned."));
 });
+
+test("a change whose birds are another day's by now stays as it is", async () => {
+  const change = await import("#app/days/run/change/change.tsx");
+  const undoChange = await import("#app/days/run/change/undo-change.ts");
+  const before = HERE.file.day(1)!;
+  const entryId = "fewer-birds-today";
+  const fields = { pluckBy: before.pluckBy, later: "0", birds: "3", what: "accept" };
+  await change.action(argsOf(post({ ...fields, entryId, seen: String(before.revision) })));
+  const changed = HERE.file.day(1)!;
+  const [lot] = changed.lots;
+  const taken = { ...changed, lots: [{ ...lot!, birds: HERE.file.freeForDay(lot!.batchId) }] };
+  const { id: _id, entryId: _entry, revision: _revision, settledEntryId: _by, timeZone, ...choices } = taken;
+  HERE.file.addDay({ entryId: "takes-all-the-birds", at: HERE.now() }, timeZone, choices);
+  await expect(undoChange.action(argsOf(post({ entryId })))).rejects.toMatchObject({ init: { status: 409 } });
+  expect(HERE.file.day(1)).toEqual(changed);
+});

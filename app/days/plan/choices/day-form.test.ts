@@ -76,6 +76,8 @@ test("what is typed reads into the choices of a day, with its first bird as an i
     pinPlaces: 2,
     packsSameDay: false,
     isRainExpected: false,
+    rinsesFirst: false,
+    coolsAfter: false,
     pluckBy: "drum",
     changeWaterBirds: undefined,
     brineFraction: undefined,

@@ -37,12 +37,22 @@ test("on a morning without plucker and Maren, the new finish is shown before any
   await expect(result.getByText(/There is enough ice for/)).toBeVisible();
   expect(await birdsPlanned()).toBe(58);
 
+  // Another phone has the same sheet open, and is too late.
+  const late = await page.context().newPage();
+  await late.goto(`${farm.url}/days/3/run/change?pluckBy=drum&later=30&birds=50&missing=1`);
+  await expect(late.getByRole("button", { name: "Use this plan: 50 birds today" })).toBeVisible();
   await walk.press("Split the day");
   await expect(page).toHaveURL(/\/days\/3\/run$/);
   await expect(
     page.getByText("Without Maren. Plucked by hand. 30 birds of 58.", { exact: false }),
   ).toBeVisible();
   expect(await birdsPlanned()).toBe(30);
+  await late.getByRole("button", { name: "Use this plan: 50 birds today" }).click();
+  await expect(late.getByRole("alert")).toHaveText(/changed in another window/);
+  await expect(late.getByLabel("Maren", { exact: true })).toBeChecked();
+  await expect(late.getByLabel("Start later by")).toHaveValue("30");
+  await late.close();
+
   const table = await page.context().newPage();
   await table.goto(`${farm.url}/days`);
   await table

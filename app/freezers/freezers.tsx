@@ -13,7 +13,7 @@ import type { Route } from "./+types/freezers.ts";
 export const meta = () => [{ title: "Freezers · Pale Morning" }];
 
 /** How many birds that left lately are shown. */
-const LATELY = 10;
+const SHOWN_MILLISECONDS = 10;
 
 export function loader({ context }: Route.LoaderArgs) {
   const here = context.get(farmContext);
@@ -28,7 +28,7 @@ export function loader({ context }: Route.LoaderArgs) {
       .map((place) => ({ ...place, birds: birds.filter((bird) => bird.placeId === place.id) }))
       .toSorted((one, other) => other.birds.length - one.birds.length),
     elsewhere: birds.filter((bird) => bird.placeId === undefined || !known.has(bird.placeId)),
-    lately: lately(LATELY),
+    lately: lately(SHOWN_MILLISECONDS),
     feed: here.file.feedInStock(),
     entryId: newEntryId(),
   };

@@ -1,8 +1,8 @@
 import type { Show } from "#app/words/show.ts";
-import type { WeatherWhile, worthWaiting } from "#core/sky/hourly-weather.ts";
+import type { startingLater, WeatherWhile } from "#core/sky/hourly-weather.ts";
 
 /** The weather over some hours, in a few words: rain, thunder, and gusts, or that there are none. */
-export function weatherInWords(weather: WeatherWhile, show: Show): string {
+function weatherInWords(weather: WeatherWhile, show: Show): string {
   const { wetHours, wetFrom, rainMillimeters, stormFrom, hasStrongGusts, strongestGust } = weather;
   const said = [
     wetFrom === undefined
@@ -15,8 +15,8 @@ export function weatherInWords(weather: WeatherWhile, show: Show): string {
 }
 
 /** What a start as planned meets, and what waiting would bring. */
-export function waitingInWords(
-  { now, wait }: NonNullable<ReturnType<typeof worthWaiting>>,
+export function startingLaterInWords(
+  { now, wait }: NonNullable<ReturnType<typeof startingLater>>,
   show: Show,
 ): string {
   const asPlanned = `While you work: ${weatherInWords(now, show)}.`;

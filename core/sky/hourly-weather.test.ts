@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { HOUR } from "#core/calendar/milliseconds.ts";
-import { type HourWeather, weatherWhile, worthWaiting } from "#core/sky/hourly-weather.ts";
+import { type HourWeather, startingLater, weatherWhile } from "#core/sky/hourly-weather.ts";
 
 const START = Date.parse("2026-09-19T04:00:00Z");
 const hour = (index: number, change: Partial<HourWeather> = {}): HourWeather => ({
@@ -44,13 +44,13 @@ test("nothing is said of hours that are not forecast", () => {
   expect(weatherWhile(WET, at(20), at(25))).toBeUndefined();
   expect(weatherWhile([], at(7), at(9))).toBeUndefined();
   expect(weatherWhile(WET, at(9), at(9))).toBeUndefined();
-  expect(worthWaiting(WET, at(19), at(24))).toBeUndefined();
+  expect(startingLater(WET, at(19), at(24))).toBeUndefined();
 });
 
 test("the shortest wait that helps is named, and where none does, what an hour brings", () => {
-  expect(worthWaiting(WET, at(7), at(11))!.wait).toMatchObject({ minutes: 60, weather: { wetHours: 1 } });
-  expect(worthWaiting(WET, at(6), at(11))!.wait).toMatchObject({ minutes: 120, weather: { wetHours: 1 } });
-  expect(worthWaiting(DRY, at(7), at(11))!.wait).toMatchObject({ minutes: 60, weather: { wetHours: 0 } });
+  expect(startingLater(WET, at(7), at(11))!.wait).toMatchObject({ minutes: 60, weather: { wetHours: 1 } });
+  expect(startingLater(WET, at(6), at(11))!.wait).toMatchObject({ minutes: 120, weather: { wetHours: 1 } });
+  expect(startingLater(DRY, at(7), at(11))!.wait).toMatchObject({ minutes: 60, weather: { wetHours: 0 } });
 });
 
 test("hours of a stretch add up however it is cut", () => {

@@ -68,10 +68,10 @@ export interface Waiting {
 }
 
 /**
- * The shortest wait, of one hour to three, that brings fewer wet hours or no storm; else the wait of an hour, which brings
- * nothing. Undefined where the hours to come are not forecast.
+ * The same work begun now, and begun after the shortest wait, of one hour to three, that brings fewer wet hours or no storm;
+ * where none does, after an hour. Undefined where the hours to come are not forecast.
  */
-export function worthWaiting(
+export function startingLater(
   hours: readonly HourWeather[],
   from: number,
   to: number,

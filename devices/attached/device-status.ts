@@ -26,7 +26,7 @@ export interface Judged extends DeviceStatus {
 }
 
 /** A device speaks about once a second: after this long without a line it is silent. */
-export const SILENT_MILLISECONDS = 5 * SECOND;
+const SILENT_MILLISECONDS = 5 * SECOND;
 /** A thermometer in a bath flickers in its last digit: one that is the same for so long hangs in the air or has failed. Our choice. */
 const STUCK_MILLISECONDS = 2 * MINUTE;
 /** Water of a bath, °C, and what lies on a bench scale, grams, with room for one that was zeroed under a load. */

@@ -9,8 +9,6 @@ import type { DayChoices } from "#core/day/plan/plan-input.ts";
 import { scaldPlan } from "#core/day/plan/scald-plan.ts";
 import type { DayFact } from "#core/day/run/day-fact.ts";
 import { tanksNow } from "#core/day/run/tanks-now.ts";
-import { LINE_SEED } from "#core/processing-line/line-constants.ts";
-import { LineTally } from "#core/processing-line/line-tally.ts";
 
 /** A day that runs: what its plan is made of, and what was tapped. */
 export interface RunningDay {
@@ -36,15 +34,9 @@ function lineOf({ basis, processedOn, choices }: Pick<RunningDay, "basis" | "pro
   return { planned: lineSetup(plan, scalds).day, crew: plan.crew };
 }
 
-/** Enough for the hours that the tanks are worked; when the birds reach them is forecast anyway. */
-const ICE_REPLICATIONS = 40;
-
+/** The plan's ice, its stock counted at least as what went into the tanks. */
 function iceOf({ basis, processedOn, choices, facts }: RunningDay) {
-  const { plan: planned } = planForDate(basis, processedOn, choices, (day) => {
-    const tally = new LineTally(day, LINE_SEED);
-    tally.play(ICE_REPLICATIONS);
-    return tally.answer();
-  });
+  const { plan: planned } = planForDate(basis, processedOn, choices);
   // What went into the tanks was there, whatever the stock says of it.
   const poured = tanksNow(facts, 1).reduce((sum, { bags }) => sum + bags, 0);
   const inStock = basis.iceBagsInStock;

@@ -78,10 +78,9 @@ test("without Maren the others gut, and by hand everyone who may helps to pluck"
     name: "Tobias",
     stations: expect.arrayContaining(["gut", "pluck"]),
   });
-  expect(changed.crew[1]).toMatchObject({
-    name: "Juno",
-    stations: expect.not.arrayContaining(["gut", "pluck"]),
-  });
+  // Juno is eleven: no blade and no machine, whoever is missing.
+  expect(changed.crew[1]!.name).toBe("Juno");
+  for (const station of ["gut", "pluck"]) expect(changed.crew[1]!.stations).not.toContain(station);
 });
 
 const ONE_LOT: DayChoices = { ...DAY, lots: [{ ...LOT, birds: 30 }] };

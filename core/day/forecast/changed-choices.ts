@@ -47,13 +47,13 @@ export function changedChoices(
     farm.year,
   );
   if (crew.length === 0) return undefined;
-  const isSlowToPluck = change.pluckBy !== "drum" && change.pluckBy !== choices.pluckBy;
-  const isChanged = change.missing.length > 0 || change.coming.length > 0 || isSlowToPluck;
+  const needsHandsToPluck = change.pluckBy !== "drum" && change.pluckBy !== choices.pluckBy;
+  const isChanged = change.missing.length > 0 || change.coming.length > 0 || needsHandsToPluck;
   return {
     ...choices,
     ...(isChanged && {
       people: crew.length,
-      crew: manned(crew, seats, isSlowToPluck ? ["pluck"] : []),
+      crew: manned(crew, seats, needsHandsToPluck ? ["pluck"] : []),
     }),
     lots: firstBirds(choices.lots, change.birds),
     startAt: choices.startAt + change.laterMinutes * MINUTE,

@@ -14,6 +14,13 @@ import { birdsOf, type LineDay, type LinePerson } from "#core/processing-line/li
 import type { Station } from "#core/processing-line/line-station.ts";
 import type { Moment } from "#core/processing-line/line-tally.ts";
 
+/** A moment by the clock: one in ten before, as likely earlier as later, and nine in ten before. */
+export interface Chance {
+  readonly oneInTenAt: number;
+  readonly likelyAt: number;
+  readonly nineInTenAt: number;
+}
+
 /** A moment of the line by the clock. */
 export const chanceAt = (originAt: number, moment: Moment | undefined): Chance | undefined =>
   moment && {
@@ -21,13 +28,6 @@ export const chanceAt = (originAt: number, moment: Moment | undefined): Chance |
     likelyAt: Math.round(originAt + moment.p50 * MINUTE),
     nineInTenAt: Math.round(originAt + moment.p90 * MINUTE),
   };
-
-/** A moment by the clock: one in ten before, as likely earlier as later, and nine in ten before. */
-export interface Chance {
-  readonly oneInTenAt: number;
-  readonly likelyAt: number;
-  readonly nineInTenAt: number;
-}
 
 /** How a running day is likely to go on, by the clock, epoch milliseconds. */
 export interface RunForecast {

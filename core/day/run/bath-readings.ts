@@ -9,8 +9,8 @@ export interface WaterReading {
 }
 
 /** What is shown of the bath, and how far back a reading still says how a dip began. */
-export const LATELY = 10 * MINUTE;
-export const STILL_TRUE = MINUTE;
+export const SHOWN_MILLISECONDS = 10 * MINUTE;
+export const READING_HOLDS_MILLISECONDS = MINUTE;
 
 /**
  * Everything that read the bath, in order of time.
@@ -34,9 +34,9 @@ export function neededReadings(
   const dips = scaldLoads(facts).flatMap((load) => load.dips);
   let dip = 0;
   return probe.filter(({ at }) => {
-    if (at > now - LATELY) return true;
+    if (at > now - SHOWN_MILLISECONDS) return true;
     while (dip < dips.length && (dips[dip]!.lift?.at ?? now) < at) dip += 1;
     const next = dips[dip];
-    return next !== undefined && at >= next.into.at - STILL_TRUE;
+    return next !== undefined && at >= next.into.at - READING_HOLDS_MILLISECONDS;
   });
 }

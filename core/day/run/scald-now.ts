@@ -1,5 +1,9 @@
 import { SECOND } from "#core/calendar/milliseconds.ts";
-import { LATELY, STILL_TRUE, type WaterReading } from "#core/day/run/bath-readings.ts";
+import {
+  READING_HOLDS_MILLISECONDS,
+  SHOWN_MILLISECONDS,
+  type WaterReading,
+} from "#core/day/run/bath-readings.ts";
 import { birdsIn, countOf, type DayFact } from "#core/day/run/day-fact.ts";
 import { scaldLoads } from "#core/day/run/scald-loads.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
@@ -81,7 +85,7 @@ export function scaldNow(
   return {
     dip: dip && dipNow(dip, { readings, setting, target, over: ratios.over, now, usual: atSetting(target) }),
     water: readings.findLast(({ at }) => at <= now),
-    lately: readings.filter(({ at }) => at > now - LATELY && at <= now),
+    lately: readings.filter(({ at }) => at > now - SHOWN_MILLISECONDS && at <= now),
     plannedSeconds: atSetting(ours),
     learnedSeconds: atSetting(target),
     answered: birds.length,
@@ -132,7 +136,7 @@ function traceOf(
   readings: readonly WaterReading[],
   { bathCelsius }: ScaldSetting,
 ): BathReading[] {
-  const before = readings.findLast(({ at }) => at <= from && at >= from - STILL_TRUE);
+  const before = readings.findLast(({ at }) => at <= from && at >= from - READING_HOLDS_MILLISECONDS);
   const during = readings.filter(({ at }) => at > from && at <= to);
   const first = before ? [{ seconds: 0, celsius: before.celsius }] : [];
   const trace = [...first, ...during.map(({ at, celsius }) => ({ seconds: (at - from) / SECOND, celsius }))];

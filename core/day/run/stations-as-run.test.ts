@@ -66,12 +66,27 @@ test("feed that was pulled in one pen is off for the lots in it alone", () => {
   expect(feedOffOf([...facts, fact("feed-off", -300)], lot("White", []))).toBe(START - 300 * MINUTE);
 });
 
+test("a breast that is cold clears the birds before it, and not those that come later", () => {
+  const breast = (minute: number, celsius: number) =>
+    fact("carcass-temperature", minute, { number: 1, celsius });
+  const birds = [fact("bird", 30, { number: 1 }), fact("bird", 300, { number: 1 })];
+  const warmSince = (...more: DayFact[]) =>
+    tanksNow(
+      [...birds, ...more].toSorted((one, other) => one.at - other.at),
+      1,
+    )[0]!.warmSince;
+  expect(warmSince(breast(200, 9))).toBe(START + 15 * MINUTE);
+  expect(warmSince(breast(200, 4))).toBe(START + 285 * MINUTE);
+  expect(warmSince(breast(200, 4), breast(290, 6))).toBe(START + 15 * MINUTE);
+  expect(warmSince(breast(400, 3))).toBeUndefined();
+});
+
 test("the hours of a tank's first bird count from its own kill", () => {
   const kills = [0, 4, 8].map((minute) => fact("kill", minute));
   const birds = [fact("bird", 30, { number: 1 }), fact("bird", 36, { number: 2 })];
   const [first, second] = tanksNow([...kills, ...birds], 2);
-  expect(first!.firstKilledAt).toBe(START);
-  expect(second!.firstKilledAt).toBe(START + 4 * MINUTE);
+  expect(first!.warmSince).toBe(START);
+  expect(second!.warmSince).toBe(START + 4 * MINUTE);
   // Where no one tapped at the cones, no less than the line takes.
-  expect(tanksNow(birds, 1)[0]!.firstKilledAt).toBe(START + 15 * MINUTE);
+  expect(tanksNow(birds, 1)[0]!.warmSince).toBe(START + 15 * MINUTE);
 });

@@ -3,13 +3,7 @@ import { birdsIn, type DayFact, type FactKind } from "#core/day/run/day-fact.ts"
 import { pausesOf, workedBetween } from "#core/day/run/run-progress.ts";
 
 /** A post that counts birds as they pass. */
-export const COUNTED_POSTS = [
-  "kill",
-  "dip-in",
-  "plucked",
-  "table",
-  "bird",
-] as const satisfies readonly FactKind[];
+const COUNTED_POSTS = ["kill", "dip-in", "plucked", "table", "bird"] as const satisfies readonly FactKind[];
 export type CountedPost = (typeof COUNTED_POSTS)[number];
 
 /** How a day went at one post, pauses left out. */

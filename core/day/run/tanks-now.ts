@@ -1,4 +1,5 @@
 import { MINUTE } from "#core/calendar/milliseconds.ts";
+import { CHILL } from "#core/chill/chill-constants.ts";
 import { birdsIn, countOf, type DayFact } from "#core/day/run/day-fact.ts";
 
 /** A chill tank as far as it was tapped. */
@@ -9,8 +10,12 @@ export interface Tank {
   readonly bags: number;
   /** When the first of its birds went in. */
   readonly firstBirdAt: number | undefined;
-  /** When that bird was killed: by the taps at the cones, birds coming in the order of the kill; else some minutes before. */
-  readonly firstKilledAt: number | undefined;
+  /**
+   * When the bird that waits longest to be cold was killed: the first that went in after a breast was last measured cold, since
+   * that says nothing of birds that came later. By the taps at the cones, birds coming in the order of the kill; else some
+   * minutes before it went in.
+   */
+  readonly warmSince: number | undefined;
   readonly temperature: TankReading | undefined;
   /** The carcass that was measured last. */
   readonly carcass: TankReading | undefined;
@@ -37,13 +42,14 @@ export function tanksNow(facts: readonly DayFact[], tanks: number): Tank[] {
     const number = index + 1;
     const own = facts.filter((fact) => tankOf(fact) === number);
     const first = own.find(({ kind }) => kind === "bird");
+    const firstWarm = own.find(({ kind, at }) => kind === "bird" && at > coldAtOf(own));
     const ice = own.filter(({ kind }) => kind === "ice");
     return {
       number,
       birds: countOf(own, "bird"),
       bags: ice.reduce((sum, { bags }) => sum + (bags ?? 0), 0),
       firstBirdAt: first?.at,
-      firstKilledAt: first && killOf(first),
+      warmSince: firstWarm && killOf(firstWarm),
       temperature: readingOf(own, "tank-temperature"),
       carcass: readingOf(own, "carcass-temperature"),
     };
@@ -57,6 +63,12 @@ const IN_TANKS: ReadonlySet<DayFact["kind"]> = new Set([
   "carcass-temperature",
 ]);
 const tankOf = ({ kind, number }: DayFact): number => (IN_TANKS.has(kind) ? (number ?? 1) : 0);
+
+/** When a breast was last measured, if it was cold then. */
+function coldAtOf(facts: readonly DayFact[]): number {
+  const last = readingOf(facts, "carcass-temperature");
+  return last && last.celsius <= CHILL.targetCelsius ? last.at : -Infinity;
+}
 
 function readingOf(facts: readonly DayFact[], kind: DayFact["kind"]): TankReading | undefined {
   const last = facts.findLast((fact) => fact.kind === kind);

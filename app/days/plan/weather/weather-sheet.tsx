@@ -3,10 +3,10 @@ import { Link } from "react-router";
 import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { waitingInWords } from "#app/words/weather-words.ts";
+import { startingLaterInWords } from "#app/words/weather-words.ts";
 import { dayNumber } from "#core/calendar/local-day.ts";
 import { HOLDING_LIMIT_CELSIUS, type WeatherOnDay, weatherOnDay } from "#core/day/plan/weather-on-day.ts";
-import { worthWaiting } from "#core/sky/hourly-weather.ts";
+import { startingLater } from "#core/sky/hourly-weather.ts";
 import type { WeatherDay } from "#core/sky/weather-days.ts";
 
 const SOURCE_SENTENCE: Readonly<Record<WeatherDay["source"], string>> = {
@@ -39,7 +39,7 @@ export function WeatherSheet() {
   });
   const left = weather.lightLeftMinutes;
   const { line } = planned.plan;
-  const hours = worthWaiting(around.hours, planned.choices.startAt, line.nineInTenAt.value);
+  const hours = startingLater(around.hours, planned.choices.startAt, line.nineInTenAt.value);
   return (
     <Sheet heading="Weather and light" beside={sourceWords(day)}>
       <dl className="grid grid-cols-2 gap-x-4 sm:grid-cols-4">
@@ -48,7 +48,7 @@ export function WeatherSheet() {
         <Pair name="Last bird">{show.air(weather.atLikelyEnd)}</Pair>
         <Pair name="Warmest">{show.air(day.highCelsius)}</Pair>
       </dl>
-      {hours && <p className="py-1">{waitingInWords(hours, show)}</p>}
+      {hours && <p className="py-1">{startingLaterInWords(hours, show)}</p>}
       <Warnings weather={weather} isRainExpected={planned.choices.isRainExpected} />
       <p className="pb-1 text-sm text-soft">
         {left !== undefined &&

@@ -10,7 +10,7 @@ import { type ChangeOfPlan, changedChoices } from "#core/day/forecast/changed-ch
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import { sunOfDay } from "#core/sky/farm-sky.ts";
-import { worthWaiting } from "#core/sky/hourly-weather.ts";
+import { startingLater } from "#core/sky/hourly-weather.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
@@ -32,7 +32,7 @@ function limitOf({ file }: FarmContext, farm: Farm, { processedOn }: ProcessingD
 export type Fields = Readonly<Record<string, string | readonly string[]>>;
 
 /** What was ticked and typed, as fields that are shown again; before anything was, the day as it is planned. */
-export function askedFields(day: ProcessingDay, asked: URLSearchParams | FormData): Fields {
+function askedFields(day: ProcessingDay, asked: URLSearchParams | FormData): Fields {
   const fields = fieldsOf(asked);
   return asked.has("pluckBy")
     ? fields
@@ -88,7 +88,7 @@ export async function changeReading(
   return {
     fields,
     faults,
-    weather: until && worthWaiting(forecastHours(here, farm, day.processedOn), start, until),
+    weather: until && startingLater(forecastHours(here, farm, day.processedOn), start, until),
     seats: seats.map(({ name }) => name),
     others: basis.helpers
       .filter(({ id }) => !seats.some(({ personId }) => personId === id))

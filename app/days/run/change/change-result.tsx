@@ -2,7 +2,7 @@ import { Form } from "react-router";
 import type { ChangeReading, Limit } from "#app/days/run/change/change-reading.server.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
-import { waitingInWords } from "#app/words/weather-words.ts";
+import { startingLaterInWords } from "#app/words/weather-words.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
 import type { Chance } from "#core/day/forecast/run-forecast.ts";
 
@@ -27,7 +27,9 @@ export function ChangeResult({ reading, day, splitOn, entryId }: ChangeResultPro
   const left = planned - birds;
   return (
     <section aria-label="How the day would go" aria-live="polite" className="grid gap-3">
-      {reading.weather && <p className="yard-note px-3 py-2">{waitingInWords(reading.weather, show)}</p>}
+      {reading.weather && (
+        <p className="yard-note px-3 py-2">{startingLaterInWords(reading.weather, show)}</p>
+      )}
       <div className="yard-card grid gap-2 rounded-sheet p-4">
         <Finish now={asChanged.lastInChill} before={asPlanned.lastInChill} />
         {asChanged.allDone && (
@@ -86,6 +88,14 @@ function Finish({ now, before }: { now: Chance | undefined; before: Chance | und
   );
 }
 
+/** Fields as an address has them: a refusal shows again what was ticked and typed. */
+function addressOf(fields: ChangeReading["fields"]): URLSearchParams {
+  const pairs = Object.entries(fields).flatMap(([name, value]) =>
+    [value].flat().map((one) => [name, String(one)]),
+  );
+  return new URLSearchParams(pairs);
+}
+
 /** The new plan is taken as it is, with fewer birds, or with the others on another day. */
 function Accept({ reading, day, splitOn, entryId, left }: ChangeResultProps & { left: number }) {
   const { fields, asChanged, birds = 0 } = reading;
@@ -106,7 +116,7 @@ function Accept({ reading, day, splitOn, entryId, left }: ChangeResultProps & { 
           </button>
         </Form>
       )}
-      <Form method="post" action={`/days/${day.id}/run/change`} className="grid gap-3">
+      <Form method="post" action={`/days/${day.id}/run/change?${addressOf(fields)}`} className="grid gap-3">
         {hidden({ entryId, seen: String(day.revision) })}
         <button type="submit" name="what" value="accept" className="yard-key yard-do rounded-sheet">
           {left > 0 ? `Use this plan: ${birds} birds today` : "Use this plan"}

@@ -8,7 +8,6 @@ import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
-import { CHILL } from "#core/chill/chill-constants.ts";
 import { meltedAt } from "#core/day/forecast/ice-ahead.ts";
 import { type Tank, tanksNow } from "#core/day/run/tanks-now.ts";
 import type { Route } from "./+types/chill.ts";
@@ -73,9 +72,9 @@ export default function Chill({ loaderData }: Route.ComponentProps) {
 }
 
 /** By when the bird that waits longest in a tank is to be cold through, as is commonly quoted from its kill. */
-function coldByOf({ firstKilledAt, carcass }: Tank, { reading }: Post): number | undefined {
-  if (firstKilledAt === undefined || (carcass && carcass.celsius <= CHILL.targetCelsius)) return undefined;
-  return firstKilledAt + Math.min(...reading.lots.map(({ chillHours }) => chillHours)) * HOUR;
+function coldByOf({ warmSince }: Tank, { reading }: Post): number | undefined {
+  if (warmSince === undefined) return undefined;
+  return warmSince + Math.min(...reading.lots.map(({ chillHours }) => chillHours)) * HOUR;
 }
 
 interface IceOrTankProps {

@@ -1,0 +1,168 @@
+import { dayFields } from "#app/days/plan/choices/day-form.ts";
+import { farmSettings } from "#app/farm/farm-settings.ts";
+import type { Fields } from "#app/recorded-actions-of-tests.ts";
+import { HERE } from "#app/server/farm/here-of-tests.ts";
+
+const WEEK = "2026-09-12";
+
+/** What a form of the page itself would send, read from what its loader gives. */
+const dayForm = () =>
+  dayFields(HERE.file.day(1)!, { timeZone: "America/New_York", unitSystem: "us" }) as Fields;
+const farmForm = () => clean(farmSettings(HERE.file.farm()!));
+const clean = (fields: Record<string, string | undefined>): Fields =>
+  Object.fromEntries(
+    Object.entries(fields).filter((pair): pair is [string, string] => pair[1] !== undefined),
+  );
+
+interface Repeat {
+  readonly route: string;
+  readonly params?: Fields;
+  readonly query?: string;
+  readonly fields: () => Fields;
+  /** Nothing is there yet for it to do: it refuses. */
+  readonly isRefused?: true;
+  /** What is changed in the third sending, which may write once more but never half. */
+  readonly changed?: Fields;
+}
+
+/** Those that write under no id of their own: a second sending finds nothing left to do, or is refused. In order. */
+export const REPEATED: readonly Repeat[] = [
+  {
+    route: "days/plan/new-day.tsx",
+    query: "?batch=1",
+    fields: () => ({
+      ...Object.fromEntries(Object.entries(dayForm()).filter(([name]) => !/^lots\[[12]\]/.test(name))),
+      entryId: "second-day-of-tests",
+      "lots[0].birdCount": "1",
+      processedOn: "2026-09-26",
+    }),
+    changed: { "lots[0].birdCount": "2" },
+  },
+  {
+    route: "days/plan/plan.tsx",
+    params: { dayId: "1" },
+    // Two lots have been added since.
+    query: "?seen=3",
+    fields: () => ({ ...dayForm(), entryId: "plan-of-tests", coneCount: "4" }),
+    changed: { coneCount: "5" },
+  },
+  {
+    route: "days/plan/lots/restore-lot.ts",
+    params: { dayId: "1", lotId: "1" },
+    fields: () => ({}),
+  },
+  {
+    route: "days/plan/lots/join-days.ts",
+    params: { dayId: "1", otherId: "2" },
+    fields: () => ({}),
+    isRefused: true,
+  },
+  {
+    route: "days/plan/lots/split-day.ts",
+    params: { dayId: "1", otherId: "2" },
+    fields: () => ({}),
+    isRefused: true,
+  },
+  {
+    route: "days/plan/tasks/tasks.tsx",
+    params: { dayId: "1" },
+    fields: () => ({ entryId: "tick-of-tests", task: "ice" }),
+    changed: { task: "jugs" },
+  },
+  { isRefused: true, route: "days/plan/file/from-file.tsx", query: "?batch=1", fields: () => ({}) },
+  {
+    route: "freezers/supply.tsx",
+    params: { supplyId: "1" },
+    fields: () => ({ entryId: "bought-of-tests", kind: "bought", amount: "2", movedOn: WEEK }),
+    changed: { amount: "3" },
+  },
+  {
+    route: "farm/farm.tsx",
+    query: "?seen=1",
+    fields: () => ({ ...farmForm(), entryId: "farm-of-tests", name: "High Gate" }),
+    changed: { name: "Low Gate" },
+  },
+  {
+    route: "season/rules/rules.tsx",
+    query: "?seen=0",
+    fields: () => ({ entryId: "rules-of-tests", longestHours: "4" }),
+    changed: { longestHours: "5" },
+  },
+  {
+    isRefused: true,
+    route: "season/people/read-person-calendar.tsx",
+    params: { personId: "1" },
+    fields: () => ({ entryId: "calendar-of-tests" }),
+  },
+  { route: "season/calendar/set-season.ts", fields: () => ({}) },
+  { route: "season/calendar/stop-season.ts", fields: () => ({}) },
+  {
+    isRefused: true,
+    route: "season/calendar/pin-birds.ts",
+    fields: () => ({ entryId: "pin-of-tests", batchId: "1", from: "2026-10-03", to: "2026-10-03" }),
+  },
+  {
+    route: "days/pack/marks.tsx",
+    params: { dayId: "1" },
+    fields: () => ({ entryId: "marks-of-tests", birdNumber: "1", fleshing: "3" }),
+    changed: { fleshing: "4" },
+  },
+  {
+    route: "freezers/take-out.ts",
+    fields: () => ({ entryId: "out-of-tests", carcassId: "1", how: "sold" }),
+    changed: { how: "eaten" },
+  },
+  {
+    route: "days/run/taps/undo.ts",
+    params: { dayId: "1" },
+    fields: () => ({ entryId: "entry-of-days-run-tap-ts", answer: "json" }),
+  },
+  {
+    route: "home/take-back.ts",
+    fields: () => ({ entryId: "entry-of-batches-record-record-cost-tsx", back: "/batches/1" }),
+  },
+  {
+    route: "days/settle/settle.tsx",
+    params: { dayId: "1" },
+    fields: () => ({ entryId: "settle-of-tests", workHours: "12", liveMean: "" }),
+    changed: { workHours: "13" },
+  },
+  { route: "days/settle/reopen.ts", params: { dayId: "1" }, fields: () => ({}) },
+  {
+    route: "days/pack/take-back.ts",
+    params: { dayId: "1" },
+    fields: () => ({ entryId: "entry-of-days-pack-pack-tsx" }),
+  },
+  {
+    route: "days/run/change/change.tsx",
+    params: { dayId: "1" },
+    fields: () => ({
+      entryId: "change-of-tests",
+      pluckBy: "hand",
+      later: "30",
+      birds: "5",
+      seen: String(HERE.file.day(1)!.revision),
+      what: "split",
+      splitOn: "2026-11-28",
+    }),
+    changed: { birds: "4" },
+  },
+  {
+    isRefused: true,
+    route: "days/run/look/take-picture.ts",
+    params: { dayId: "1" },
+    fields: () => ({ entryId: "picture-of-tests", of: "no-look-of-tests", picture: "words" }),
+  },
+  {
+    isRefused: true,
+    route: "days/run/change/undo-change.ts",
+    params: { dayId: "1" },
+    fields: () => ({ entryId: "no-change-of-tests" }),
+  },
+  {
+    isRefused: true,
+    route: "farm/devices/simulate-device.ts",
+    fields: () => ({ device: "bath-probe", deed: "dunk" }),
+  },
+  { isRefused: true, route: "home/nowhere.tsx", fields: () => ({}) },
+];

@@ -41,7 +41,11 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 export async function action({ context, params, request }: Route.ActionArgs) {
   const here = context.get(farmContext);
   const { farm, day } = requireDay(here, params.dayId);
-  const sent = acceptForm(birdsOf(day)).safeParse(fieldsOf(await formFields(request)));
+  const fields = fieldsOf(await formFields(request));
+  // What was fine for the day as it stood then may be no number for it now: that it changed is the thing to say.
+  const isStale = Number(fields.seen) !== day.revision && !here.file.knowsEntry(String(fields.entryId));
+  if (isStale) return refused(REFUSALS["changed-meanwhile"]);
+  const sent = acceptForm(birdsOf(day)).safeParse(fields);
   if (!sent.success)
     return refused(sent.error.issues[0]?.message ?? "This can't be read. Open the page again.");
   const { entryId } = sent.data;

@@ -123,15 +123,17 @@ export function ForecastByHour({
               isNumber: true,
               isOneLine: true,
             },
-            {
-              head: "Off by",
-              cell: ({ chance }) =>
-                chance && lastBirdAt !== undefined
-                  ? show.minutes(Math.round(Math.abs(lastBirdAt - chance.likelyAt) / MINUTE))
-                  : "",
-              isNumber: true,
-              isOneLine: true,
-            },
+            ...(lastBirdAt === undefined
+              ? []
+              : [
+                  {
+                    head: "Off by",
+                    cell: ({ chance }: ForecastAt) =>
+                      chance && show.minutes(Math.round(Math.abs(lastBirdAt - chance.likelyAt) / MINUTE)),
+                    isNumber: true,
+                    isOneLine: true,
+                  },
+                ]),
           ]}
           rows={forecasts}
           keyOf={({ at }) => String(at)}

@@ -117,7 +117,7 @@ test("readings are kept one every ten seconds, and at each change; of a scale wh
 });
 
 test("lines are whole however they arrive, and one without end is cut", async () => {
-  fc.assert(
+  await fc.assert(
     fc.asyncProperty(fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 1 }), async (sizes) => {
       const text = `${readingText({ device: "bath-probe", valueThousandths: 1000, isSteady: true, battery: 1 })}\r\n`;
       const pieces = async function* () {

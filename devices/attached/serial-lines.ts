@@ -7,6 +7,18 @@ export interface SerialPortOfBrowser {
   close(): Promise<void>;
 }
 
+/** What we use of a browser that can talk to what is plugged into it; only a secure page has it. */
+interface SerialOfBrowser {
+  /** Those that were allowed before. */
+  getPorts(): Promise<readonly SerialPortOfBrowser[]>;
+  /** Asks whoever sits there to choose one; rejects where they don't. */
+  requestPort(): Promise<SerialPortOfBrowser>;
+}
+
+/** Undefined where this browser, or this page, can't. @param browser its `navigator` */
+export const serialOf = (browser: object): SerialOfBrowser | undefined =>
+  (browser as { readonly serial?: SerialOfBrowser }).serial;
+
 const BAUD_RATE = 9600;
 
 /**

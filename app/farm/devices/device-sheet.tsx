@@ -32,7 +32,7 @@ export function DeviceSheet({ device, address, status }: DeviceSheetProps) {
           <span className="text-rule">–</span>
         )}
       </p>
-      <p role="status" className="py-2">
+      <p role="status" className="py-2 first-letter:uppercase">
         <strong>{status?.isSimulated ? `Simulated, ${short}` : short}</strong>
         {last && !last.isSteady && ", moving"}
         {status?.battery !== undefined && `, battery ${status.battery} %`}

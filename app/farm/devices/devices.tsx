@@ -50,7 +50,7 @@ export default function Devices({ loaderData, actionData }: Route.ComponentProps
       {addresses.length === 0 && (
         <EmptyPlace heading="No device is attached">
           A probe in the bath makes the scald's countdown follow the water; a scale saves typing weights. Both
-          speak plain text over the farm's network; docs/devices.md says how.
+          speak plain text over the farm's network; the file docs/devices.md says how to build or connect one.
         </EmptyPlace>
       )}
       <div className="grid items-start gap-5 md:grid-cols-2">

@@ -1,12 +1,6 @@
 import { useEffect, useState } from "react";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
-
-interface SerialOfBrowser {
-  getPorts(): Promise<readonly unknown[]>;
-  requestPort(): Promise<unknown>;
-}
-
-const serialOf = (browser: Navigator) => (browser as Navigator & { serial?: SerialOfBrowser }).serial;
+import { serialOf } from "#devices/attached/serial-lines.ts";
 
 /** A probe on this phone's or tablet's own plug. The browser asks once; the scald's post opens it from then on. */
 export function PluggedIn() {

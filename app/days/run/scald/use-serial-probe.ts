@@ -4,12 +4,7 @@ import { SECOND } from "#core/calendar/milliseconds.ts";
 import type { WaterReading } from "#core/day/run/bath-readings.ts";
 import { listenTo } from "#devices/attached/attached-driver.ts";
 import type { DeviceStatus } from "#devices/attached/device-status.ts";
-import { type SerialPortOfBrowser, serialLines } from "#devices/attached/serial-lines.ts";
-
-/** What we use of a browser that can talk to what is plugged into it; only a secure page has it. */
-interface SerialOfBrowser {
-  getPorts(): Promise<readonly SerialPortOfBrowser[]>;
-}
+import { serialLines, serialOf } from "#devices/attached/serial-lines.ts";
 
 interface SerialProbe {
   /** The farm's clock. */
@@ -31,7 +26,7 @@ export function useSerialProbe({ now, onWorthSaying }: SerialProbe) {
   latest.current.onWorthSaying = onWorthSaying;
 
   useEffect(() => {
-    const { serial } = navigator as Navigator & { serial?: SerialOfBrowser };
+    const serial = serialOf(navigator);
     if (!serial) return;
     const left = new AbortController();
     const hear = (next: DeviceStatus) => {

@@ -109,7 +109,7 @@ export const REPEATED: readonly Repeat[] = [
   },
   {
     route: "freezers/take-out.ts",
-    fields: () => ({ entryId: "out-of-tests", carcassId: "1", how: "sold" }),
+    fields: () => ({ entryId: "out-of-tests", packId: "1", how: "sold" }),
     changed: { how: "eaten" },
   },
   {

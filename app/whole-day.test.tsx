@@ -179,15 +179,15 @@ describe("after the day", () => {
   });
 
   test("a bird leaves its freezer once, and is back when that was a mistake", async () => {
-    const { carcassId } = HERE.file.freezers.stored()[0]!;
-    const out = { carcassId: String(carcassId), how: "sold" };
+    const { id } = HERE.file.freezers.stored()[0]!;
+    const out = { packId: String(id), how: "sold" };
     expect(await send(takeOut.action, out)).toMatchObject({ status: 303 });
     expect(open(stores)).toContain("freezer, 8 of 12 spaces filled");
     expect(open(stores)).toMatch(/White 1, bird 1, 4 lb 8 oz: sold Thu, Sep 17/);
     await send(takeOut.action, out);
     expect(HERE.file.freezers.storedCount()).toBe(8);
-    const { entryId } = HERE.file.freezers.lately(1)[0]!;
-    await send(remove.action, { entryId, back: "/freezers" });
+    const { outEntryId } = HERE.file.freezers.lately(1)[0]!;
+    await send(remove.action, { entryId: outEntryId, back: "/freezers" });
     expect(open(stores)).toContain("freezer, 9 of 12 spaces filled");
   });
 

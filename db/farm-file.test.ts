@@ -210,8 +210,8 @@ test("a bird leaves its store once", () => {
   file().pack.recordCarcass(entry(), day, CARCASS);
   const [bird] = file().freezers.stored();
   const out = { outOn: "2026-07-01", how: "sold" } as const;
-  expect(file().freezers.takeOut(entry(), bird!.carcassId, out).recorded).toBe(true);
-  expect(file().freezers.takeOut(entry(), bird!.carcassId, out)).toEqual({
+  expect(file().freezers.takeOut(entry(), [bird!.id], out).recorded).toBe(true);
+  expect(file().freezers.takeOut(entry(), [bird!.id], out)).toEqual({
     recorded: false,
     reason: "not-in-store",
   });
@@ -232,8 +232,8 @@ test("what is stored is what was packed, less condemned, less left, less taken b
   expect(stored()).toEqual([1, 2, 3, 4]);
   const [first, second] = file().freezers.stored();
   const outs = [entry(), entry()];
-  file().freezers.takeOut(outs[0]!, first!.carcassId, { outOn: "2026-07-01", how: "eaten" });
-  file().freezers.takeOut(outs[1]!, second!.carcassId, { outOn: "2026-07-01", how: "sold" });
+  file().freezers.takeOut(outs[0]!, [first!.id], { outOn: "2026-07-01", how: "eaten" });
+  file().freezers.takeOut(outs[1]!, [second!.id], { outOn: "2026-07-01", how: "sold" });
   expect(stored()).toEqual([3, 4]);
   file().removeFact(outs[0]!.entryId, 5);
   expect(stored()).toEqual([1, 3, 4]);

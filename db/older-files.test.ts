@@ -32,10 +32,23 @@ function withLots(tables: Map<string, Row[]>): Map<string, Row[]> {
   const rowOfLot = (table: string, lotId: unknown) => tables.get(table)!.find((row) => row.lot_id === lotId);
   const joined = (table: string, more: (row: Row) => Row | undefined) =>
     [table, tables.get(table)!.map((row) => ({ ...more(row), ...row }))] as const;
+  const currentOf = (packId: unknown) => tables.get("pack_version")!.find((row) => row.pack_id === packId)!;
+  const carcassOf = ({ pack_id, ...row }: Row): Row => ({ ...row, carcass_id: pack_id });
   return new Map([
     ...tables,
     // What happened on a day says more since; it is the same rows.
     ["day_event", tables.get("day_fact")!],
+    // Carcasses became packs under their own numbers.
+    ["carcass", tables.get("pack")!.map((row) => ({ ...currentOf(row.id), ...row }))],
+    ["carcass_out", tables.get("pack_out")!.map(carcassOf)],
+    [
+      "stored_carcass",
+      tables
+        .get("pack_now")!
+        .filter((row) => row.is_stored === 1)
+        .map(carcassOf),
+    ],
+    ["carcass_mark", tables.get("pack_mark")!.map(carcassOf)],
     joined("processing_day", ({ id }) => ofDay(id)),
     joined("kept_plan", ({ day_id }) => rowOfLot("kept_lot", ofDay(day_id).id)),
     joined("day_settlement", ({ day_id }) => rowOfLot("settled_lot", ofDay(day_id).id)),
@@ -50,6 +63,9 @@ function tables(database: Database): Map<string, Row[]> {
     .all();
   return new Map(names.map(({ name }) => [name, database.prepare<[], Row>(`SELECT * FROM "${name}"`).all()]));
 }
+
+const isTakenBack = (of: Map<string, Row[]>, entryId: unknown): boolean =>
+  of.get("entry_taken_back")!.some((row) => row.entry_id === entryId);
 
 describe.each(readdirSync(FOLDER).filter((name) => name.endsWith(".sqlite.gz")))("%s", (name) => {
   const isOlderThanSplit = Number(/(\d+)\.sqlite/.exec(name)![1]) < SPLIT_PINS;
@@ -97,6 +113,20 @@ describe.each(readdirSync(FOLDER).filter((name) => name.endsWith(".sqlite.gz")))
         cutUp: old.cut_up_count,
       });
     }
+  });
+
+  test("has each carcass as a pack of one bird, equal to the milligram", () => {
+    const birds = before.get("carcass")!.filter(({ entry_id }) => !isTakenBack(before, entry_id));
+    const packs = file.days().flatMap(({ id }) => file.pack.packs(id));
+    const total = (rows: readonly (number | undefined)[]) =>
+      rows.reduce<number>((sum, one) => sum + (one ?? 0), 0);
+    expect(birds.length).toBeGreaterThan(20);
+    expect(packs).toHaveLength(birds.length);
+    expect(packs.every(({ pieces, birdNumber }) => pieces === 1 && birdNumber !== undefined)).toBe(true);
+    expect(total(packs.map(({ weightMilligrams }) => weightMilligrams))).toBe(
+      total(birds.map((row) => (row.weight_milligrams as number | null) ?? 0)),
+    );
+    expect(file.freezers.stored()).toHaveLength(before.get("stored_carcass")!.length);
   });
 
   test("has its days with their crews, and its people, as the code reads them", () => {

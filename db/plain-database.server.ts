@@ -9,6 +9,7 @@ const YES_OR_NO: ReadonlySet<string> = new Set([
   "found",
   "isRainExpected",
   "isSkinned",
+  "isStored",
   "isRemoved",
   "isScalderInsulated",
   "isScalderLidded",

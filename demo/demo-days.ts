@@ -12,7 +12,7 @@ import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { DatedChoices, KeptPlan } from "#db/day/day-queries.server.ts";
 import { USUAL_DAY, USUAL_LOT } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
-import type { Remedy } from "#db/freezer/freezer-queries.server.ts";
+import type { WayOut } from "#db/freezer/freezer-queries.server.ts";
 import { asPoundsAndOunces, at, DEMO_ZONE, type entryMaker, must } from "#demo/demo-file.ts";
 import { drawsFrom } from "#demo/draws.ts";
 
@@ -285,8 +285,8 @@ function someLeave(file: FarmFile, entry: MakeEntry, dayId: number, startAt: num
   for (const bird of file.freezers.stored().filter((one) => one.dayId === dayId)) {
     if (draws.uniform() > 0.72) continue;
     const outOn = addDays("2026-07-04", 7 * Math.floor(draws.uniform() * 10));
-    const how: Remedy = bird.purpose === "pets" ? "given" : bird.purpose === "own" ? "eaten" : "sold";
-    must(file.freezers.takeOut(entry(outOn), bird.carcassId, { outOn, how }));
+    const how: WayOut = bird.purpose === "pets" ? "given" : bird.purpose === "own" ? "eaten" : "sold";
+    must(file.freezers.takeOut(entry(outOn), [bird.id], { outOn, how }));
   }
 }
 

@@ -76,5 +76,5 @@ const CHOICES = {
 function settleDay({ file, entry }: Filling, dayId: number, day: string): void {
   must(file.settling.settle(entry(day), dayId, { workMinutes: 2880, live: [] }));
   for (const { id } of file.pack.carcasses(dayId))
-    must(file.freezers.takeOut(entry(day), id, { outOn: addDays(day, 30), how: "sold" }));
+    must(file.freezers.takeOut(entry(day), [id], { outOn: addDays(day, 30), how: "sold" }));
 }

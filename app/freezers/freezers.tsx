@@ -7,7 +7,7 @@ import { ButtonLink, EmptyPlace, Notice, Page, PageHead, Sheet } from "#app/ui/s
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { USE_WORDS } from "#app/words/words.ts";
-import type { StoredBird } from "#db/freezer/freezer-queries.server.ts";
+import type { KnownPack } from "#db/freezer/freezer-queries.server.ts";
 import type { Route } from "./+types/freezers.ts";
 
 export const meta = () => [{ title: "Freezers · Pale Morning" }];
@@ -108,15 +108,15 @@ function Lately({ lately }: Pick<Loaded, "lately">) {
       <ul>
         {lately.map((bird) => (
           <li
-            key={bird.entryId}
+            key={bird.outEntryId}
             className="flex items-baseline justify-between gap-3 border-b border-rule py-1"
           >
             <span>
-              {bird.batchName}, bird {bird.birdNumber}, {show.bird(bird.weightMilligrams)}: {bird.how}{" "}
+              {bird.batchName}, bird {bird.birdNumber}, {show.bird(bird.weightMilligrams ?? 0)}: {bird.how}{" "}
               {show.shortDay(bird.outOn)}
             </span>
             <RemoveButton
-              entryId={bird.entryId}
+              entryId={bird.outEntryId}
               back="/freezers"
               what={`bird ${bird.birdNumber} of ${bird.batchName}`}
             />
@@ -149,7 +149,7 @@ function Fill({ taken, capacity }: { taken: number; capacity: number }) {
 }
 
 /** Birds by the day they were dressed and what they are for. */
-function Birds({ birds, entryId }: { birds: readonly StoredBird[]; entryId: string }) {
+function Birds({ birds, entryId }: { birds: readonly KnownPack[]; entryId: string }) {
   const show = useShow();
   if (birds.length === 0) return <p className="text-soft">Empty.</p>;
   return (
@@ -163,19 +163,19 @@ function Birds({ birds, entryId }: { birds: readonly StoredBird[]; entryId: stri
                 {first.batchName}, {show.shortDay(first.processedOn)}
               </Link>
               : {plural(alike.length, "bird")} {USE_WORDS[first.purpose]},{" "}
-              {show.bulk(sum(alike, (bird) => bird.weightMilligrams))}
+              {show.bulk(sum(alike, (bird) => bird.weightMilligrams ?? 0))}
             </p>
             <Form method="post" action="/freezers/out" className="flex flex-wrap items-end gap-2 pt-1">
               <input type="hidden" name="entryId" value={`${entryId}-${first.dayId}-${first.purpose}`} />
               <label className="grid text-sm text-soft">
                 Remove
                 <select
-                  name="carcassId"
+                  name="packId"
                   className="min-h-12 rounded-sheet border border-soft bg-white px-2 text-base text-ink"
                 >
                   {alike.map((bird) => (
-                    <option key={bird.carcassId} value={bird.carcassId}>
-                      bird {bird.birdNumber}, {show.bird(bird.weightMilligrams)}
+                    <option key={bird.id} value={bird.id}>
+                      bird {bird.birdNumber}, {show.bird(bird.weightMilligrams ?? 0)}
                     </option>
                   ))}
                 </select>

@@ -9,7 +9,7 @@ import type { Route } from "./+types/take-out.ts";
 
 const Out = z.object({
   entryId,
-  carcassId: z
+  packId: z
     .string()
     .regex(/^\d{1,9}$/)
     .transform(Number),
@@ -24,7 +24,7 @@ export async function action({ context, request }: Route.ActionArgs) {
   if (!out.success) throw data("Choose a bird and how it left.", { status: 400 });
   const outcome = here.file.freezers.takeOut(
     { entryId: out.data.entryId, at: here.now() },
-    out.data.carcassId,
+    [out.data.packId],
     {
       outOn: localDayOf(here.now(), farm.timeZone),
       how: out.data.how,

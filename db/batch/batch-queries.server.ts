@@ -79,8 +79,7 @@ const TAKEN_BY_DAYS = `
            THEN coalesce((SELECT bird_count FROM settled_lot
                            WHERE settled_lot.settlement_id = taking.settlement_id AND settled_lot.lot_id = taking.lot_id), 0)
            ELSE max(
-             (SELECT count(*) FROM carcass WHERE carcass.lot_id = taking.lot_id
-               AND carcass.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)),
+             (SELECT count(*) FROM pack_now WHERE pack_now.lot_id = taking.lot_id AND pack_now.bird_number IS NOT NULL),
              max(0, min((SELECT coalesce(sum(coalesce(event.bird_count, 1)), 0) FROM day_fact AS event WHERE event.day_id = taking.day_id AND event.kind = 'bird'
                           AND event.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) - before_count,
                         CASE WHEN is_last THEN 100000 ELSE planned_count END))

@@ -21,9 +21,8 @@ export function joinQueries(database: Database, mostLots: number) {
     SELECT EXISTS (SELECT 1 FROM day_fact WHERE day_id = ? AND kind <> 'note'
                       AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS found`);
   const selectHasBirds = database.prepare<[number], { found: boolean }>(`
-    SELECT EXISTS (SELECT 1 FROM carcass JOIN day_lot AS lot ON lot.id = carcass.lot_id
-                    WHERE lot.came_from_day_id = ?
-                      AND carcass.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS found`);
+    SELECT EXISTS (SELECT 1 FROM pack_now JOIN day_lot AS lot ON lot.id = pack_now.lot_id
+                    WHERE lot.came_from_day_id = ?) AS found`);
   const joinDay = database.prepare<{ dayId: number | undefined; otherId: number }>(
     "UPDATE processing_day SET joined_day_id = @dayId, revision = revision + 1 WHERE id = @otherId",
   );

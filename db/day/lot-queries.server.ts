@@ -41,9 +41,9 @@ const LOT_COLUMNS = `
 export function lotQueries(database: Database) {
   const selectLots = database.prepare<[number], LotRow>(`
     SELECT ${LOT_COLUMNS} FROM day_lot WHERE day_id = ? AND removed_at IS NULL ORDER BY place`);
-  const selectHasBirds = database.prepare<[number], { found: boolean }>(`
-    SELECT EXISTS (SELECT 1 FROM carcass WHERE lot_id = ?
-                      AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS found`);
+  const selectHasBirds = database.prepare<[number], { found: boolean }>(
+    "SELECT EXISTS (SELECT 1 FROM pack_now WHERE lot_id = ?) AS found",
+  );
   const insertLot = database.prepare<Omit<LotRow, "id"> & { dayId: number; place: number }>(`
     INSERT INTO day_lot (day_id, place, batch_id, owner_id, bird_count, cut_up_count, which_birds, scald_school,
                          scald_millicelsius, withdrawal_school, keeps_giblets, keeps_feet, pens, removed_at)

@@ -18,16 +18,17 @@ export function markQueries(database: Database) {
   const entries = entryQueries(database);
   const removed = "(SELECT entry_id FROM entry_taken_back)";
   const selectMarks = database.prepare<[number], CarcassMark>(`
-    SELECT mark.entry_id AS entryId, carcass.bird_number AS birdNumber,
+    SELECT mark.entry_id AS entryId, now.bird_number AS birdNumber,
            frame_width_millimeters AS frameWidthMillimeters, keel_millimeters AS keelMillimeters, fleshing, legs, note
-      FROM carcass_mark AS mark JOIN carcass ON carcass.id = mark.carcass_id
-     WHERE carcass.day_id = ? AND mark.entry_id NOT IN ${removed} AND carcass.entry_id NOT IN ${removed}
-     ORDER BY carcass.bird_number, mark.id`);
-  const selectCarcass = database.prepare<[number, number], { id: number }>(`
-    SELECT id FROM carcass WHERE day_id = ? AND bird_number = ? AND entry_id NOT IN ${removed}`);
+      FROM pack_mark AS mark JOIN pack_now AS now ON now.pack_id = mark.pack_id
+     WHERE now.day_id = ? AND now.bird_number IS NOT NULL AND mark.entry_id NOT IN ${removed}
+     ORDER BY now.bird_number, mark.id`);
+  const selectCarcass = database.prepare<[number, number], { packId: number }>(
+    "SELECT pack_id AS packId FROM pack_now WHERE day_id = ? AND bird_number = ?",
+  );
   const insertMark = database.prepare(`
-    INSERT INTO carcass_mark (entry_id, carcass_id, frame_width_millimeters, keel_millimeters, fleshing, legs, note)
-    VALUES (@entryId, @carcassId, @frameWidthMillimeters, @keelMillimeters, @fleshing, @legs, @note)`);
+    INSERT INTO pack_mark (entry_id, pack_id, frame_width_millimeters, keel_millimeters, fleshing, legs, note)
+    VALUES (@entryId, @packId, @frameWidthMillimeters, @keelMillimeters, @fleshing, @legs, @note)`);
 
   return {
     /** Marks of a day's birds, by bird. */
@@ -40,7 +41,7 @@ export function markQueries(database: Database) {
       entries.once(entry, ["mark", dayId, birdNumber, mark], () => {
         const carcass = selectCarcass.get(dayId, birdNumber);
         if (!carcass) return "no-such-bird";
-        insertMark.run({ entryId: entry.entryId, carcassId: carcass.id, ...mark });
+        insertMark.run({ entryId: entry.entryId, packId: carcass.packId, ...mark });
         return undefined;
       }),
   };

@@ -63,7 +63,8 @@ export function settleQueries(database: Database) {
     INSERT INTO settled_lot (settlement_id, lot_id, bird_count, live_mean_milligrams)
     VALUES (@settlementId, @lotId, @birdCount, @liveMeanMilligrams)`);
   const selectDressed = database.prepare<[number], { dressedCount: number }>(`
-    SELECT count(*) AS dressedCount FROM carcass WHERE day_id = ? AND purpose <> 'condemned' AND ${current}`);
+    SELECT count(*) AS dressedCount FROM pack_now
+     WHERE day_id = ? AND bird_number IS NOT NULL AND purpose <> 'condemned'`);
   const { takenOn } = batchQueries(database);
   const { lots } = lotQueries(database);
 

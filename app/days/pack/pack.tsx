@@ -18,8 +18,8 @@ import { USE_WORDS } from "#app/words/words.ts";
 import { lotOfBird } from "#core/day/run/lot-of-bird.ts";
 import { packTally } from "#core/packing/pack-tally.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
-import type { Carcass } from "#db/day/pack-queries.server.ts";
 import type { StoragePlace } from "#db/farm/farm-queries.server.ts";
+import type { Carcass } from "#db/pack/pack-row.server.ts";
 import type { Route } from "./+types/pack.ts";
 
 export const meta = () => [{ title: "Pack · Pale Morning" }];
@@ -84,6 +84,8 @@ export async function action({ context, request, params }: Route.ActionArgs) {
     },
     "day-settled": { "": "This day is settled and locked. Reopen it under Settle first" },
     "lot-unknown": { lotId: "That lot was taken off this day. Choose another" },
+    "pack-unknown": { "": "That pack was removed. Reload the page" },
+    "product-unknown": { "": "That product was removed. Choose another" },
     "place-unknown": { placeId: "That place was removed. Choose another" },
   });
   return faults ? sent.refuse(faults) : redirect(`/days/${day.id}/pack`, 303);

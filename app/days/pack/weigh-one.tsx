@@ -11,7 +11,7 @@ import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useHotkeys } from "#app/ui/use-hotkeys.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
-import type { Carcass } from "#db/day/pack-queries.server.ts";
+import type { Carcass } from "#db/pack/pack-row.server.ts";
 import type { Route } from "./+types/pack.ts";
 
 type Loaded = Route.ComponentProps["loaderData"];

@@ -1,6 +1,6 @@
 import { plural, type Show } from "#app/words/show.ts";
 import type { PackTally } from "#core/packing/pack-tally.ts";
-import type { Carcass } from "#db/day/pack-queries.server.ts";
+import type { Carcass } from "#db/pack/pack-row.server.ts";
 
 /** Weights of the birds that are not condemned, in the order they came. */
 export const dressedWeights = (carcasses: readonly Carcass[]): number[] =>

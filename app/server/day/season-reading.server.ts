@@ -146,7 +146,7 @@ export function seasonTerms(
     return cents === undefined ? { isFirm: true } : { isFirm: false, cents };
   };
   const leaving =
-    here.file.freezers.outBetween(addDays(today, -WEEKS_LOOKED_BACK * 7), today) / WEEKS_LOOKED_BACK;
+    here.file.freezers.birdsOutBetween(addDays(today, -WEEKS_LOOKED_BACK * 7), today) / WEEKS_LOOKED_BACK;
   return {
     wholeCentsPerKilogram: settingOr(setting.wholeCentsPerKilogram, OURS.wholeCentsPerKilogram),
     cutCentsPerKilogram: settingOr(setting.cutCentsPerKilogram, OURS.cutCentsPerKilogram),

@@ -46,6 +46,22 @@ export const RECORDED: readonly Case[] = [
     changed: { birdCount: "3" },
   },
   {
+    route: "freezers/products/add-product.tsx",
+    fields: { name: "Marinated wings", priceCents: "7.50", priceUnit: "pound" },
+    changed: { priceCents: "8" },
+  },
+  {
+    route: "freezers/products/containers.tsx",
+    fields: { name: "Steel bowl", tareMilligrams: "1 2" },
+    changed: { tareMilligrams: "1 3" },
+  },
+  {
+    route: "days/pack/parts/pack-parts.tsx",
+    params: { dayId: "1", productId: "16" },
+    fields: { amount: "0.4", pieces: "2", purpose: "own" },
+    changed: { pieces: "3" },
+  },
+  {
     route: "farm/owners.tsx",
     fields: { name: "The next farm over", kind: "household" },
     changed: { kind: "neighbor" },
@@ -129,7 +145,7 @@ export const RECORDED: readonly Case[] = [
     changed: { birdCount: "13" },
   },
   {
-    route: "freezers/add-place.tsx",
+    route: "freezers/place/add-place.tsx",
     fields: { name: "Barn", kind: "freezer", capacityCount: "40" },
     changed: { capacityCount: "41" },
   },

@@ -108,6 +108,40 @@ export const REPEATED: readonly Repeat[] = [
     changed: { fleshing: "4" },
   },
   {
+    route: "days/pack/correct/correct-pack.tsx",
+    params: { dayId: "1", packId: "2" },
+    fields: () => ({ entryId: "correction-of-tests", birdNumber: "1", weight: "4 2", purpose: "sale" }),
+    changed: { weight: "4 3" },
+  },
+  {
+    route: "freezers/products/product.tsx",
+    params: { productId: "1" },
+    fields: () => ({ entryId: "product-of-tests", priceCents: "5.25", priceUnit: "pound", revision: "1" }),
+    changed: { priceCents: "5.50" },
+  },
+  {
+    route: "freezers/place/edit-place.tsx",
+    params: { placeId: "1" },
+    fields: () => ({ entryId: "edit-place", name: "Barn", kind: "freezer", capacityCount: "20", revision: "1" }),
+    changed: { capacityCount: "21" },
+  },
+  {
+    route: "freezers/place/switch-place.ts",
+    params: { placeId: "1" },
+    fields: () => ({ entryId: "switch-of-tests", setting: "quick-freeze" }),
+    changed: { setting: "freeze" },
+  },
+  {
+    route: "freezers/move.ts",
+    fields: () => ({ entryId: "move-of-tests", packId: "1", placeId: "1" }),
+  },
+  {
+    isRefused: true,
+    route: "freezers/place/remove-place.ts",
+    params: { placeId: "1" },
+    fields: () => ({}),
+  },
+  {
     route: "freezers/take-out.ts",
     fields: () => ({ entryId: "out-of-tests", packId: "1", how: "sold" }),
     changed: { how: "eaten" },

@@ -20,7 +20,7 @@ const addCost = await import("#app/days/settle/add-cost.tsx");
 const reopen = await import("#app/days/settle/reopen.ts");
 const dayCsv = await import("#app/days/settle/day-csv.ts");
 const stores = await import("#app/freezers/freezers.tsx");
-const addPlace = await import("#app/freezers/add-place.tsx");
+const addPlace = await import("#app/freezers/place/add-place.tsx");
 const takeOut = await import("#app/freezers/take-out.ts");
 const remove = await import("#app/home/take-back.ts");
 const books = await import("#app/books/books.tsx");
@@ -109,9 +109,7 @@ describe("on the day", () => {
     // Nine birds of 4 lb 8 oz.
     expect(page).toContain("4 lb 8 oz");
     expect(page).toContain("40.5 lb");
-    expect(open(stores)).toContain(
-      "freezer, 9 of 12 spaces filled room for 3 more White 1, Sat, Sep 19: 9 birds",
-    );
+    expect(open(stores)).toContain("9 of 12 spaces filled, room for 3 more Whole chicken, 9 packs");
     expect(open(days)).toContain("10 birds of White 1 10 weighed so far");
   });
 
@@ -182,13 +180,13 @@ describe("after the day", () => {
     const { id } = HERE.file.freezers.stored()[0]!;
     const out = { packId: String(id), how: "sold" };
     expect(await send(takeOut.action, out)).toMatchObject({ status: 303 });
-    expect(open(stores)).toContain("freezer, 8 of 12 spaces filled");
-    expect(open(stores)).toMatch(/White 1, bird 1, 4 lb 8 oz: sold Thu, Sep 17/);
+    expect(open(stores)).toContain("8 of 12 spaces filled");
+    expect(open(stores)).toMatch(/Whole chicken \w{5}, 4 lb 8 oz: sold Thu, Sep 17/);
     await send(takeOut.action, out);
     expect(HERE.file.freezers.storedCount()).toBe(8);
     const { outEntryId } = HERE.file.freezers.lately(1)[0]!;
     await send(remove.action, { entryId: outEntryId, back: "/freezers" });
-    expect(open(stores)).toContain("freezer, 9 of 12 spaces filled");
+    expect(open(stores)).toContain("9 of 12 spaces filled");
   });
 
   test("opened again, the day takes a mended weight, and every sum follows", async () => {

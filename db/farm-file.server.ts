@@ -17,6 +17,8 @@ import { freezerQueries } from "#db/freezer/freezer-queries.server.ts";
 import { openFile } from "#db/open-file.server.ts";
 import { ownerQueries } from "#db/owner/owner-queries.server.ts";
 import { packQueries } from "#db/pack/pack-queries.server.ts";
+import { productQueries } from "#db/pack/product-queries.server.ts";
+import { placeQueries } from "#db/place/place-queries.server.ts";
 import { peopleQueries } from "#db/season/people-queries.server.ts";
 import { seasonQueries } from "#db/season/season-queries.server.ts";
 import { supplyQueries } from "#db/supply/supply-queries.server.ts";
@@ -28,6 +30,7 @@ export function openFarmFile(path: string) {
   const database = openFile(path);
   return {
     ...farmQueries(database),
+    ...placeQueries(database),
     ...batchQueries(database),
     ...dayQueries(database),
     ...joinQueries(database, MOST_LOTS),
@@ -35,6 +38,7 @@ export function openFarmFile(path: string) {
     changing: changeQueries(database),
     picturing: pictureQueries(database),
     pack: packQueries(database),
+    catalog: productQueries(database),
     marking: markQueries(database),
     tasks: taskQueries(database),
     settling: settleQueries(database),

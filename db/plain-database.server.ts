@@ -7,6 +7,7 @@ const YES_OR_NO: ReadonlySet<string> = new Set([
   "canFreeze",
   "coolsAfter",
   "found",
+  "hasFan",
   "isRainExpected",
   "isSkinned",
   "isStored",

@@ -1,38 +1,30 @@
 import { data, redirect } from "react-router";
 import { z } from "zod";
+import { tickedPacks } from "#app/freezers/ticked.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
-import { formFields } from "#app/server/submitted.server.ts";
-import { entryId } from "#app/ui/read/read-field.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { WAYS_OUT } from "#db/freezer/freezer-queries.server.ts";
 import type { Route } from "./+types/take-out.ts";
 
-const Out = z.object({
-  entryId,
-  packId: z
-    .string()
-    .regex(/^\d{1,9}$/)
-    .transform(Number),
-  how: z.enum(WAYS_OUT),
-});
+const HowOut = z.enum(WAYS_OUT);
 
-/** One bird leaves the fridge or freezer today. */
+/** The ticked packs leave the refrigerator or freezer today. */
 export async function action({ context, request }: Route.ActionArgs) {
   const here = context.get(farmContext);
   const farm = requireFarm(here);
-  const out = Out.safeParse(Object.fromEntries(await formFields(request)));
-  if (!out.success) throw data("Choose a bird and how it left.", { status: 400 });
-  const outcome = here.file.freezers.takeOut(
-    { entryId: out.data.entryId, at: here.now() },
-    [out.data.packId],
-    {
-      outOn: localDayOf(here.now(), farm.timeZone),
-      how: out.data.how,
-    },
-  );
+  const { fields, entryId, packIds, back } = await tickedPacks(request);
+  const how = HowOut.safeParse(fields.get("how"));
+  if (!how.success) throw data("Choose how the packs left: sold, eaten, given, or spoiled.", { status: 400 });
+  const outcome = here.file.freezers.takeOut({ entryId, at: here.now() }, packIds, {
+    outOn: localDayOf(here.now(), farm.timeZone),
+    how: how.data,
+  });
   if (!outcome.recorded)
-    throw data("That bird was already removed, or this page was already sent. Reload the page.", {
-      status: 409,
-    });
-  return redirect("/freezers", 303);
+    throw data(
+      "One of those packs was already taken out. Nothing was changed. Go back and reload the page.",
+      {
+        status: 409,
+      },
+    );
+  return redirect(back, 303);
 }

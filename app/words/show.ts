@@ -76,6 +76,11 @@ export function showFor({ unitSystem, currency, timeZone, locale }: Reading) {
     const pounds = (grams * 1000) / MILLIGRAMS_PER_POUND;
     return pounds < 1 ? `${trimmed(pounds * 16, 1)} oz` : `${trimmed(pounds, 1)} lb`;
   };
+  const filled = (milliliters: number) => {
+    const quarts = (milliliters * 4) / MILLILITERS_PER_GALLON;
+    if (isUs) return quarts >= 0.995 ? `${trimmed(quarts, 2)} qt` : smallVolume(milliliters);
+    return milliliters >= 1000 ? `${trimmed(milliliters / 1000, 2)} l` : smallVolume(milliliters);
+  };
   const volume = (liters: number) =>
     isUs ? `${trimmed((liters * 1000) / MILLILITERS_PER_GALLON, 1)} gal` : `${trimmed(liters, 1)} l`;
   const money = (cents: number) => formats.money(cents, currency);
@@ -148,6 +153,8 @@ export function showFor({ unitSystem, currency, timeZone, locale }: Reading) {
     /** Of wind, from km/h. */
     windSpeed,
     volume,
+    /** What was filled into one pack: quarts from one on, or liters. */
+    filled,
     money,
     moneyPerWeight,
     minutes,

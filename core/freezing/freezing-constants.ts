@@ -19,6 +19,8 @@ export const AIR_COEFFICIENT: Readonly<Record<AirKind, number>> = { still: 6, mo
 /** What a household freezer can take away beyond its own losses, W, 40 to 220. Choice. See docs/sources.md#freezing. */
 export const SPARE_WATTS = 90;
 export const FREEZER_CELSIUS = -18;
+/** Air of a freezer whose compressor runs all the time. Choice. See docs/sources.md#freezing. */
+export const QUICK_FREEZE_CELSIUS = -25;
 /** Packs come out of the refrigerator. */
 export const PACK_START_CELSIUS = 3;
 

@@ -95,16 +95,6 @@ export interface KitRow {
   readonly lifeBirds: number | undefined;
 }
 
-export interface StoragePlace {
-  readonly id: number;
-  readonly entryId: string;
-  readonly name: string;
-  readonly kind: "fridge" | "freezer";
-  readonly capacityCount: number;
-  /** A fridge that can be turned down to freeze: it rests birds or freezes them, never both. */
-  readonly canFreeze: boolean;
-}
-
 /** Prepares every statement of the farm once; call it once per connection. */
 export function farmQueries(database: Database) {
   const entries = entryQueries(database);
@@ -127,13 +117,6 @@ export function farmQueries(database: Database) {
   const insertKit = database.prepare<KitRow>(`
     INSERT INTO kit_item (entry_id, name, price_cents, life_years, life_birds)
     VALUES (@entryId, @name, @priceCents, @lifeYears, @lifeBirds)`);
-  const selectPlaces = database.prepare<[], StoragePlace>(`
-    SELECT id, entry_id AS entryId, name, kind, capacity_count AS capacityCount, can_freeze AS canFreeze
-      FROM storage_place
-     WHERE entry_id NOT IN (SELECT entry_id FROM entry_taken_back) ORDER BY id`);
-  const insertPlace = database.prepare<Omit<StoragePlace, "id">>(`
-    INSERT INTO storage_place (entry_id, name, kind, capacity_count, can_freeze)
-    VALUES (@entryId, @name, @kind, @capacityCount, @canFreeze)`);
 
   return {
     /** The farm, or undefined in a new file. */
@@ -154,14 +137,6 @@ export function farmQueries(database: Database) {
     addKit: (entry: Entry, item: Omit<KitRow, "entryId">): Recorded =>
       entries.once(entry, ["kit", item], () => {
         insertKit.run({ entryId: entry.entryId, ...item });
-        return undefined;
-      }),
-
-    places: (): StoragePlace[] => selectPlaces.all(),
-    addPlace: (entry: Entry, place: Omit<StoragePlace, "id" | "entryId">): Recorded<"name-taken"> =>
-      entries.once(entry, ["place", place], () => {
-        if (selectPlaces.all().some((current) => current.name === place.name)) return "name-taken";
-        insertPlace.run({ entryId: entry.entryId, ...place });
         return undefined;
       }),
   };

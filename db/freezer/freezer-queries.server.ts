@@ -1,4 +1,5 @@
 import type { Database } from "better-sqlite3";
+import type { CarcassUse } from "#core/packing/pack-tally.ts";
 import type { ProductKindName } from "#core/packing/product-kinds.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 import { PACK_COLUMNS, type Pack } from "#db/pack/pack-row.server.ts";
@@ -21,8 +22,35 @@ export interface PackOut extends KnownPack {
   readonly how: WayOut;
 }
 
+/** Packs of one product, lot and use that lie in one place. */
+export interface PacksAlike {
+  readonly placeId: number | undefined;
+  readonly productId: number;
+  readonly productKind: ProductKindName;
+  readonly productName: string;
+  readonly keepsMonths: number | undefined;
+  readonly lotId: number;
+  readonly batchName: string;
+  readonly dayId: number;
+  readonly processedOn: string;
+  readonly purpose: CarcassUse;
+  readonly packs: number;
+  readonly birds: number;
+  readonly milligrams: number;
+  readonly oldestAt: number;
+}
+
+/** A pack that lies somewhere, and when it came there. */
+export interface StoredPack extends KnownPack {
+  readonly cameAt: number;
+}
+
 const KNOWN = `${PACK_COLUMNS}, day.processed_on AS processedOn, batch.name AS batchName,
   product.kind AS productKind, product.name AS productName`;
+const CAME_AT = `
+  coalesce((SELECT max(move.moved_at) FROM pack_move AS move
+             WHERE move.pack_id = now.pack_id AND move.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)),
+           now.packed_at) AS cameAt`;
 const WITH_NAMES = `
   JOIN product ON product.id = now.product_id
   JOIN processing_day AS day ON day.id = now.day_id
@@ -55,7 +83,66 @@ export function freezerQueries(database: Database) {
     "INSERT INTO pack_out (entry_id, pack_id, out_on, how) VALUES (@entryId, @packId, @outOn, @how)",
   );
 
+  const selectAlike = database.prepare<[], PacksAlike>(`
+    WITH alike AS (
+      SELECT place_id, product_id, lot_id, purpose, count(*) AS packs, count(bird_number) AS birds,
+             sum(coalesce(weight_milligrams, volume_milliliters * 1000)) AS milligrams, min(packed_at) AS oldest_at
+        FROM pack_now WHERE is_stored = 1 GROUP BY place_id, product_id, lot_id, purpose)
+    SELECT alike.place_id AS placeId, alike.product_id AS productId, product.kind AS productKind,
+           product.name AS productName, product.keeps_months AS keepsMonths, alike.lot_id AS lotId, batch.name AS batchName,
+           day.id AS dayId, day.processed_on AS processedOn, alike.purpose, alike.packs, alike.birds, alike.milligrams,
+           alike.oldest_at AS oldestAt
+      FROM alike
+      JOIN product ON product.id = alike.product_id
+      JOIN day_lot AS lot ON lot.id = alike.lot_id
+      JOIN processing_day AS day ON day.id = lot.day_id
+      JOIN batch ON batch.id = lot.batch_id
+     ORDER BY alike.oldest_at`);
+  const selectOfPlace = database.prepare<[number], StoredPack>(`
+    SELECT ${KNOWN}, ${CAME_AT} FROM pack_now AS now ${WITH_NAMES}
+     WHERE now.is_stored = 1 AND now.place_id = ? ORDER BY now.packed_at, now.pack_id`);
+  const selectNowhere = database.prepare<[], StoredPack>(`
+    SELECT ${KNOWN}, ${CAME_AT} FROM pack_now AS now ${WITH_NAMES}
+     WHERE now.is_stored = 1
+       AND (now.place_id IS NULL
+            OR now.place_id IN (SELECT id FROM storage_place WHERE entry_id IN ${removed}))
+     ORDER BY now.packed_at, now.pack_id`);
+  const selectUnfrozen = database.prepare<[string], KnownPack>(`
+    SELECT ${KNOWN} FROM pack_now AS now ${WITH_NAMES}
+     WHERE now.is_stored = 1
+       AND (now.place_id IS NULL OR now.place_id NOT IN (SELECT value FROM json_each(?)))
+     ORDER BY now.packed_at, now.pack_id`);
+  const insertMove = database.prepare<{ entryId: string; packId: number; placeId: number; movedAt: number }>(
+    "INSERT INTO pack_move (entry_id, pack_id, place_id, moved_at) VALUES (@entryId, @packId, @placeId, @movedAt)",
+  );
+  const selectPlace = database.prepare<[number], { id: number }>(
+    `SELECT id FROM storage_place WHERE id = ? AND entry_id NOT IN ${removed}`,
+  );
+
   return {
+    /** What is stored, packs that are alike together. A liter is as good as a kilogram here. */
+    alike: (): PacksAlike[] => selectAlike.all(),
+    /** Packs of a place, the oldest first. */
+    inPlace: (placeId: number): StoredPack[] => selectOfPlace.all(placeId),
+    /** Packs that lie in none of the places that freeze, the oldest first. */
+    unfrozen: (freezingPlaces: readonly number[]): KnownPack[] =>
+      selectUnfrozen.all(JSON.stringify(freezingPlaces)),
+    /** Packs of which nobody has said where they are. */
+    nowhere: (): StoredPack[] => selectNowhere.all(),
+    /** Carries packs to another place, all or none. */
+    move: (
+      entry: Entry,
+      packIds: readonly number[],
+      placeId: number,
+    ): Recorded<"not-in-store" | "place-unknown"> =>
+      entries.once(entry, ["pack-move", packIds, placeId], () => {
+        if (!selectPlace.get(placeId)) return "place-unknown";
+        for (const packId of packIds) {
+          if (!selectIsStored.get(packId)!.stored) return "not-in-store";
+          insertMove.run({ entryId: entry.entryId, packId, placeId, movedAt: entry.at });
+        }
+        return undefined;
+      }),
     stored: (): KnownPack[] => selectStored.all(),
     /** Birds that lie whole. */
     storedCount: (): number => selectStoredCount.get()!.birds,

@@ -29,6 +29,14 @@ INSERT INTO product (id, kind) VALUES
   (20, 'feet-peeled'), (21, 'feet-dried'), (22, 'heart-dried'), (23, 'gizzard-dried'), (24, 'picked-meat'), (25, 'broth'),
   (26, 'canned-jar'), (27, 'rendered-fat'), (28, 'pet-food');
 
+-- What a pack is weighed in, and what that weighs empty.
+CREATE TABLE container (
+  id              INTEGER PRIMARY KEY,
+  entry_id        TEXT    NOT NULL UNIQUE REFERENCES entry (id),
+  name            TEXT    NOT NULL CHECK (length(name) BETWEEN 1 AND 60),
+  tare_milligrams INTEGER NOT NULL CHECK (tare_milligrams BETWEEN 1 AND 20000000)
+) STRICT;
+
 -- A pack is a thing made on a day from the birds of a day. Its number is also on its label. A whole bird is a pack of one carcass.
 CREATE TABLE pack (
   id        INTEGER PRIMARY KEY,

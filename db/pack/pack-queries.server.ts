@@ -1,7 +1,13 @@
 import type { Database } from "better-sqlite3";
 import { settledCheck } from "#db/day/settled.server.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
-import { type Carcass, PACK_COLUMNS, type Pack, type PackFacts } from "#db/pack/pack-row.server.ts";
+import {
+  type Carcass,
+  PACK_COLUMNS,
+  type Pack,
+  type PackFacts,
+  type PackVersion,
+} from "#db/pack/pack-row.server.ts";
 
 export type PackRefusal =
   | "bird-already-packed"
@@ -53,6 +59,15 @@ export function packQueries(database: Database) {
                               tare_milligrams, volume_milliliters, as_typed, reason, place_id, packed_by, price_cents, price_unit)
     VALUES (@entryId, @packId, @productId, @lotId, @birdNumber, @pieces, @purpose, @weightMilligrams,
             @tareMilligrams, @volumeMilliliters, @asTyped, @reason, @placeId, @packedBy, @priceCents, @priceUnit)`);
+  const insertMove = database.prepare<{ entryId: string; packId: number; placeId: number; movedAt: number }>(
+    "INSERT INTO pack_move (entry_id, pack_id, place_id, moved_at) VALUES (@entryId, @packId, @placeId, @movedAt)",
+  );
+  const selectVersions = database.prepare<[number], PackVersion>(`
+    SELECT version.entry_id AS entryId, entry.at, version.weight_milligrams AS weightMilligrams,
+           version.volume_milliliters AS volumeMilliliters
+      FROM pack_version AS version JOIN entry ON entry.id = version.entry_id
+     WHERE version.pack_id = ? AND version.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)
+     ORDER BY version.id DESC`);
   const whyNot = packRules(database);
 
   const recordPacks = (entry: Entry, dayId: number, packs: readonly PackFacts[]): Recorded<PackRefusal> =>
@@ -73,6 +88,8 @@ export function packQueries(database: Database) {
     carcasses: (dayId: number): Carcass[] => selectCarcasses.all(dayId),
     carcassCount: (dayId: number): number => selectCarcassCount.get(dayId)!.birds,
     pack: (packId: number): Pack | undefined => selectPack.get(packId),
+    /** What was said of a pack and stands, newest first. */
+    versions: (packId: number): PackVersion[] => selectVersions.all(packId),
     /** All of the packs, or none. */
     recordPacks,
     recordCarcass: (entry: Entry, dayId: number, carcass: NewCarcass): Recorded<PackRefusal> =>
@@ -86,6 +103,8 @@ export function packQueries(database: Database) {
         const refusal = whyNot(pack.dayId, facts, packId);
         if (refusal) return refusal;
         insertVersion.run({ ...facts, entryId: entry.entryId, packId });
+        if (facts.placeId !== undefined && facts.placeId !== pack.placeId)
+          insertMove.run({ entryId: entry.entryId, packId, placeId: facts.placeId, movedAt: entry.at });
         return undefined;
       }),
 

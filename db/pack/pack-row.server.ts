@@ -35,6 +35,14 @@ export interface Pack extends PackFacts {
   readonly isStored: boolean;
 }
 
+/** What was said of a pack at one time. */
+export interface PackVersion {
+  readonly entryId: string;
+  readonly at: number;
+  readonly weightMilligrams: number | undefined;
+  readonly volumeMilliliters: number | undefined;
+}
+
 /** A whole bird that was weighed after its rest, whatever became of it. */
 export type Carcass = Pack & { readonly birdNumber: number };
 

@@ -2,9 +2,12 @@ import { Link, redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { DotPlot } from "#app/days/pack/dot-plot.tsx";
 import { packForm } from "#app/days/pack/pack-form.ts";
+import { ProductTabs } from "#app/days/pack/product-tabs.tsx";
 import { WeighOne } from "#app/days/pack/weigh-one.tsx";
 import { dressedWeights, tallySentence } from "#app/days/pack/weights-in-words.ts";
+import { packsByProduct } from "#app/server/day/packs-of-day.server.ts";
 import { progressOf } from "#app/server/day/plan-of-day.server.ts";
+import { roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
 import { attachedDevices } from "#app/server/device/attached-devices.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { type LotOfDay, requireDay } from "#app/server/farm/required.server.ts";
@@ -18,8 +21,8 @@ import { USE_WORDS } from "#app/words/words.ts";
 import { lotOfBird } from "#core/day/run/lot-of-bird.ts";
 import { packTally } from "#core/packing/pack-tally.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
-import type { StoragePlace } from "#db/farm/farm-queries.server.ts";
 import type { Carcass } from "#db/pack/pack-row.server.ts";
+import type { StoragePlace } from "#db/place/place-queries.server.ts";
 import type { Route } from "./+types/pack.ts";
 
 export const meta = () => [{ title: "Pack · Pale Morning" }];
@@ -28,11 +31,7 @@ export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
   const { farm, day, lots } = requireDay(here, params.dayId);
   const carcasses = here.file.pack.carcasses(day.id);
-  const stored = here.file.freezers.stored();
-  const places = here.file.places().map((place) => ({
-    ...place,
-    room: place.capacityCount - stored.filter((bird) => bird.placeId === place.id).length,
-  }));
+  const places = roomOfPlaces(here);
   const tally = packTally(
     carcasses.map(({ purpose, weightMilligrams }) => ({
       use: purpose,
@@ -50,6 +49,9 @@ export function loader({ context, params }: Route.LoaderArgs) {
     nextLotId: lots[lotOfBird(lots, next)]!.id,
     unitSystem: farm.unitSystem,
     carcasses,
+    // The whole bird is the first of them.
+    products: here.file.catalog.products(),
+    counts: packsByProduct(here.file.pack.packs(day.id)),
     places,
     tally,
     next,
@@ -75,9 +77,15 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   const sent = await submitted(here, request, packForm(farm.unitSystem));
   if (!sent.ok) return sent.refusal;
   const { birdNumber, lotId } = sent.value;
+  const { priceCents, priceUnit } = here.file.catalog.products()[0]!;
   // Where nobody says otherwise, birds come lot by lot in the order of the kill.
   const lot = lotId ?? day.lots[lotOfBird(day.lots, birdNumber)]!.id;
-  const outcome = here.file.pack.recordCarcass(sent.entry, day.id, { ...sent.value, lotId: lot });
+  const outcome = here.file.pack.recordCarcass(sent.entry, day.id, {
+    ...sent.value,
+    lotId: lot,
+    priceUnit,
+    priceCents: sent.value.purpose === "sale" ? priceCents : undefined,
+  });
   const faults = faultsOf(outcome, {
     "bird-already-packed": {
       birdNumber: `Bird ${birdNumber} was already weighed. Use another number, or correct the first one`,
@@ -92,7 +100,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
 }
 
 export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
-  const { day, lots, carcasses, places, tally, toGo } = loaderData;
+  const { day, lots, carcasses, places, tally, toGo, products, counts } = loaderData;
   const last = carcasses.at(-1);
   return (
     <Page isWide>
@@ -101,6 +109,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
         processedOn={day.processedOn}
         line={`${batchesInWords(lots)} · ${carcasses.length} weighed, ${toGo} to go`}
       />
+      <ProductTabs dayId={day.id} products={products} packed={counts} currentId={products[0]!.id} />
       <div className="grid gap-5 lg:grid-cols-3">
         <div className="grid content-start gap-5 lg:col-span-2">
           {day.settledEntryId ? (
@@ -166,7 +175,14 @@ function Weights({
 }
 
 const columnsOf = (show: Show, lots: Loaded["lots"]): Column<Carcass>[] => [
-  { head: "Bird", cell: ({ birdNumber }) => birdNumber },
+  {
+    head: "Bird",
+    cell: ({ birdNumber, dayId, id }) => (
+      <Link to={`/days/${dayId}/pack/${id}`} className="underline">
+        {birdNumber}
+      </Link>
+    ),
+  },
   ...(lots.length > 1
     ? [{ head: "Lot", cell: ({ lotId }: Carcass) => lots.find(({ id }) => id === lotId)?.batchName ?? "–" }]
     : []),

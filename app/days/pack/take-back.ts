@@ -12,5 +12,9 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   if (here.file.pack.remove(day.id, String(fields.get("entryId") ?? ""), here.now()) === "day-settled") {
     throw data("This day is settled and locked. Reopen it under Settle first.", { status: 409 });
   }
-  return redirect(`/days/${day.id}/pack`, 303);
+  const corrected = /^\d{1,9}$/.exec(String(fields.get("pack") ?? ""))?.[0];
+  if (corrected) return redirect(`/days/${day.id}/pack/${corrected}`, 303);
+  // A pack of parts goes back to its own product.
+  const product = /^\d{1,9}$/.exec(String(fields.get("back") ?? ""))?.[0];
+  return redirect(`/days/${day.id}/pack${product ? `/parts/${product}` : ""}`, 303);
 }

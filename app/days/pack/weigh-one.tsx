@@ -3,6 +3,8 @@ import { useId, useState } from "react";
 import { Form } from "react-router";
 import { DotPlot } from "#app/days/pack/dot-plot.tsx";
 import { packForm } from "#app/days/pack/pack-form.ts";
+import { placeOptions } from "#app/days/pack/place-options.ts";
+import { PURPOSES } from "#app/days/pack/purposes.ts";
 import { dressedWeights, tallySentence } from "#app/days/pack/weights-in-words.ts";
 import { FromScale } from "#app/ui/device/from-scale.tsx";
 import { FarmForm } from "#app/ui/farm-form.tsx";
@@ -20,14 +22,6 @@ interface WeighOneProps {
   refusal: Route.ComponentProps["actionData"];
   last: Carcass | undefined;
 }
-
-const PURPOSES = [
-  { value: "sale", label: "For sale" },
-  { value: "own", label: "Home use" },
-  { value: "cut", label: "Cut up" },
-  { value: "pets", label: "Pets" },
-  { value: "condemned", label: "Condemned", line: "give a reason" },
-] as const;
 
 const REASON_HINT = "Yellow fluid, sores, smell";
 const WEIGHT_HINT = {
@@ -84,7 +78,7 @@ export function WeighOne(props: Loaded & WeighOneProps) {
           <>
             <Understood milligrams={understood} {...props} />
             <TextField field={fields.weight} label="Weight" hint={WEIGHT_HINT[unitSystem]} autoFocus />
-            <FromScale field={fields.weight.name} devices={devices} />
+            <FromScale field={fields.weight.name} devices={devices} isAutomatic />
             <ChoiceField field={fields.purpose} label="Use" options={PURPOSES} />
             <div className="only-condemned">
               <TextField field={fields.reason} label="Reason, if condemned" hint={REASON_HINT} />
@@ -137,14 +131,6 @@ function UndoForm({ id, dayId, entryId }: { id: string; dayId: number; entryId: 
     </Form>
   );
 }
-
-const placeOptions = (places: Loaded["places"]) => [
-  { value: "", label: "not chosen" },
-  ...places.map((place) => ({
-    value: String(place.id),
-    label: `${place.name}, room for ${Math.max(0, place.room)}`,
-  })),
-];
 
 /** The weight as it was understood, large enough to be read from the scale, among the weights of the day. */
 function Understood({

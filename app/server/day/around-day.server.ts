@@ -1,3 +1,4 @@
+import { roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
 import { seasonTerms } from "#app/server/day/season-reading.server.ts";
 import { forecastDays, forecastHours } from "#app/server/device/weather.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
@@ -47,15 +48,13 @@ export function aroundDay(
   // All rest for as long as those that need it longest.
   const restDaysOf = (of: readonly Batch[]) =>
     terms.restDays ?? Math.max(...of.map(({ kind }) => REST_DAYS[kind]));
-  const stored = file.freezers.stored();
   return {
-    places: file
-      .places()
+    places: roomOfPlaces(here)
       .filter(({ kind }) => kind === "fridge")
-      .map(({ id, name, capacityCount, canFreeze }) => ({
+      .map(({ name, capacityCount, canFreeze, taken }) => ({
         name,
         capacity: capacityCount,
-        stored: stored.filter(({ placeId }) => placeId === id).length,
+        stored: taken,
         canFreeze,
       })),
     others: file

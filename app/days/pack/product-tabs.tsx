@@ -1,0 +1,82 @@
+import { Link } from "react-router";
+import { productName } from "#app/words/product-words.ts";
+import { PRODUCT_KINDS, type ProductKind } from "#core/packing/product-kinds.ts";
+import type { Product } from "#db/pack/product-queries.server.ts";
+
+interface ProductTabsProps {
+  dayId: number;
+  products: readonly Product[];
+  /** Packs that the day has of each product, by its id. */
+  packed: Readonly<Record<number, number>>;
+  currentId: number;
+}
+
+const GROUP_WORDS: Readonly<Record<ProductKind["group"], string>> = {
+  whole: "Whole",
+  cut: "Cut up",
+  giblets: "Giblets and necks",
+  feet: "Feet",
+  frames: "From frames",
+  other: "Other",
+};
+
+/** What is packed now: the products that this day has, and the others one tap further. It stays until it is changed. */
+export function ProductTabs({ dayId, products, packed, currentId }: ProductTabsProps) {
+  const isInUse = ({ id, kind }: Product) =>
+    kind === "whole-bird" || id === currentId || (packed[id] ?? 0) > 0;
+  const groups = Object.keys(GROUP_WORDS) as (keyof typeof GROUP_WORDS)[];
+  return (
+    <nav aria-label="Product" className="grid gap-2 print:hidden">
+      <ul className="flex flex-wrap gap-2">
+        {products.filter(isInUse).map((product) => (
+          <li key={product.id}>
+            <ProductLink {...{ dayId, product, currentId }} count={packed[product.id] ?? 0} />
+          </li>
+        ))}
+      </ul>
+      <details>
+        <summary className="min-h-12 content-center text-soft underline">Pack something else</summary>
+        <div className="grid gap-3 py-2">
+          {groups.map((name) => {
+            const ofGroup = products.filter(
+              (product) => PRODUCT_KINDS[product.kind].group === name && product.kind !== "cut-up-bird",
+            );
+            if (ofGroup.length === 0) return null;
+            return (
+              <div key={name}>
+                <h3 className="pb-1 text-sm font-semibold">{GROUP_WORDS[name]}</h3>
+                <ul className="flex flex-wrap gap-2">
+                  {ofGroup.map((product) => (
+                    <li key={product.id}>
+                      <ProductLink {...{ dayId, product, currentId }} count={packed[product.id] ?? 0} />
+                    </li>
+                  ))}
+                </ul>
+              </div>
+            );
+          })}
+        </div>
+      </details>
+    </nav>
+  );
+}
+
+interface ProductLinkProps {
+  dayId: number;
+  product: Product;
+  count: number;
+  currentId: number;
+}
+
+function ProductLink({ dayId, product, count, currentId }: ProductLinkProps) {
+  return (
+    <Link
+      to={product.kind === "whole-bird" ? `/days/${dayId}/pack` : `/days/${dayId}/pack/parts/${product.id}`}
+      aria-current={product.id === currentId ? "page" : undefined}
+      className="product-link"
+    >
+      {productName(product)}
+      {count > 0 && <span className="font-mono text-sm">{count}</span>}
+    </Link>
+  );
+}

@@ -1,0 +1,231 @@
+import { data, Form, Link } from "react-router";
+import { Fill } from "#app/freezers/fill.tsx";
+import { notYetHard } from "#app/freezers/place/not-yet-hard.server.ts";
+import { type PlaceWithRoom, roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
+import { type FarmContext, farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
+import { newEntryId } from "#app/server/submitted.server.ts";
+import { Button, ButtonLink, EmptyPlace, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { LIMIT_WORDS, SETTING_WORDS } from "#app/words/place-words.ts";
+import { piecesInWords, productName } from "#app/words/product-words.ts";
+import { plural } from "#app/words/show.ts";
+import { USE_WORDS } from "#app/words/words.ts";
+import { packCode } from "#core/label/pack-code.ts";
+import { isPastKeeping } from "#core/packing/keeping.ts";
+import { productKind } from "#core/packing/product-kinds.ts";
+import { WAYS_OUT } from "#db/freezer/freezer-queries.server.ts";
+import type { Route } from "./+types/place.ts";
+
+export const meta = () => [{ title: "Freezer · Pale Morning" }];
+
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  const place = placeOf(here, params.placeId);
+  const stored = place ? here.file.freezers.inPlace(place.id) : here.file.freezers.nowhere();
+  const keeps = new Map(here.file.catalog.products().map(({ id, keepsMonths }) => [id, keepsMonths]));
+  return {
+    place,
+    packs: stored.map((pack) => ({
+      ...pack,
+      isPast: isPastKeeping(
+        pack.packedAt,
+        keeps.get(pack.productId) ?? productKind(pack.productKind).keepsMonths,
+        here.now(),
+      ),
+    })),
+    freezing: place && notYetHard(place, stored, here.now()),
+    others: here.file.places().filter(({ id }) => id !== place?.id),
+    waysOut: WAYS_OUT,
+    entryId: newEntryId(),
+  };
+}
+
+/** The place, or undefined for `0`: packs of which nobody has said where they are. @throws a 404 page if there is no such place */
+function placeOf(here: FarmContext, text: string): PlaceWithRoom | undefined {
+  if (text === "0") return undefined;
+  const place = roomOfPlaces(here).find(({ id }) => String(id) === text);
+  if (!place) throw data("That refrigerator or freezer does not exist, or was removed.", { status: 404 });
+  return place;
+}
+
+export default function Place({ loaderData }: Route.ComponentProps) {
+  const { place, packs, freezing } = loaderData;
+  const show = useShow();
+  const name = place?.name ?? "No location";
+  return (
+    <Page isWide>
+      <PageHead
+        title={name}
+        line={
+          place
+            ? `${place.kind === "fridge" ? "refrigerator" : "freezer"}, ${SETTING_WORDS[place.setting]}`
+            : ""
+        }
+      >
+        <Link to="/freezers" className="underline print:hidden">
+          All freezers
+        </Link>
+      </PageHead>
+      {freezing && (
+        <Notice tone={freezing.hardAt === undefined ? "heed" : "plain"}>
+          {freezing.hardAt === undefined ? (
+            <p>
+              {plural(freezing.packs, "pack")} went in lately and won't get hard here: the air is not cold
+              enough, or nothing takes the heat away. Move them to another freezer, or set this one colder.
+            </p>
+          ) : (
+            <p>
+              {plural(freezing.packs, "pack")} put in since {show.dayTime(freezing.since)}:{" "}
+              <b>hard by {show.dayTime(freezing.hardAt)}</b>; {LIMIT_WORDS[freezing.limitedBy]}.
+            </p>
+          )}
+        </Notice>
+      )}
+      <div className="grid items-start gap-5 lg:grid-cols-3">
+        <div className="lg:col-span-2">
+          {packs.length > 0 ? (
+            <Contents {...loaderData} />
+          ) : (
+            <EmptyPlace heading="Nothing in here" action={<ButtonLink to="/days">To the days</ButtonLink>}>
+              <p>
+                When you weigh a pack, choose {name} as its storage. To bring packs from somewhere else, open
+                that place, tick them, and move them here.
+              </p>
+            </EmptyPlace>
+          )}
+        </div>
+        {place && (
+          <Sheet heading="This place" className="print:hidden">
+            <Fill taken={place.taken} capacity={place.capacityCount} />
+            <SwitchForm place={place} entryId={loaderData.entryId} />
+            <div className="flex flex-wrap gap-3 pt-3">
+              <ButtonLink kind="plain" to={`/freezers/place/${place.id}/edit`}>
+                Change
+              </ButtonLink>
+              <Form method="post" action={`/freezers/place/${place.id}/remove`}>
+                <Button kind="plain">Remove {place.name}</Button>
+              </Form>
+            </div>
+            {place.packs > 0 && (
+              <p className="pt-2 text-sm text-soft">
+                To remove it, first move or take out the {plural(place.packs, "pack")} in it.
+              </p>
+            )}
+          </Sheet>
+        )}
+      </div>
+    </Page>
+  );
+}
+
+type Loaded = Route.ComponentProps["loaderData"];
+
+/** Settings that a place has: a refrigerator that can freeze, and any freezer's quick setting. */
+function SwitchForm({ place, entryId }: { place: NonNullable<Loaded["place"]>; entryId: string }) {
+  const settings = (
+    place.kind === "freezer"
+      ? ["freeze", "quick-freeze"]
+      : place.canFreeze
+        ? ["cool", "freeze", "quick-freeze"]
+        : []
+  ) as (keyof typeof SETTING_WORDS)[];
+  if (settings.length === 0) return null;
+  return (
+    <Form method="post" action={`/freezers/place/${place.id}/switch`} className="grid gap-2">
+      <input type="hidden" name="entryId" value={`${entryId}-switch`} />
+      <span className="font-semibold">Set to</span>
+      <div className="flex flex-wrap gap-2">
+        {settings.map((setting) => (
+          <Button
+            key={setting}
+            kind={setting === place.setting ? "main" : "plain"}
+            name="setting"
+            value={setting}
+            aria-pressed={setting === place.setting}
+          >
+            {SETTING_WORDS[setting]}
+          </Button>
+        ))}
+      </div>
+    </Form>
+  );
+}
+
+/** Every pack in the place, to be ticked and moved or taken out together. */
+function Contents({ packs, others, place, waysOut, entryId }: Loaded) {
+  const show = useShow();
+  return (
+    <Form method="post">
+      <input type="hidden" name="entryId" value={entryId} />
+      <input type="hidden" name="from" value={place?.id ?? 0} />
+      <Sheet heading="Contents" beside={`${plural(packs.length, "pack")}, the oldest first`}>
+        <ul className="grid gap-x-6 xl:grid-cols-2">
+          {packs.map((pack) => (
+            <li key={pack.id} className="border-b border-rule">
+              <label className="flex min-h-12 cursor-pointer items-center gap-3">
+                <input
+                  type="checkbox"
+                  name="packId"
+                  value={pack.id}
+                  className="size-6 accent-pine print:hidden"
+                />
+                <span className="grow">
+                  <b>{productName({ kind: pack.productKind, name: pack.productName })}</b>{" "}
+                  {pack.birdNumber === undefined
+                    ? piecesInWords(pack.productKind, pack.pieces)
+                    : `bird ${pack.birdNumber}`}
+                  <span className="block text-sm text-soft">
+                    {pack.batchName}, packed {show.dateTime(pack.packedAt).replace(/,[^,]*$/, "")},{" "}
+                    {USE_WORDS[pack.purpose]}
+                    {pack.isPast && <b className="text-barn"> · eat or sell first</b>}
+                  </span>
+                </span>
+                <span className="text-right">
+                  <span className="block font-mono">
+                    {pack.weightMilligrams === undefined
+                      ? show.filled(pack.volumeMilliliters ?? 0)
+                      : show.bird(pack.weightMilligrams)}
+                  </span>
+                  <Link
+                    to={`/days/${pack.dayId}/pack/${pack.id}`}
+                    className="inline-block min-h-6 font-mono text-sm text-soft underline"
+                  >
+                    {packCode(pack.id)}
+                  </Link>
+                </span>
+              </label>
+            </li>
+          ))}
+        </ul>
+        <div className="sticky bottom-0 grid gap-3 border-t border-rule bg-leaf py-3 print:hidden">
+          {others.length > 0 && (
+            <div className="flex flex-wrap items-end gap-2">
+              <label className="grid gap-1">
+                <span className="font-semibold">Move the ticked packs to</span>
+                <select name="placeId" className="field-box">
+                  {others.map(({ id, name }) => (
+                    <option key={id} value={id}>
+                      {name}
+                    </option>
+                  ))}
+                </select>
+              </label>
+              <Button kind="plain" formAction="/freezers/move">
+                Move
+              </Button>
+            </div>
+          )}
+          <div className="flex flex-wrap items-center gap-2">
+            <span className="font-semibold">Take out the ticked packs:</span>
+            {waysOut.map((how) => (
+              <Button key={how} kind="plain" name="how" value={how} formAction="/freezers/out">
+                {how}
+              </Button>
+            ))}
+          </div>
+        </div>
+      </Sheet>
+    </Form>
+  );
+}

@@ -122,7 +122,13 @@ export const REPEATED: readonly Repeat[] = [
   {
     route: "freezers/place/edit-place.tsx",
     params: { placeId: "1" },
-    fields: () => ({ entryId: "edit-place", name: "Barn", kind: "freezer", capacityCount: "20", revision: "1" }),
+    fields: () => ({
+      entryId: "edit-place",
+      name: "Barn",
+      kind: "freezer",
+      capacityCount: "20",
+      revision: "1",
+    }),
     changed: { capacityCount: "21" },
   },
   {
@@ -180,6 +186,27 @@ export const REPEATED: readonly Repeat[] = [
       splitOn: "2026-11-28",
     }),
     changed: { birds: "4" },
+  },
+  {
+    route: "days/rest/rest.tsx",
+    params: { dayId: "1" },
+    fields: () => ({ entryId: "rest-fact-of-tests", kind: "ice", bags: "2" }),
+    changed: { bags: "3" },
+  },
+  {
+    route: "days/rest/program/program.tsx",
+    params: { dayId: "1" },
+    fields: () => ({
+      entryId: "rest-program-of-tests",
+      ...Object.fromEntries(
+        ["1", "2", "3", "4"].flatMap((slot) => [
+          [`method${slot}`, "one-day"],
+          [`cover${slot}`, "open"],
+        ]),
+      ),
+      birds1: "1",
+    }),
+    changed: { cover1: "wrapped" },
   },
   {
     isRefused: true,

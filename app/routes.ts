@@ -69,6 +69,7 @@ export default [
   route("days/:dayId/run/news", "days/run/live/news.ts"),
   route("days/:dayId/live", "days/run/live/live.ts"),
   route("days/:dayId/rest", "days/rest/rest.tsx"),
+  route("days/:dayId/rest/program", "days/rest/program/program.tsx"),
   route("days/:dayId/pack", "days/pack/pack.tsx"),
   route("days/:dayId/pack/parts/:productId", "days/pack/parts/pack-parts.tsx"),
   route("days/:dayId/pack/:packId", "days/pack/correct/correct-pack.tsx"),

@@ -89,6 +89,8 @@ const FACTS = [
   "device_address",
   "kit_item",
   "place_switch",
+  "rest_program",
+  "rest_fact",
   "container",
   "pack_out",
   "pack_move",

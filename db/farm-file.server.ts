@@ -6,6 +6,7 @@ import { dayQueries } from "#db/day/day-queries.server.ts";
 import { joinQueries } from "#db/day/join-queries.server.ts";
 import { markQueries } from "#db/day/mark-queries.server.ts";
 import { pictureQueries } from "#db/day/picture-queries.server.ts";
+import { restQueries } from "#db/day/rest-queries.server.ts";
 import { runQueries } from "#db/day/run-queries.server.ts";
 import { settleQueries } from "#db/day/settle-queries.server.ts";
 import { taskQueries } from "#db/day/task-queries.server.ts";
@@ -39,6 +40,7 @@ export function openFarmFile(path: string) {
     picturing: pictureQueries(database),
     pack: packQueries(database),
     catalog: productQueries(database),
+    resting: restQueries(database),
     marking: markQueries(database),
     tasks: taskQueries(database),
     settling: settleQueries(database),

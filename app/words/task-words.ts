@@ -73,13 +73,34 @@ const TASK_WORDS: Readonly<Record<TaskKey, (facts: TaskFacts) => TaskWords>> = {
     title: "Probe the breast of the heaviest bird",
     why: `it should be cold by now; commonly quoted limit ${quotedHours} h; follow your local rules`,
   }),
+  "shut-in": () => ({
+    title: "Shut dogs, cats, and wild animals out of where the birds rest",
+    why: "a lid or a closed door, before dark",
+  }),
+  "brine-out": ({ birds }) => ({
+    title:
+      birds === undefined
+        ? "Take the birds out of the brine"
+        : `Take ${plural(birds, "bird")} out of the brine`,
+    why: "longer makes them salty; throw the brine away",
+  }),
+  "cut-up": ({ birds = 0 }) => ({
+    title: `Cut up ${plural(birds, "bird")}`,
+    why: "marked birds first; weigh each pack as it is sealed",
+  }),
   drain: () => ({
     title: "Drain the birds and check the refrigerator's thermometer",
     why: "rigor passes after about a day; keep them cold",
   }),
-  freeze: ({ restDays = 0 }) => ({
-    title: "Move the rested birds to the freezer",
-    why: `${plural(restDays, "day")} after the kill; in a single layer`,
+  freeze: ({ restDays = 0, birds }) => ({
+    title:
+      birds === undefined
+        ? "Move the rested birds to the freezer"
+        : `Move ${plural(birds, "rested bird")} to the freezer`,
+    why:
+      restDays === 0
+        ? "once they are cold; in a single layer"
+        : `${plural(restDays, "day")} after the kill; in a single layer`,
   }),
   "freezer-check": () => ({
     title: "Check the freezer: every bird hard, nothing soft in the stack",

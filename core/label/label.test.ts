@@ -37,15 +37,21 @@ test("a label never says more than the pack holds, nor more than half a cent abo
   const scale = fc.constantFrom(LABEL_SCALE.us, LABEL_SCALE.metric);
   const weight = fc.integer({ min: 1, max: 60_000_000 });
   fc.assert(
-    fc.property(weight, weight, fc.integer({ min: 0, max: 20_000 }), scale, (one, other, centsPerUnit, of) => {
-      const [tare, gross] = one < other ? [one, other] : [other, one];
-      const printed = printedWeight(milligrams(gross), milligrams(tare), of);
-      const step = of.unitMilligrams / of.stepsPerUnit;
-      expect(printed.shownSteps * step).toBeLessThanOrEqual(printed.netMilligrams + 1e-6);
-      expect((printed.shownSteps + 1) * step).toBeGreaterThan(printed.netMilligrams - 1e-6);
-      const exact = (printed.shownSteps * centsPerUnit) / of.stepsPerUnit;
-      expect(Math.abs(labelPrice(printed, centsPerUnit, of) - exact)).toBeLessThanOrEqual(0.5 + 1e-9);
-    }),
+    fc.property(
+      weight,
+      weight,
+      fc.integer({ min: 0, max: 20_000 }),
+      scale,
+      (one, other, centsPerUnit, of) => {
+        const [tare, gross] = one < other ? [one, other] : [other, one];
+        const printed = printedWeight(milligrams(gross), milligrams(tare), of);
+        const step = of.unitMilligrams / of.stepsPerUnit;
+        expect(printed.shownSteps * step).toBeLessThanOrEqual(printed.netMilligrams + 1e-6);
+        expect((printed.shownSteps + 1) * step).toBeGreaterThan(printed.netMilligrams - 1e-6);
+        const exact = (printed.shownSteps * centsPerUnit) / of.stepsPerUnit;
+        expect(Math.abs(labelPrice(printed, centsPerUnit, of) - exact)).toBeLessThanOrEqual(0.5 + 1e-9);
+      },
+    ),
   );
   expect(() => printedWeight(milligrams(5), milligrams(6), LABEL_SCALE.us)).toThrow(/tare must not be more/);
 });

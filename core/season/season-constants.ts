@@ -12,9 +12,6 @@ export const AGE_WINDOW_DAYS: Readonly<
 /** Days past the latest age for which a day may still be proposed, at a price, where that rule is a wish. Choice. */
 export const LATE_GRACE_DAYS = 14;
 
-/** Days for which a kind lies in the fridge before it is frozen. Choice within 24 to 72 h. See docs/sources.md#season. */
-export const REST_DAYS: Readonly<Record<BirdKind, number>> = { fast: 1, slow: 2, mature: 3 };
-
 /** Room of a cut-up bird in the freezer against a whole one. Choice. */
 export const CUT_FREEZER_ROOM = 0.75;
 

@@ -1,160 +1,152 @@
+import { data, redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
+import { NothingRests } from "#app/days/rest/nothing-rests.tsx";
+import { RestFacts } from "#app/days/rest/rest-facts.tsx";
+import { restForm } from "#app/days/rest/rest-form.ts";
+import { RestMethods } from "#app/days/rest/rest-methods.tsx";
+import { RestParts } from "#app/days/rest/rest-parts.tsx";
+import { trickleOf } from "#app/days/rest/trickle.server.ts";
+import { TrickleSheet } from "#app/days/rest/trickle-sheet.tsx";
 import { planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
+import { restOfDay } from "#app/server/day/rest-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
-import { Figure } from "#app/ui/figure.tsx";
-import { ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
+import { ENTRY_USED, formFields, newEntryId } from "#app/server/submitted.server.ts";
+import { Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { batchesInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
-import type { BirdKind } from "#core/growth/bird-kind.ts";
-import { input, reckoning } from "#core/reckoning/reckoning.ts";
-import type { InputName } from "#core/reckoning/reckoning-names.ts";
-import { type RestStage, RIGOR_ONSET_HOURS, RIGOR_OVER_HOURS, restStage } from "#core/rest/rest.ts";
+import { cookBeforeOrAfter } from "#core/rest/rest-part.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
 import type { Route } from "./+types/rest.ts";
 
 export const meta = () => [{ title: "Rest · Pale Morning" }];
 
-export function loader({ context, params }: Route.LoaderArgs) {
+export function loader({ context, params, request }: Route.LoaderArgs) {
   const here = context.get(farmContext);
   const { farm, day, lots } = requireDay(here, params.dayId);
-  const { firstBirdAt, lastBirdAt, done } = progressOf(here, day);
+  const { done } = progressOf(here, day);
   const at = here.now();
+  const rest = restOfDay(here, farm, day);
+  const { plan } = planOf(here, farm, day);
   const head = {
     dayId: day.id,
     processedOn: day.processedOn,
     line: `${plural(done, "bird")} of ${batchesInWords(lots)}`,
   };
-  if (firstBirdAt === undefined || lastBirdAt === undefined) return { head, resting: undefined };
-  // The lot that needs longest decides: the chill does not know which bird is of which lot.
-  const kind = slowestToRest(lots.map(({ batch }) => batch.kind));
-  const overHours = RIGOR_OVER_HOURS[kind];
-  const chillHours = planOf(here, farm, day).plan.chill.hours;
-  const since = (from: number, name: InputName) =>
-    reckoning({
-      value: Math.max(0, at - from) / HOUR,
-      unit: "hours",
-      provenance: "measured",
-      inputs: [input(name, from, "instant", "measured"), input("now", at, "instant", "measured")],
-      rule: "time-since-chill",
-      source: "rest",
-    });
-  const readyAt = reckoning({
-    value: lastBirdAt + overHours * HOUR,
-    unit: "instant",
-    inputs: [
-      input("last-bird-into-the-chill-tank", lastBirdAt, "instant", "measured"),
-      input("until-rigor-ends", overHours, "hours", "our-estimate"),
-    ],
-    rule: "rest-over",
-    source: "rest",
-  });
-  const place = placeOf(farm);
+  const firstAt = Math.min(...rest.parts.map(({ times }) => times.firstKillAt));
+  const lastDueAt = Math.max(...rest.parts.map(({ times }) => Math.max(times.dueAt, times.rigorPassedAt)));
   return {
     head,
-    resting: {
-      at,
-      firstHours: since(firstBirdAt, "first-bird-into-the-chill-tank"),
-      lastHours: since(lastBirdAt, "last-bird-into-the-chill-tank"),
-      saying: saying(restStage((at - firstBirdAt) / HOUR, kind), restStage((at - lastBirdAt) / HOUR, kind)),
-      readyAt,
-      chillHours,
-      coldAt: lastBirdAt + chillHours.value * HOUR,
-      lastBirdAt,
-      rigorAt: firstBirdAt + RIGOR_ONSET_HOURS * HOUR,
-      sky: skyBetween(
-        firstBirdAt - HOUR,
-        Math.max(readyAt.value + 4 * HOUR, Math.min(at, readyAt.value + 24 * HOUR) + HOUR),
-        place,
-      ),
-    },
+    isPlanned: rest.isPlanned,
+    programEntryId: rest.programEntryId,
+    at,
+    parts: rest.parts.map(({ times, kind, ...part }) => ({
+      ...part,
+      times,
+      kind,
+      // Who wants a bird tonight cooks one before it stiffens, or waits.
+      cook: cookBeforeOrAfter([times.firstKillAt, times.lastKillAt], kind),
+    })),
+    facts: here.file.resting.facts(day.id),
+    places: here.file.places().map(({ id, name }) => ({ id, name })),
+    people: here.file.people.people().map(({ id, name }) => ({ id, name })),
+    lots: lots.map(({ id, batchName }) => ({ id, batchName })),
+    chillHours: plan.chill.hours.value,
+    birdKilograms: plan.lots[0]!.forecast.dressed.value,
+    trickle: trickleOf(here, farm, day, new URL(request.url).searchParams.get("flow")),
+    sky: rest.parts.length > 0 ? skyBetween(firstAt - HOUR, lastDueAt + 4 * HOUR, placeOf(farm)) : undefined,
+    entryId: newEntryId(),
   };
 }
 
-const slowestToRest = (kinds: readonly BirdKind[]): BirdKind =>
-  kinds.reduce((one, other) => (RIGOR_OVER_HOURS[other] > RIGOR_OVER_HOURS[one] ? other : one));
-
-const ALL: Readonly<Record<RestStage, string>> = {
-  "before-rigor": "They can be cooked within the hour, before rigor sets in. After that, wait.",
-  "in-rigor": "Not yet. Birds frozen or cooked during rigor are tough. Keep them cold.",
-  rested: "They are rested. You can freeze, cook, or cut them up.",
-};
-
-/** What may be done with birds of which the first and the last stand where they stand. */
-function saying(first: RestStage, last: RestStage): string {
-  if (first === last) return ALL[first];
-  return first === "rested"
-    ? "The first birds are rested; the last are not. Freeze or cook them in the order they went in."
-    : "The first birds are going into rigor; leave them. Only the last few can still be cooked, within the hour.";
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { farm, day } = requireDay(here, params.dayId);
+  const entered = Object.fromEntries(await formFields(request)) as Record<string, string>;
+  const read = restForm(farm.unitSystem).safeParse(entered);
+  if (!read.success) return data({ problem: read.error.issues[0]!.message, entered }, { status: 422 });
+  const { entryId, fact } = read.data;
+  const outcome = here.file.resting.recordFact({ entryId, at: here.now() }, day.id, fact);
+  if (outcome.recorded) return redirect(`/days/${day.id}/rest`, 303);
+  const problem =
+    outcome.reason === "lot-unknown" ? "That lot was taken off this day. Choose another" : ENTRY_USED;
+  return data({ problem, entered }, { status: 422 });
 }
 
-export default function Rest({ loaderData: { head, resting } }: Route.ComponentProps) {
+export default function Rest({ loaderData, actionData }: Route.ComponentProps) {
+  const { head, isPlanned, parts, sky, at, chillHours } = loaderData;
   const show = useShow();
+  const last = parts.toSorted((one, other) => one.times.dueAt - other.times.dueAt).at(-1);
+  if (isPlanned || !last || !sky)
+    return (
+      <Page>
+        <DayHead {...head} />
+        <NothingRests {...loaderData} />
+      </Page>
+    );
+  const coldAt = Math.max(...parts.map(({ times }) => times.lastKillAt)) + chillHours * HOUR;
   return (
-    <Page>
+    <Page isWide>
       <DayHead {...head} />
-      {!resting && <NothingRests dayId={head.dayId} />}
-      {resting && (
-        <>
-          <SkyRibbon
-            sky={resting.sky}
-            marks={[
-              { at: resting.rigorAt, label: "Rigor begins" },
-              { at: resting.coldAt, label: `under ${show.temperature(CHILL.targetCelsius)}` },
-              { at: resting.readyAt.value, label: "Rested" },
-              { at: resting.at, label: "Now", tone: "now" },
-            ]}
-            spans={[{ from: resting.lastBirdAt, to: resting.readyAt.value, strength: "half" }]}
-            sentence={`Resting until ${show.dayTime(resting.readyAt.value)}.`}
-          />
-          <Notice tone={resting.saying === ALL.rested ? "plain" : "heed"}>
-            <p className="font-display text-xl">{resting.saying}</p>
-          </Notice>
-          <Sheet heading="Rest">
-            <div className="grid gap-x-8 lg:grid-cols-3 lg:*:border-b-0">
-              <Figure
-                label="Rested so far, last bird to first"
-                reckoning={resting.lastHours}
-                to={resting.firstHours}
-              />
-              <Figure label="Ready to freeze or cook from" reckoning={resting.readyAt} />
-              <Figure
-                label={`A heavy bird takes this long to reach ${show.temperature(CHILL.targetCelsius)}`}
-                reckoning={resting.chillHours}
-                note={
-                  <p className="text-soft">
-                    The last bird went in at {show.dayTime(resting.lastBirdAt)}, so check it with a probe at{" "}
-                    {show.dayTime(resting.coldAt)}. Follow your local rules.
-                  </p>
-                }
-              />
-            </div>
+      <SkyRibbon
+        sky={sky}
+        marks={[
+          { at: Math.min(...parts.map(({ times }) => times.rigorFrom)), label: "Rigor begins" },
+          { at: coldAt, label: `under ${show.temperature(CHILL.targetCelsius)}` },
+          ...[...new Set(parts.map(({ times }) => times.dueAt))].map((dueAt) => ({
+            at: dueAt,
+            label: `${parts.filter(({ times }) => times.dueAt === dueAt).reduce((sum, { birds }) => sum + birds, 0)} rested`,
+          })),
+          { at, label: "Now", tone: "now" as const },
+        ]}
+        spans={[{ from: last.times.lastKillAt, to: last.times.dueAt, strength: "half" }]}
+        sentence={`Resting until ${show.dayTime(last.times.dueAt)}.`}
+      />
+      <Warmest {...loaderData} />
+      <div className="grid items-start gap-5 lg:grid-cols-3">
+        <div className="grid gap-5 lg:col-span-2">
+          <RestParts {...loaderData} />
+          <RestMethods {...loaderData} />
+          <TrickleSheet {...loaderData} />
+        </div>
+
+        <div className="grid gap-5">
+          <Sheet heading="Cold by">
+            <p className="py-1">
+              The last bird is under {show.temperature(CHILL.targetCelsius)} by about{" "}
+              <b>{show.dayTime(coldAt)}</b>. Probe the breast of a heavy one. Giblets have a shorter limit of
+              their own, often 2 h. Follow your local rules.
+            </p>
           </Sheet>
-        </>
-      )}
+          <RestFacts {...loaderData} refusal={actionData} />
+        </div>
+      </div>
     </Page>
   );
 }
 
-function NothingRests({ dayId }: { dayId: number }) {
+type Loaded = Route.ComponentProps["loaderData"];
+
+/** The last temperature that was taken, if it is above what keeps birds safe. */
+function Warmest({ facts }: Pick<Loaded, "facts">) {
+  const show = useShow();
+  const last = facts.findLast(({ millicelsius }) => millicelsius !== undefined);
+  if (last?.millicelsius === undefined || last.millicelsius / 1000 <= CHILL.targetCelsius) return null;
   return (
-    <EmptyPlace
-      heading="No birds resting yet"
-      action={<ButtonLink to={`/days/${dayId}/run`}>To the run</ButtonLink>}
-    >
+    <Notice tone="heed">
       <p>
-        Each bird counted into the chill tank starts its rest. This page shows how long they have rested and
-        when you can freeze or cook them.
+        <b>
+          {show.temperature(last.millicelsius / 1000)} at {show.dayTime(last.at)} is above{" "}
+          {show.temperature(CHILL.targetCelsius)}.
+        </b>{" "}
+        Add ice or set the refrigerator colder now, and measure again within the hour. Birds that were too
+        warm for too long are not for people: your local rules say how long.
       </p>
-      <p>
-        If you didn't count birds, rest them about a day from the last one, two days for old birds, and go on
-        to Pack.
-      </p>
-    </EmptyPlace>
+    </Notice>
   );
 }

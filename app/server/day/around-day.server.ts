@@ -1,3 +1,4 @@
+import { restDaysOf } from "#app/server/day/rest-days.server.ts";
 import { roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
 import { seasonTerms } from "#app/server/day/season-reading.server.ts";
 import { forecastDays, forecastHours } from "#app/server/device/weather.server.ts";
@@ -7,7 +8,7 @@ import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
 import type { OtherRest, RestPlace } from "#core/day/plan/rest-room.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
-import { REST_DAYS } from "#core/season/season-constants.ts";
+import { proposedRestDays } from "#core/rest/rest.ts";
 import type { HourWeather } from "#core/sky/hourly-weather.ts";
 import type { WeatherDay } from "#core/sky/weather-days.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
@@ -45,9 +46,7 @@ export function aroundDay(
 ): AroundDay {
   const file = here.file;
   const terms = seasonTerms(here, farm, file.season.setting(), localDayOf(here.now(), farm.timeZone));
-  // All rest for as long as those that need it longest.
-  const restDaysOf = (of: readonly Batch[]) =>
-    terms.restDays ?? Math.max(...of.map(({ kind }) => REST_DAYS[kind]));
+  const day = file.day(dayId);
   return {
     places: roomOfPlaces(here)
       .filter(({ kind }) => kind === "fridge")
@@ -63,9 +62,12 @@ export function aroundDay(
       .map((other) => ({
         day: other.processedOn,
         birds: birdsOf(other),
-        restDays: restDaysOf(lotsOfDay(here, other).map(({ batch }) => batch)),
+        restDays: restDaysOf(here, other, lotsOfDay(here, other), terms.restDays),
       })),
-    restDays: restDaysOf(batches),
+    // A day that is not set yet rests as those of its birds that need it longest.
+    restDays: day
+      ? restDaysOf(here, day, lotsOfDay(here, day), terms.restDays)
+      : (terms.restDays ?? Math.max(...batches.map(({ kind }) => proposedRestDays(kind)))),
     centsPerKilogram: terms.wholeCentsPerKilogram.value,
     forOthers: {
       rule: farm.ruleForOthers,

@@ -1,5 +1,6 @@
 import { sum } from "d3-array";
 import { farmPace } from "#app/server/day/own-pace.server.ts";
+import { restDaysOf } from "#app/server/day/rest-days.server.ts";
 import { forecastDays } from "#app/server/device/weather.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { farmMeans, hourRate } from "#app/server/farm/farm-means.server.ts";
@@ -12,7 +13,7 @@ import { crewReach } from "#core/day/crew/crew-reach.ts";
 import type { GroupFacts, HeldDay, SeasonFacts, SeasonTerms } from "#core/day/season/season-facts.ts";
 import { MILLIGRAMS_PER_KILOGRAM } from "#core/quantity/conversion.ts";
 import { type Setting, settingOr } from "#core/reckoning/setting.ts";
-import { SEASON_DEFAULTS as OURS, REST_DAYS } from "#core/season/season-constants.ts";
+import { SEASON_DEFAULTS as OURS } from "#core/season/season-constants.ts";
 import { SEASON_RULES, type SeasonRule, type Strength } from "#core/season/season-problem.ts";
 import type { Batch, BatchStory } from "#db/batch/batch-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
@@ -122,14 +123,14 @@ export function feedPrice({ feed }: Pick<BatchStory, "feed">): Setting {
 /** Each lot of a scheduled day is a held day of its own: they take room and birds alike. */
 function heldDays(here: FarmContext, terms: SeasonTerms): HeldDay[] {
   return here.file.openDays().flatMap((day) =>
-    lotsOfDay(here, day).map(({ batch, batchId, batchName, birds, cutUp }) => ({
+    lotsOfDay(here, day).map((lot) => ({
       dayId: day.id,
       day: day.processedOn,
-      batchId,
-      batchName,
-      birds,
-      cutUp,
-      restDays: terms.restDays ?? REST_DAYS[batch.kind],
+      batchId: lot.batchId,
+      batchName: lot.batchName,
+      birds: lot.birds,
+      cutUp: lot.cutUp,
+      restDays: restDaysOf(here, day, [lot], terms.restDays),
     })),
   );
 }

@@ -5,7 +5,8 @@ import type { SeasonFacts } from "#core/day/season/season-facts.ts";
 import { BIRD_KINDS, type BirdKind } from "#core/growth/bird-kind.ts";
 import { sizeClasses, timesSpread } from "#core/growth/bird-spread.ts";
 import { flockPath } from "#core/growth/flock-path.ts";
-import { AGE_WINDOW_DAYS, CHICKS, COLD_DAY_CELSIUS, REST_DAYS } from "#core/season/season-constants.ts";
+import { proposedRestDays } from "#core/rest/rest.ts";
+import { AGE_WINDOW_DAYS, CHICKS, COLD_DAY_CELSIUS } from "#core/season/season-constants.ts";
 
 /** So many birds, in the freezer by a day or whenever they come. */
 export interface Need {
@@ -80,7 +81,7 @@ function planOfKind(
 }
 
 function ordersOf(facts: SeasonFacts, needs: readonly Need[], kind: BirdKind, ageDays: number): ChickOrder[] {
-  const restDays = facts.terms.restDays ?? REST_DAYS[kind];
+  const restDays = facts.terms.restDays ?? proposedRestDays(kind);
   const soonest = addDays(facts.today, CHICKS.orderAheadDays + ageDays);
   const groups = needs.flatMap((need) => inLots(need, mostOfABatch(facts, soonest)));
   const dated = groups.filter(({ by }) => by !== undefined);

@@ -4,13 +4,9 @@ import { type SeasonDay, seasonDay } from "#core/day/season/season-day.ts";
 import type { GroupFacts, SeasonFacts } from "#core/day/season/season-facts.ts";
 import { type FlockPath, flockPath } from "#core/growth/flock-path.ts";
 import { PRACTICE_FACTOR } from "#core/processing-line/line-constants.ts";
+import { proposedRestDays } from "#core/rest/rest.ts";
 import { checkSeason } from "#core/season/season-check.ts";
-import {
-  AGE_WINDOW_DAYS,
-  CUT_FREEZER_ROOM,
-  LATE_GRACE_DAYS,
-  REST_DAYS,
-} from "#core/season/season-constants.ts";
+import { AGE_WINDOW_DAYS, CUT_FREEZER_ROOM, LATE_GRACE_DAYS } from "#core/season/season-constants.ts";
 import type {
   GroupOption,
   Pin,
@@ -130,7 +126,7 @@ function seasonGroup(
     birds: group.birds,
     mustBePlaced: lastDay <= to,
     unplacedCents: 0,
-    restDays: facts.terms.restDays ?? REST_DAYS[group.flock.kind],
+    restDays: facts.terms.restDays ?? proposedRestDays(group.flock.kind),
     options,
   };
 }

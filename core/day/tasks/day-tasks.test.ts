@@ -46,7 +46,7 @@ const DAY = {
   choices: { startAt: at("2026-10-03", "07:00"), breakMinutes: 20 },
   timeZone: ZONE,
   plan: plan(),
-  restDays: 3,
+  rest: [{ birds: 58, days: 3, cutUp: 0, brineOutAt: undefined }],
   people: [] as TaskPerson[],
   toBook: undefined as string | undefined,
   today: "2026-09-17",
@@ -79,6 +79,7 @@ describe("what follows from a scheduled day", () => {
       ["second-fill", "2026-10-03", "10:20"],
       ["clean", "2026-10-03", "12:30"],
       ["probe", "2026-10-03", "14:30"],
+      ["shut-in", "2026-10-03", "20:30"],
       ["drain", "2026-10-04", "08:00"],
       ["freeze", "2026-10-06", "18:00"],
       ["freezer-check", "2026-10-07", "18:00"],
@@ -93,6 +94,22 @@ describe("what follows from a scheduled day", () => {
     expect(ids.filter((id) => id.startsWith("catch"))).toEqual(["catch:1", "catch:9"]);
     expect(new Set(ids).size).toBe(ids.length);
     expect(dayTasks(DAY).every(({ id, key }) => id === key)).toBe(true);
+  });
+
+  test("has work for each part of the rest, cut-up birds with the first that may be cut", () => {
+    const part = { birds: 18, days: 1, cutUp: 5, brineOutAt: at("2026-10-04", "03:00") };
+    const rest = [part, { birds: 12, days: 2, cutUp: 0, brineOutAt: undefined }];
+    const after = dayTasks({ ...DAY, rest }).slice(-8);
+    expect(after.map(({ id, facts }) => [id, facts.birds])).toEqual([
+      ["probe", undefined],
+      ["shut-in", undefined],
+      ["brine-out:1-days", 18],
+      ["drain", undefined],
+      ["cut-up:1-days", 5],
+      ["freeze:1-days", 18],
+      ["freeze:2-days", 12],
+      ["freezer-check", undefined],
+    ]);
   });
 
   test("counts whole bags of ice and whole minutes", () => {
@@ -114,7 +131,11 @@ describe("what follows from a scheduled day", () => {
 
   test("lights no burner that can't reach its heat, and freezes no bird before it is killed", () => {
     expect(said({ plan: plan(false) }).some(([key]) => key === "burner")).toBe(false);
-    expect(said({ restDays: 0 }).at(-2)).toEqual(["freeze", "2026-10-03", "18:00"]);
+    expect(said({ rest: [{ birds: 58, days: 0, cutUp: 0, brineOutAt: undefined }] }).at(-2)).toEqual([
+      "freeze",
+      "2026-10-03",
+      "18:00",
+    ]);
   });
 
   test("keeps the same keys wherever the day goes", () => {

@@ -27,7 +27,10 @@ export type TaskKey =
   | "second-fill"
   | "clean"
   | "probe"
+  | "shut-in"
+  | "brine-out"
   | "drain"
+  | "cut-up"
   | "freeze"
   | "freezer-check";
 
@@ -75,12 +78,24 @@ export interface TaskPerson {
   readonly isThere: (day: LocalDay, minute: number) => boolean;
 }
 
+/** Birds that rest alike, as far as it makes work. */
+export interface PartToRest {
+  readonly birds: number;
+  /** Days until they are packed or frozen. */
+  readonly days: number;
+  /** Of them to be cut up. */
+  readonly cutUp: number;
+  /** When they come out of the brine; undefined without one. */
+  readonly brineOutAt: number | undefined;
+}
+
 export interface TaskInput {
   readonly processedOn: LocalDay;
   readonly choices: Pick<DayChoices, "startAt" | "breakMinutes">;
   readonly timeZone: string;
   readonly plan: DayPlan;
-  readonly restDays: number;
+  /** The parts of the day's birds that rest alike; at least one. */
+  readonly rest: readonly PartToRest[];
   /** In the order in which the farm named them. */
   readonly people: readonly TaskPerson[];
   /** What must be borrowed for the day and is not booked yet; undefined if nothing is. */
@@ -94,6 +109,8 @@ const BOOK_AHEAD_DAYS = 21;
 type Draft = Omit<DayTask, "id" | "who" | "isOnTheLine" | "facts"> & {
   /** Of which lot, where a day has several. */
   readonly batchId?: number | undefined;
+  /** Which part of the rest, where the birds rest in several. */
+  readonly part?: string | undefined;
   readonly facts?: TaskFacts;
   readonly isOnTheLine?: boolean;
   /** The station at which the same is asked of people: its rules bind here too. */
@@ -108,10 +125,11 @@ export function dayTasks(task: TaskInput): DayTask[] {
     .map((draft) => ({ ...draft, at: Math.round(draft.at / MINUTE) * MINUTE }))
     .toSorted((one, other) => one.at - other.at);
   const timesAsked = new Map<string, number>();
-  return sorted.map(({ like, batchId, isOnTheLine = false, facts = {}, ...draft }) => {
+  return sorted.map(({ like, batchId, part, isOnTheLine = false, facts = {}, ...draft }) => {
     const who = whoFor(task, like, draft.at, timesAsked);
     if (who !== undefined) timesAsked.set(who, (timesAsked.get(who) ?? 0) + 1);
-    const id = batchId === undefined ? draft.key : `${draft.key}:${batchId}`;
+    const of = batchId ?? part;
+    const id = of === undefined ? draft.key : `${draft.key}:${of}`;
     return { ...draft, id, facts, isOnTheLine, who };
   });
 }
@@ -309,31 +327,50 @@ function onTheDay({ choices, plan }: TaskInput): Draft[] {
 }
 
 function after(task: TaskInput): Draft[] {
-  const { restDays } = task;
   const on = clockOn(task);
+  const longest = Math.max(...task.rest.map(({ days }) => days));
   const drafts: (Draft | false)[] = [
-    restDays > 1 && {
+    longest > 0 && { key: "shut-in", at: on(0, "20:30"), minutes: 10, like: "pack" },
+    longest > 1 && {
       key: "drain",
       at: on(-1, "08:00"),
       minutes: 20,
       like: "pack",
     },
-    {
-      key: "freeze",
-      facts: { restDays },
-      at: on(-restDays, "18:00"),
-      minutes: 45,
-      like: "pack",
-    },
+    ...task.rest.flatMap((one) => afterRest(task, one)),
     {
       key: "freezer-check",
-      at: on(-restDays - 1, "18:00"),
+      at: on(-longest - 1, "18:00"),
       minutes: 10,
       like: "pack",
     },
   ];
   return drafts.filter((draft) => draft !== false);
 }
+
+/** What a part of the birds makes to do once it has rested. */
+function afterRest(task: TaskInput, { birds, days, cutUp, brineOutAt }: PartToRest): Draft[] {
+  const on = clockOn(task);
+  const part = task.rest.length > 1 ? `${days}-days` : undefined;
+  const facts = { restDays: days, ...(part !== undefined && { birds }) };
+  const drafts: (Draft | false)[] = [
+    brineOutAt !== undefined && { key: "brine-out", part, facts, at: brineOutAt, minutes: 20, like: "pack" },
+    cutUp > 0 &&
+      days > 0 && {
+        key: "cut-up",
+        part,
+        facts: { ...facts, birds: cutUp },
+        at: on(-days, "15:00"),
+        minutes: Math.round(cutUp * CUT_MINUTES_PER_BIRD),
+        like: "cut",
+      },
+    { key: "freeze", part, facts, at: on(-days, "18:00"), minutes: 45, like: "pack" },
+  ];
+  return drafts.filter((draft) => draft !== false);
+}
+
+/** To cut up and pack one bird. Choice. See docs/sources.md#line. */
+const CUT_MINUTES_PER_BIRD = 8;
 
 /** A time of the day so many days before; where the clocks jump over it, three hours into the day. */
 function clockOn({ processedOn, timeZone }: TaskInput) {

@@ -17,6 +17,8 @@ import { farmQueries } from "#db/farm/farm-queries.server.ts";
 import { freezerQueries } from "#db/freezer/freezer-queries.server.ts";
 import { openFile } from "#db/open-file.server.ts";
 import { ownerQueries } from "#db/owner/owner-queries.server.ts";
+import { byProductQueries } from "#db/pack/by-product-queries.server.ts";
+import { cuttingQueries } from "#db/pack/cutting-queries.server.ts";
 import { packQueries } from "#db/pack/pack-queries.server.ts";
 import { productQueries } from "#db/pack/product-queries.server.ts";
 import { placeQueries } from "#db/place/place-queries.server.ts";
@@ -40,6 +42,8 @@ export function openFarmFile(path: string) {
     picturing: pictureQueries(database),
     pack: packQueries(database),
     catalog: productQueries(database),
+    cutting: cuttingQueries(database),
+    byProducts: byProductQueries(database),
     resting: restQueries(database),
     marking: markQueries(database),
     tasks: taskQueries(database),

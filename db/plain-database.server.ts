@@ -8,6 +8,7 @@ const YES_OR_NO: ReadonlySet<string> = new Set([
   "coolsAfter",
   "found",
   "hasFan",
+  "isHomeCook",
   "isRainExpected",
   "isSkinned",
   "isStored",

@@ -14,6 +14,7 @@ import { USUAL_DAY, USUAL_LOT } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 import type { WayOut } from "#db/freezer/freezer-queries.server.ts";
 import { asPoundsAndOunces, at, DEMO_ZONE, type entryMaker, must } from "#demo/demo-file.ts";
+import { packTheParts, theByProducts } from "#demo/demo-packs.ts";
 import { drawsFrom } from "#demo/draws.ts";
 
 type MakeEntry = ReturnType<typeof entryMaker>;
@@ -143,6 +144,21 @@ function runAndSettle(file: FarmFile, entry: MakeEntry, batch: Batch, run: RunDa
   const lotId = file.day(dayId)!.lots[0]!.id;
   tapTheDay(file, entry, dayId, run, keptPlan(file, batch, lotId, run));
   weighTheBirds(file, entry, batch, { dayId, lotId }, run);
+  packTheParts(file, entry, {
+    dayId,
+    lotId,
+    packedOn: addDays(processedOn, 2),
+    time: "19:30",
+    cutUp: run.cutUp,
+    drawn: run.birds,
+    placeId: file.places().find(({ name }) => name === "Barn chest")!.id,
+  });
+  theByProducts(file, entry, {
+    dayId,
+    on: processedOn,
+    next: addDays(processedOn, 1),
+    birds: run.birds,
+  });
   markSome(file, entry, dayId);
   for (const [what, amountCents] of run.costs)
     must(file.settling.addCost(entry(processedOn), dayId, { what, amountCents }));
@@ -246,7 +262,9 @@ function weighTheBirds(
         asTyped,
         reason: purpose === "condemned" ? "yellow fluid in the belly" : "",
         placeId:
-          purpose === "condemned" ? undefined : place(purpose === "own" ? "House upright" : "Barn chest"),
+          purpose === "condemned" || purpose === "cut"
+            ? undefined
+            : place(purpose === "own" ? "House upright" : "Barn chest"),
       }),
     );
   }

@@ -2,12 +2,15 @@ import { MINUTE, SECOND } from "#core/calendar/milliseconds.ts";
 import type { KeptPlan } from "#db/day/day-queries.server.ts";
 import type { SaidFact } from "#db/day/run-queries.server.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
+import { makePacking, makeResting } from "#demo/demo-after.ts";
 import { at, entryMaker, must } from "#demo/demo-file.ts";
 import { drawsFrom } from "#demo/draws.ts";
 
 /** Moments at which the demo farm can be opened, and what its clock then says. */
 export const DEMO_MOMENTS = {
   running: { clock: "2026-09-19T13:40:00Z" },
+  resting: { clock: "2026-09-20T13:10:00Z" },
+  packing: { clock: "2026-09-21T13:40:00Z" },
 } as const;
 export type DemoMoment = keyof typeof DEMO_MOMENTS;
 
@@ -28,7 +31,13 @@ const TORE = 11;
 
 /** Brings the demo farm to one of its moments. */
 export function makeMoment(file: FarmFile, moment: DemoMoment): void {
-  if (moment === "running") file.together(() => makeRunning(file));
+  file.together(() => {
+    const dayId = file.days().find(({ processedOn }) => processedOn === DAY)!.id;
+    makeRunning(file);
+    if (moment === "running") return;
+    makeResting(file, dayId, { killed: KILLED, chilled: CHILLED });
+    if (moment === "packing") makePacking(file, dayId);
+  });
 }
 
 type Say = (minute: number, fact: Omit<SaidFact, "at">) => string;

@@ -3,6 +3,7 @@ import type { FarmFile } from "#db/farm-file.server.ts";
 import { makeDemoBatches } from "#demo/demo-batches.ts";
 import { makeDemoDays } from "#demo/demo-days.ts";
 import { DEMO_ZONE, type entryMaker, must, entryMaker as newEntryMaker } from "#demo/demo-file.ts";
+import { makeCatalog } from "#demo/demo-packs.ts";
 import { makeDemoSeason } from "#demo/demo-season.ts";
 
 /** Fills an empty file with Harrow & Lark, a made-up hill farm. All of it or nothing. */
@@ -12,6 +13,7 @@ export function makeDemoFarm(file: FarmFile): void {
     makeSettings(file);
     makeKitAndPlaces(file, entry);
     makeDevices(file, entry);
+    makeCatalog(file, entry);
     makeDemoBatches(file, entry);
 
     makePast(file, entry);
@@ -72,12 +74,12 @@ function makeKitAndPlaces(file: FarmFile, entry: ReturnType<typeof entryMaker>):
   for (const [name, priceCents, life] of kit)
     must(file.addKit(entry("2026-03-01"), { name, priceCents, ...life }));
   const places = [
-    ["Wash house refrigerator", "fridge", 30, true],
-    ["Barn chest", "freezer", 40, false],
-    ["House upright", "freezer", 16, false],
+    ["Wash house refrigerator", "fridge", 34, true, 120],
+    ["Barn chest", "freezer", 40, false, 110],
+    ["House upright", "freezer", 16, false, 70],
   ] as const;
-  for (const [name, kind, capacityCount, canFreeze] of places)
-    must(file.addPlace(entry("2026-03-01"), { name, kind, capacityCount, canFreeze }));
+  for (const [name, kind, capacityCount, canFreeze, spareWatts] of places)
+    must(file.addPlace(entry("2026-03-01"), { name, kind, capacityCount, canFreeze, spareWatts }));
 }
 
 /** The stand-ins that the demo starts; where they are not running, the farm says so and goes on by what is typed. */

@@ -3,11 +3,11 @@ import { Link, useLocation } from "react-router";
 import { PageHead } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 
-const LEAVES = ["plan", "run", "rest", "pack", "settle"] as const;
+const LEAVES = ["plan", "run", "rest", "cut", "pack", "settle"] as const;
 /** Leaves of the plan's own. */
 const PLAN_PARTS: readonly string[] = ["needs", "tasks", "compare", "print", "lots"];
 
-/** The top of a day and its five leaves, in the order of the work. */
+/** The top of a day and its six leaves, in the order of the work. */
 export function DayHead({
   dayId,
   processedOn,

@@ -34,7 +34,11 @@ export function FreezingLoads({ plan, freezers, packs, startAt, nights, advice }
           className="text-base"
           caption="Loads of each night"
           columns={[
-            { head: "Night", cell: ({ startAt: at }: NightLoad) => show.dateTime(at).replace(/,[^,]*$/, "") },
+            {
+              head: "Night",
+              isOneLine: true,
+              cell: ({ startAt: at }: NightLoad) => show.dateTime(at).replace(/,[^,]*$/, ""),
+            },
             { head: "Freezer", cell: ({ freezerId }) => nameOf(freezerId) },
             { head: "Packs", isNumber: true, cell: ({ packIds }) => packIds.length },
             { head: "Weight", isNumber: true, cell: ({ load }) => show.bulk(load.kilograms * 1e6) },

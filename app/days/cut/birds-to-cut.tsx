@@ -1,0 +1,51 @@
+import { Link } from "react-router";
+import { Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { LOOK_REASON_WORDS } from "#app/words/run-words.ts";
+import { plural } from "#app/words/show.ts";
+import type { LookReason } from "#core/day/run/day-fact.ts";
+import type { Route } from "./+types/cut.ts";
+
+/** The birds themselves: those marked at the table first, with the reason and the band, then those weighed for the knife. */
+export function BirdsToCut({ looked, toCut, day }: Route.ComponentProps["loaderData"]) {
+  const show = useShow();
+  if (looked.length + toCut.length === 0) return null;
+  return (
+    <Sheet heading="Which birds">
+      {looked.length > 0 && (
+        <>
+          <h3 className="pt-1 font-semibold">Marked on the day, cut these first</h3>
+          <ul className="flex flex-wrap gap-2 py-2">
+            {looked.map(({ entryId, number, note }) => (
+              <li key={entryId} className="rounded-sheet border border-soft px-3 py-1">
+                {number === undefined ? "no band" : `band ${number}`}:{" "}
+                {LOOK_REASON_WORDS[note as LookReason] ?? (note || "no reason given")}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {toCut.length > 0 && (
+        <>
+          <h3 className="pt-1 font-semibold">
+            {plural(toCut.length, "bird")} weighed for the knife, the biggest first
+          </h3>
+          <ul className="flex flex-wrap gap-2 py-2">
+            {toCut
+              .toSorted((one, other) => (other.weightMilligrams ?? 0) - (one.weightMilligrams ?? 0))
+              .map(({ id, birdNumber, weightMilligrams }) => (
+                <li key={id}>
+                  <Link
+                    to={`/days/${day.id}/pack/${id}`}
+                    className="inline-block min-h-8 rounded-sheet border border-soft px-3 py-1"
+                  >
+                    bird {birdNumber}, {show.bird(weightMilligrams ?? 0)}
+                  </Link>
+                </li>
+              ))}
+          </ul>
+        </>
+      )}
+    </Sheet>
+  );
+}

@@ -1,0 +1,150 @@
+import { redirect } from "react-router";
+import { BirdsToCut } from "#app/days/cut/birds-to-cut.tsx";
+import { cutForm } from "#app/days/cut/cut-form.ts";
+import { CutParts } from "#app/days/cut/cut-parts.tsx";
+import { CutTabs } from "#app/days/cut/cut-tabs.tsx";
+import { DayHead } from "#app/days/leaves.tsx";
+import { cuttingOfDay } from "#app/server/day/cutting-of-day.server.ts";
+import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireDay } from "#app/server/farm/required.server.ts";
+import { ENTRY_USED, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { FarmForm } from "#app/ui/farm-form.tsx";
+import { ChoiceField, SelectField, TextField, TickField } from "#app/ui/field.tsx";
+import { ButtonLink, EmptyPlace, Page, Sheet } from "#app/ui/sheet.tsx";
+import { batchesInWords } from "#app/words/lot-words.ts";
+import { plural } from "#app/words/show.ts";
+import type { Route } from "./+types/cut.ts";
+
+export const meta = () => [{ title: "Cut · Pale Morning" }];
+
+export function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  const { day, lots } = requireDay(here, params.dayId);
+  return {
+    day,
+    line: batchesInWords(lots),
+    cutting: cuttingOfDay(here, day, lots),
+    schemes: here.file.cutting.schemes().map(({ id, name }) => ({ id, name })),
+    people: here.file.people
+      .people()
+      .filter(({ usesKnives }) => usesKnives)
+      .map(({ id, name }) => ({ id, name })),
+    looked: here.file.run.facts(day.id).filter(({ kind, word }) => kind === "look" && word === "cut"),
+    toCut: here.file.pack.carcasses(day.id).filter(({ purpose }) => purpose === "cut"),
+    packs: here.file.pack.packs(day.id).map(({ productId, pieces }) => ({ productId, pieces })),
+    products: here.file.catalog.products(),
+    entryId: newEntryId(),
+  };
+}
+
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const { day } = requireDay(here, params.dayId);
+  const sent = await submitted(here, request, cutForm);
+  if (!sent.ok) return sent.refusal;
+  if (!here.file.cutting.saveCutPlan(sent.entry, day.id, sent.value).recorded)
+    return sent.refuse({ "": ENTRY_USED });
+  return redirect(`/days/${day.id}/cut`, 303);
+}
+
+export default function Cut({ loaderData, actionData }: Route.ComponentProps) {
+  const { day, line, cutting, schemes, people, entryId } = loaderData;
+  const birds = cutting.lots.reduce((sum, { cutUp }) => sum + cutUp, 0);
+  return (
+    <Page isWide>
+      <DayHead
+        dayId={day.id}
+        processedOn={day.processedOn}
+        line={birds > 0 ? `${plural(birds, "bird")} to cut up, ${line}` : line}
+      />
+      <CutTabs dayId={day.id} />
+      {birds === 0 ? (
+        <EmptyPlace
+          heading="No birds to cut up"
+          action={<ButtonLink to={`/days/${day.id}/pack`}>To packing</ButtonLink>}
+        >
+          <p>
+            A bird that is weighed under Pack with the use “Cut up” comes here: bruised ones first, or the
+            biggest. This page then says what they make, pack by pack, and how long the cutting and sealing
+            take.
+          </p>
+        </EmptyPlace>
+      ) : (
+        <div className="grid items-start gap-5 lg:grid-cols-3">
+          <div className="grid gap-5 lg:col-span-2">
+            {cutting.lots
+              .filter(({ cutUp }) => cutUp > 0)
+              .map((lot) => (
+                <CutParts key={lot.id} lot={lot} {...loaderData} />
+              ))}
+            <BirdsToCut {...loaderData} />
+          </div>
+          <Sheet heading="How they are cut" className="print:hidden">
+            <FarmForm
+              key={cutting.entryId}
+              schema={cutForm}
+              refusal={actionData}
+              entryId={entryId}
+              defaults={{
+                schemeId: String(cutting.plan.schemeId ?? ""),
+                personId: String(cutting.plan.personId ?? ""),
+                tool: cutting.plan.tool,
+                isHomeCook: cutting.plan.isHomeCook ? "on" : undefined,
+                packsPerCycle: String(cutting.plan.packsPerCycle),
+              }}
+              submit="Save"
+            >
+              {(fields) => (
+                <>
+                  <SelectField
+                    field={fields.schemeId}
+                    label="Into which cuts"
+                    options={[
+                      { value: "", label: "the usual: breasts, leg quarters, wings, backs" },
+                      ...schemes.map(({ id, name }) => ({ value: String(id), label: name })),
+                    ]}
+                  />
+                  <ButtonLink kind="plain" to="/freezers/cuts">
+                    Your own cuts
+                  </ButtonLink>
+                  {people.length > 0 && (
+                    <SelectField
+                      field={fields.personId}
+                      label="Who cuts"
+                      options={[
+                        { value: "", label: "not said" },
+                        ...people.map(({ id, name }) => ({ value: String(id), label: name })),
+                      ]}
+                    />
+                  )}
+                  <ChoiceField
+                    field={fields.tool}
+                    label="With"
+                    options={[
+                      { value: "knife", label: "Knife", line: "2.5 min a bird" },
+                      { value: "saw", label: "Band saw", line: "1.5 min a bird" },
+                    ]}
+                  />
+                  <TickField
+                    field={fields.isHomeCook}
+                    label="Someone who seldom cuts"
+                    hint="5.5 min a bird"
+                  />
+                  <TextField
+                    field={fields.packsPerCycle}
+                    label="Packs the sealer takes at once"
+                    inputMode="numeric"
+                  />
+                </>
+              )}
+            </FarmForm>
+            <p className="pt-3 text-sm text-soft">
+              Knives and saws only for those who may. A band saw takes fingers: push with a block, no gloves,
+              one person at it. Keep what waits in ice.
+            </p>
+          </Sheet>
+        </div>
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,104 @@
+import { group, sum } from "d3-array";
+import { settlementOf } from "#app/server/day/settlement-of.server.ts";
+import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { BY_PRODUCT_WORDS } from "#app/words/by-product-words.ts";
+import { productName } from "#app/words/product-words.ts";
+import { byProductRow } from "#core/packing/by-products.ts";
+import { productKind } from "#core/packing/product-kinds.ts";
+import { type WentKind, type WentRow, type WhereItWent, whereItWent } from "#core/packing/where-it-went.ts";
+import { milligramsFromKilograms } from "#core/quantity/conversion.ts";
+import type { ProcessingDay } from "#db/day/day-queries.server.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
+import type { Pack } from "#db/pack/pack-row.server.ts";
+import type { Product } from "#db/pack/product-queries.server.ts";
+
+export interface WentOfDay extends WhereItWent {
+  readonly liveMilligrams: number;
+  readonly birds: number;
+  /** Each lot was weighed alive; else what was expected of it stands. */
+  readonly isLiveMeasured: boolean;
+  /** What came of loads that were boiled, dried, ground or rendered. */
+  readonly madeMilligrams: number;
+  readonly brothMilliliters: number;
+}
+
+/** Where each milligram of a day's live birds went; undefined until a bird was weighed. */
+export function wentOfDay(here: FarmContext, farm: Farm, day: ProcessingDay): WentOfDay | undefined {
+  const packs = here.file.pack.packs(day.id);
+  const carcasses = here.file.pack.carcasses(day.id);
+  if (carcasses.length === 0) return undefined;
+  const lots = settlementOf(here, farm, day).lots.map((lot) => ({
+    ...lot,
+    weighed: carcasses.filter(({ lotId }) => lotId === lot.lotId).length,
+    condemned: carcasses.filter(({ lotId, purpose }) => lotId === lot.lotId && purpose === "condemned")
+      .length,
+    liveEach: milligramsFromKilograms(lot.live.value),
+  }));
+  const loads = here.file.byProducts.loads(day.id);
+  const liveMilligrams = sum(lots, ({ weighed, liveEach }) => weighed * liveEach);
+  const condemned = sum(lots, ({ condemned: birds, liveEach }) => birds * liveEach);
+  const rows: WentRow[] = [
+    ...rowsOfPacks(packs, here.file.catalog.products()),
+    ...loads.map(({ kind, inMilligrams }) => ({
+      kind: byProductRow(kind).went,
+      what: BY_PRODUCT_WORDS[kind].goesIn,
+      milligrams: inMilligrams,
+      packs: 0,
+    })),
+    ...(condemned > 0 ? [{ kind: "condemned" as const, what: "", milligrams: condemned, packs: 0 }] : []),
+  ];
+  const cutBirds = packs.filter(({ purpose, productId }) => purpose === "cut" && productId === WHOLE_BIRD);
+  return {
+    ...whereItWent({
+      liveMilligrams,
+      rows,
+      cutBirdsMilligrams: sum(cutBirds, ({ weightMilligrams }) => weightMilligrams ?? 0),
+    }),
+    liveMilligrams,
+    birds: carcasses.length,
+    isLiveMeasured: lots.every(({ live }) => live.provenance === "measured"),
+    madeMilligrams: sum(loads, ({ outMilligrams }) => outMilligrams ?? 0),
+    brothMilliliters: sum(loads, ({ milliliters }) => milliliters ?? 0),
+  };
+}
+
+const WHOLE_BIRD = 1;
+
+/** Packs of raw birds by product. What was cooked, dried, ground or rendered counts where its load went in. */
+function rowsOfPacks(packs: readonly Pack[], products: readonly Product[]): WentRow[] {
+  const raw = packs.filter(
+    ({ purpose, productId }) => purpose !== "condemned" && !(purpose === "cut" && productId === WHOLE_BIRD),
+  );
+  return [...group(raw, ({ productId }) => productId)].flatMap(([productId, alike]): WentRow[] => {
+    const product = products.find(({ id }) => id === productId)!;
+    const kind = wentOf(product);
+    if (kind === undefined) return [];
+    return [
+      {
+        kind,
+        what: productName(product),
+        milligrams: sum(alike, ({ weightMilligrams }) => weightMilligrams ?? 0),
+        packs: alike.length,
+      },
+    ];
+  });
+}
+
+function wentOf({ kind }: Product): WentKind | undefined {
+  if (
+    [
+      "picked-meat",
+      "broth",
+      "canned-jar",
+      "feet-dried",
+      "heart-dried",
+      "gizzard-dried",
+      "ground",
+      "rendered-fat",
+    ].includes(kind)
+  )
+    return undefined;
+  const { group: of, isForPets } = productKind(kind);
+  if (isForPets) return "pets";
+  return of === "frames" || of === "other" ? "cut" : of;
+}

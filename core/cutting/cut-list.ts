@@ -1,0 +1,81 @@
+import { type BirdMeans, productOfBird } from "#core/carcass-yield/piece-weight.ts";
+import { packsOfPieces } from "#core/packing/packs-of-pieces.ts";
+import { BIRD_PIECES, type ProductKindName, productKind } from "#core/packing/product-kinds.ts";
+import { type Sealer, sealingTime } from "#core/packing/sealing-time.ts";
+
+export const CUTTING_TOOLS = ["knife", "saw"] as const;
+export type CuttingTool = (typeof CUTTING_TOOLS)[number];
+
+/** A practiced cutter's minutes a bird, by tool; someone who cuts a few birds a year with a knife takes 5.5. Choices. See docs/sources.md#packs. */
+export const CUT_MINUTES: Readonly<Record<CuttingTool, number>> = { knife: 2.5, saw: 1.5 };
+export const HOME_COOK_MINUTES = 5.5;
+
+/** A chamber's cycle, and the hands for one, seconds. Choices. See docs/sources.md#packs. */
+export const SEALER = { cycleSeconds: 40, loadSeconds: 20, bagSeconds: 20 } as const;
+
+/** What one bird is taken apart into: each product with the pieces that go into a pack of it. */
+export interface CutPart {
+  readonly product: ProductKindName;
+  readonly piecesPerPack: number;
+}
+
+/** Breasts and leg quarters by two, wings by the dozen, backs by four. See docs/sources.md#packs. */
+export const USUAL_SCHEME: readonly CutPart[] = [
+  { product: "breast-bone-in", piecesPerPack: 2 },
+  { product: "leg-quarter", piecesPerPack: 2 },
+  { product: "wing", piecesPerPack: 12 },
+  { product: "back", piecesPerPack: 4 },
+];
+
+export interface ExpectedCut extends CutPart {
+  readonly pieces: number;
+  readonly packs: number;
+  readonly leftOver: number;
+  /** Of all its pieces; undefined where nobody knows what a bird weighs. */
+  readonly kilograms: number | undefined;
+}
+
+export interface CutList {
+  readonly cuts: readonly ExpectedCut[];
+  readonly packs: number;
+  readonly cutMinutes: number;
+  readonly sealCycles: number;
+  /** To bag and load; the sealer's own cycles run beside the hands. */
+  readonly sealMinutes: number;
+}
+
+/**
+ * What so many birds make: pieces counted into packs, what is left over, and the hours at the block and the sealer.
+ *
+ * @param means of the birds that are cut; undefined where none was weighed
+ * @throws {RangeError} if birds is negative
+ */
+export function cutList(
+  birds: number,
+  parts: readonly CutPart[],
+  means: BirdMeans | undefined,
+  work: { readonly minutesPerBird: number; readonly sealer: Sealer },
+): CutList {
+  if (!(birds >= 0)) throw new RangeError(`birds must be 0 or more, got ${birds}`);
+  const cuts = parts.map((part): ExpectedCut => {
+    const { piece } = productKind(part.product);
+    const pieces = piece === undefined ? 0 : birds * BIRD_PIECES[piece];
+    const ofBird = means && productOfBird(part.product, means);
+    return {
+      ...part,
+      pieces,
+      ...packsOfPieces(pieces, part.piecesPerPack),
+      kilograms: ofBird === undefined ? undefined : ofBird * birds,
+    };
+  });
+  // An odd pack is sealed too.
+  const packs = cuts.reduce((sum, cut) => sum + cut.packs + (cut.leftOver > 0 ? 1 : 0), 0);
+  const { cycles, minutes } = sealingTime(packs, work.sealer);
+  return {
+    cuts,
+    packs,
+    cutMinutes: birds * work.minutesPerBird,
+    sealCycles: cycles,
+    sealMinutes: Math.max(minutes, (packs * SEALER.bagSeconds + cycles * work.sealer.loadSeconds) / 60),
+  };
+}

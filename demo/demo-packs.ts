@@ -1,0 +1,123 @@
+import type { ProductKindName } from "#core/packing/product-kinds.ts";
+import { MILLIGRAMS_PER_OUNCE } from "#core/quantity/conversion.ts";
+import type { FarmFile } from "#db/farm-file.server.ts";
+import type { PackFacts } from "#db/pack/pack-row.server.ts";
+import { type entryMaker, must } from "#demo/demo-file.ts";
+import { drawsFrom } from "#demo/draws.ts";
+
+type MakeEntry = ReturnType<typeof entryMaker>;
+
+/** What the farm asks for a pound, and for a bag of dried feet. */
+const PRICES = [
+  ["whole-bird", 525, "pound"],
+  ["breast-bone-in", 789, "pound"],
+  ["leg-quarter", 449, "pound"],
+  ["wing", 499, "pound"],
+  ["back", 250, "pound"],
+  ["liver", 450, "pound"],
+  ["heart", 450, "pound"],
+  ["feet-dried", 900, "pack"],
+  ["broth", 800, "quart"],
+] as const satisfies readonly (readonly [ProductKindName, number, PackFacts["priceUnit"]])[];
+
+/** Prices, and what packs are weighed in. */
+export function makeCatalog(file: FarmFile, entry: MakeEntry): void {
+  for (const [kind, priceCents, priceUnit] of PRICES) {
+    const { id, revision, kind: _kind, ...product } = productOf(file, kind);
+    file.catalog.saveProduct(id, revision, { ...product, priceCents, priceUnit });
+  }
+  for (const [name, ounces] of [
+    ["Vacuum bag", 0.4],
+    ["Steel bowl", 14.5],
+  ] as const)
+    must(
+      file.catalog.addContainer(entry("2026-06-15"), {
+        name,
+        tareMilligrams: Math.round(ounces * MILLIGRAMS_PER_OUNCE),
+      }),
+    );
+}
+
+const productOf = (file: FarmFile, kind: ProductKindName) =>
+  file.catalog.products().find((product) => product.kind === kind)!;
+
+/** Ounces that a piece weighs, and how many go into a pack. */
+const CUTS = [
+  ["breast-bone-in", 11.4, 2],
+  ["leg-quarter", 9.7, 2],
+  ["wing", 3.2, 12],
+  ["back", 5.9, 4],
+] as const satisfies readonly (readonly [ProductKindName, number, number])[];
+
+export interface PartsOfDay {
+  readonly dayId: number;
+  readonly lotId: number;
+  readonly packedOn: string;
+  readonly time: string;
+  /** Birds cut up, and birds whose giblets are packed. */
+  readonly cutUp: number;
+  readonly drawn: number;
+  readonly placeId: number;
+}
+
+/** The cut-up birds of a day in packs of a fixed count, their livers by eight, and what is left over in an odd pack. */
+export function packTheParts(file: FarmFile, entry: MakeEntry, of: PartsOfDay): void {
+  const draws = drawsFrom(700 + of.dayId);
+  const people = file.people.people();
+  const packedBy = people.find(({ name }) => name === "Pell")?.id;
+  const container = file.catalog.containers().find(({ name }) => name === "Vacuum bag")!;
+  const packOne = (kind: ProductKindName, pieces: number, ounces: number) => {
+    const { id: productId, priceCents, priceUnit } = productOf(file, kind);
+    const tenths = Math.round(pieces * ounces * (1 + 0.06 * draws.normal()) * 10);
+    const weightMilligrams = Math.round((tenths / 10) * MILLIGRAMS_PER_OUNCE);
+    must(
+      file.pack.recordPacks(entry(of.packedOn, of.time), of.dayId, [
+        {
+          productId,
+          lotId: of.lotId,
+          birdNumber: undefined,
+          pieces,
+          purpose: "sale",
+          weightMilligrams,
+          tareMilligrams: container.tareMilligrams,
+          volumeMilliliters: undefined,
+          asTyped: `${(weightMilligrams + container.tareMilligrams) / 1000}g`,
+          reason: "",
+          placeId: of.placeId,
+          packedBy,
+          priceCents,
+          priceUnit,
+        },
+      ]),
+    );
+  };
+  for (const [kind, ounces, perPack] of CUTS) {
+    const pieces = of.cutUp * (kind === "back" ? 1 : 2);
+    for (let left = pieces; left > 0; left -= perPack) packOne(kind, Math.min(perPack, left), ounces);
+  }
+  for (let left = of.drawn; left >= 8; left -= 8) packOne("liver", 8, 1.3);
+}
+
+/** Feet into the dehydrator and out a day later, frames into the pot, and what the compost got. */
+export function theByProducts(
+  file: FarmFile,
+  entry: MakeEntry,
+  { dayId, on, next, birds }: { dayId: number; on: string; next: string; birds: number },
+): void {
+  const { byProducts } = file;
+  const grams = (each: number) => Math.round(birds * each) * 1000;
+  must(
+    byProducts.start(entry(on, "13:30"), dayId, {
+      kind: "dry-feet",
+      inMilligrams: grams(92),
+      note: "dehydrator, 155 °F",
+    }),
+  );
+  const [feet] = byProducts.loads(dayId);
+  must(byProducts.check(entry(on, "21:00"), dayId, feet!.id, "still soft at the pads"));
+  must(byProducts.end(entry(next, "07:30"), dayId, feet!.id, { outMilligrams: grams(35), milliliters: 0 }));
+  must(
+    byProducts.start(entry(on, "13:40"), dayId, { kind: "feathers", inMilligrams: grams(170), note: "wet" }),
+  );
+  must(byProducts.start(entry(on, "13:45"), dayId, { kind: "offal", inMilligrams: grams(230), note: "" }));
+}

@@ -63,33 +63,15 @@ export default function Freezers({ loaderData }: Route.ComponentProps) {
           )}
         </nav>
       </PageHead>
-      {isEmpty ? (
-        <EmptyPlace
-          heading="Nothing stored yet"
-          action={<ButtonLink to="/freezers/place">Add a refrigerator or freezer</ButtonLink>}
-        >
-          <p>
-            Add your refrigerator and freezers and how many birds each holds. When you weigh a pack you choose
-            where it goes, and this page shows what is left, what is oldest, and how much space you have.
-          </p>
-        </EmptyPlace>
-      ) : (
-        <FindBox />
-      )}
+      {isEmpty ? <NothingStored /> : <FindBox />}
       <FeedInStock feed={feed} />
       <div className="grid items-start gap-5 lg:grid-cols-2">
         {places.map((place) => (
-          <Sheet
+          <OnePlace
             key={place.id}
-            heading={place.name}
-            beside={`${place.kind === "fridge" ? "refrigerator" : "freezer"}, ${SETTING_WORDS[place.setting]}`}
-          >
-            <Fill taken={place.taken} capacity={place.capacityCount} />
-            <Stock rows={stock.filter(({ placeId }) => placeId === place.id)} />
-            <ButtonLink kind="plain" to={`/freezers/place/${place.id}`} className="my-2 print:hidden">
-              Open {place.name}
-            </ButtonLink>
-          </Sheet>
+            place={place}
+            stock={stock.filter(({ placeId }) => placeId === place.id)}
+          />
         ))}
         {nowhere.length > 0 && (
           <Sheet
@@ -189,6 +171,35 @@ function Lately({ lately }: Pick<Loaded, "lately">) {
           </li>
         ))}
       </ul>
+    </Sheet>
+  );
+}
+
+function NothingStored() {
+  return (
+    <EmptyPlace
+      heading="Nothing stored yet"
+      action={<ButtonLink to="/freezers/place">Add a refrigerator or freezer</ButtonLink>}
+    >
+      <p>
+        Add your refrigerator and freezers and how many birds each holds. When you weigh a pack you choose
+        where it goes, and this page shows what is left, what is oldest, and how much space you have.
+      </p>
+    </EmptyPlace>
+  );
+}
+
+function OnePlace({ place, stock }: { place: Loaded["places"][number]; stock: readonly StockRow[] }) {
+  return (
+    <Sheet
+      heading={place.name}
+      beside={`${place.kind === "fridge" ? "refrigerator" : "freezer"}, ${SETTING_WORDS[place.setting]}`}
+    >
+      <Fill taken={place.taken} capacity={place.capacityCount} />
+      <Stock rows={stock} />
+      <ButtonLink kind="plain" to={`/freezers/place/${place.id}`} className="my-2 print:hidden">
+        Open {place.name}
+      </ButtonLink>
     </Sheet>
   );
 }

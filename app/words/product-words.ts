@@ -1,4 +1,5 @@
 import { plural } from "#app/words/show.ts";
+import type { PriceUnit } from "#core/label/pack-price.ts";
 import type { ProductKindName } from "#core/packing/product-kinds.ts";
 
 interface ProductWords {
@@ -50,7 +51,7 @@ export const PRICE_UNIT_WORDS = {
   pack: "a pack",
   quart: "/ qt",
   liter: "/ l",
-} as const;
+} as const satisfies Readonly<Record<PriceUnit, string>>;
 
 /** The farm's name for a product, or the usual one of its kind. */
 export const productName = ({

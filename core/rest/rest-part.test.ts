@@ -1,7 +1,6 @@
 import { expect, test } from "vitest";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import { trickleTank } from "#core/chill/trickle-tank.ts";
-import { killTimes } from "#core/day/run/kill-times.ts";
 import { cookBeforeOrAfter, methodOfHours, restTimes } from "#core/rest/rest-part.ts";
 import { restWeight } from "#core/rest/rest-weight.ts";
 
@@ -34,17 +33,6 @@ test("a resting bird never weighs less than nine tenths of what it did", () => {
   const loss = { hours: 2400, dripFraction: 0.015, dryingFractionPerDay: 0.008, coverFactor: 1 };
   expect(restWeight(2, loss).weight).toBeCloseTo(1.8, 12);
   expect(() => restWeight(2, { ...loss, hours: -1 })).toThrow(/hours must be 0 or more/);
-});
-
-test("a bird's kill is the tap at the cones, or so long before the tank where nobody tapped", () => {
-  const minute = 60_000;
-  const bird = (at: number, birds = 1) => ({ kind: "bird", at: at * minute, birds }) as const;
-  const kill = (at: number) => ({ kind: "kill", at: at * minute }) as const;
-  expect(killTimes([bird(60), kill(10), bird(70, 2), kill(20)], 25)).toEqual(
-    [10, 20, 45].map((at) => at * minute),
-  );
-  // A tap that came late never makes a bird die after it was chilled.
-  expect(killTimes([bird(5), kill(9)], 25)).toEqual([5 * minute]);
 });
 
 test("a trickle settles between its tap and the air, and says where no bird gets cold in it", () => {

@@ -1,7 +1,5 @@
+import type { PriceUnit } from "#core/label/pack-price.ts";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
-
-export const PRICE_UNITS = ["pound", "kilogram", "pack", "quart", "liter"] as const;
-export type PriceUnit = (typeof PRICE_UNITS)[number];
 
 /** What is said of a pack; each correction says all of it anew. */
 export interface PackFacts {

@@ -1,7 +1,7 @@
 import type { Database } from "better-sqlite3";
+import type { PriceUnit } from "#core/label/pack-price.ts";
 import { PRODUCT_KIND_NAMES, type ProductKindName } from "#core/packing/product-kinds.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
-import type { PriceUnit } from "#db/pack/pack-row.server.ts";
 
 /** What the farm says of a product; undefined and empty where the usual of its kind stands. */
 export interface ProductSetting {

@@ -1,28 +1,18 @@
 import { Link } from "react-router";
-import { DataTable } from "#app/ui/data-table.tsx";
+import { type Column, DataTable } from "#app/ui/data-table.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { PRODUCT_WORDS } from "#app/words/product-words.ts";
-import { plural } from "#app/words/show.ts";
+import { plural, type Show } from "#app/words/show.ts";
+import type { ExpectedCut } from "#core/cutting/cut-list.ts";
 import type { Route } from "./+types/cut.ts";
 
 type Loaded = Route.ComponentProps["loaderData"];
 
 /** What a lot's birds make: pieces, packs of a fixed count, what is left over, and how much of it is packed already. */
-export function CutParts({
-  lot,
-  day,
-  packs,
-  products,
-  cutting,
-}: Loaded & { lot: Loaded["cutting"]["lots"][number] }) {
+export function CutParts({ lot, ...loaded }: Loaded & { lot: Loaded["cutting"]["lots"][number] }) {
   const show = useShow();
   const { list, cutUp, batchName } = lot;
-  const productOf = (kind: string) => products.find((product) => product.kind === kind);
-  const packedOf = (kind: string) =>
-    packs
-      .filter(({ productId }) => productId === productOf(kind)?.id)
-      .reduce((sum, { pieces }) => sum + pieces, 0);
   return (
     <Sheet
       heading={`${plural(cutUp, "bird")} of ${batchName}`}
@@ -31,37 +21,7 @@ export function CutParts({
       <DataTable
         className="text-base"
         caption="What they make"
-        columns={[
-          {
-            head: "Cut",
-            cell: ({ product }) => {
-              const row = productOf(product);
-              const name = row?.name || PRODUCT_WORDS[product].name;
-              return row ? (
-                <Link to={`/days/${day.id}/pack/parts/${row.id}`} className="underline">
-                  {name}
-                </Link>
-              ) : (
-                name
-              );
-            },
-          },
-          { head: "Pieces", isNumber: true, cell: ({ pieces }) => pieces },
-          { head: "A pack", isNumber: true, cell: ({ piecesPerPack }) => piecesPerPack },
-          { head: "Packs", isNumber: true, cell: (cut) => cut.packs },
-          { head: "Left over", isNumber: true, cell: ({ leftOver }) => leftOver || "–" },
-          {
-            head: "About",
-            isNumber: true,
-            isWideOnly: true,
-            cell: ({ kilograms }) => (kilograms === undefined ? "–" : show.bulk(kilograms * 1e6)),
-          },
-          {
-            head: "Packed",
-            isNumber: true,
-            cell: ({ product, pieces }) => `${packedOf(product)} of ${pieces}`,
-          },
-        ]}
+        columns={columnsOf(loaded, show)}
         rows={list.cuts}
         keyOf={({ product }) => product}
       />
@@ -70,9 +30,48 @@ export function CutParts({
         {plural(list.sealCycles, "cycle")} of the sealer. What is left over goes into an odd pack, or waits
         for the next day's.
       </p>
-      {cutting.entryId === undefined && (
+      {loaded.cutting.entryId === undefined && (
         <p className="pb-2 text-sm text-soft">With a knife and one pack a cycle, until you say otherwise.</p>
       )}
     </Sheet>
   );
+}
+
+function columnsOf({ day, packs, products }: Loaded, show: Show): Column<ExpectedCut>[] {
+  const productOf = (kind: string) => products.find((product) => product.kind === kind);
+  const packedOf = (kind: string) =>
+    packs
+      .filter(({ productId }) => productId === productOf(kind)?.id)
+      .reduce((sum, { pieces }) => sum + pieces, 0);
+  return [
+    {
+      head: "Cut",
+      cell: ({ product }) => {
+        const row = productOf(product);
+        const name = row?.name || PRODUCT_WORDS[product].name;
+        return row ? (
+          <Link to={`/days/${day.id}/pack/parts/${row.id}`} className="underline">
+            {name}
+          </Link>
+        ) : (
+          name
+        );
+      },
+    },
+    { head: "Pieces", isNumber: true, cell: ({ pieces }) => pieces },
+    { head: "A pack", isNumber: true, cell: ({ piecesPerPack }) => piecesPerPack },
+    { head: "Packs", isNumber: true, cell: (cut) => cut.packs },
+    { head: "Left over", isNumber: true, cell: ({ leftOver }) => leftOver || "–" },
+    {
+      head: "About",
+      isNumber: true,
+      isWideOnly: true,
+      cell: ({ kilograms }) => (kilograms === undefined ? "–" : show.bulk(kilograms * 1e6)),
+    },
+    {
+      head: "Packed",
+      isNumber: true,
+      cell: ({ product, pieces }) => `${packedOf(product)} of ${pieces}`,
+    },
+  ];
 }

@@ -3,14 +3,13 @@ import { BirdsToCut } from "#app/days/cut/birds-to-cut.tsx";
 import { cutForm } from "#app/days/cut/cut-form.ts";
 import { CutParts } from "#app/days/cut/cut-parts.tsx";
 import { CutTabs } from "#app/days/cut/cut-tabs.tsx";
+import { HowCut } from "#app/days/cut/how-cut.tsx";
 import { DayHead } from "#app/days/leaves.tsx";
 import { cuttingOfDay } from "#app/server/day/cutting-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { ENTRY_USED, newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { FarmForm } from "#app/ui/farm-form.tsx";
-import { ChoiceField, SelectField, TextField, TickField } from "#app/ui/field.tsx";
-import { ButtonLink, EmptyPlace, Page, Sheet } from "#app/ui/sheet.tsx";
+import { ButtonLink, EmptyPlace, Page } from "#app/ui/sheet.tsx";
 import { batchesInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
 import type { Route } from "./+types/cut.ts";
@@ -48,7 +47,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
 }
 
 export default function Cut({ loaderData, actionData }: Route.ComponentProps) {
-  const { day, line, cutting, schemes, people, entryId } = loaderData;
+  const { day, line, cutting } = loaderData;
   const birds = cutting.lots.reduce((sum, { cutUp }) => sum + cutUp, 0);
   return (
     <Page isWide>
@@ -79,70 +78,7 @@ export default function Cut({ loaderData, actionData }: Route.ComponentProps) {
               ))}
             <BirdsToCut {...loaderData} />
           </div>
-          <Sheet heading="How they are cut" className="print:hidden">
-            <FarmForm
-              key={cutting.entryId}
-              schema={cutForm}
-              refusal={actionData}
-              entryId={entryId}
-              defaults={{
-                schemeId: String(cutting.plan.schemeId ?? ""),
-                personId: String(cutting.plan.personId ?? ""),
-                tool: cutting.plan.tool,
-                isHomeCook: cutting.plan.isHomeCook ? "on" : undefined,
-                packsPerCycle: String(cutting.plan.packsPerCycle),
-              }}
-              submit="Save"
-            >
-              {(fields) => (
-                <>
-                  <SelectField
-                    field={fields.schemeId}
-                    label="Into which cuts"
-                    options={[
-                      { value: "", label: "the usual: breasts, leg quarters, wings, backs" },
-                      ...schemes.map(({ id, name }) => ({ value: String(id), label: name })),
-                    ]}
-                  />
-                  <ButtonLink kind="plain" to="/freezers/cuts">
-                    Your own cuts
-                  </ButtonLink>
-                  {people.length > 0 && (
-                    <SelectField
-                      field={fields.personId}
-                      label="Who cuts"
-                      options={[
-                        { value: "", label: "not said" },
-                        ...people.map(({ id, name }) => ({ value: String(id), label: name })),
-                      ]}
-                    />
-                  )}
-                  <ChoiceField
-                    field={fields.tool}
-                    label="With"
-                    options={[
-                      { value: "knife", label: "Knife", line: "2.5 min a bird" },
-                      { value: "saw", label: "Band saw", line: "1.5 min a bird" },
-                    ]}
-                  />
-                  <TickField
-                    field={fields.isHomeCook}
-                    label="Someone who seldom cuts"
-                    hint="5.5 min a bird"
-                  />
-                  <TextField
-                    field={fields.packsPerCycle}
-                    label="Packs the sealer takes at once"
-                    inputMode="numeric"
-                  />
-                </>
-              )}
-            </FarmForm>
-            <p className="pt-3 text-sm text-soft">
-              Knives and saws only for those who may. A band saw takes fingers: push with a block, no gloves,
-              one person at it. Keep what waits in ice.
-            </p>
-          </Sheet>
+          <HowCut {...loaderData} refusal={actionData} />
         </div>
       )}
     </Page>

@@ -14,70 +14,11 @@ interface RestFactsProps extends Loaded {
 
 /** One tap says what was done; what needs a number or a place has a box beside it. */
 export function RestFacts({ refusal, ...loaded }: RestFactsProps) {
-  const { facts, head, entryId, places, people, lots } = loaded;
+  const { facts, head } = loaded;
   const show = useShow();
   return (
     <Sheet heading="What was done" className="print:hidden">
-      <Form key={facts.length} method="post" className="grid gap-3 py-2">
-        {refusal && (
-          <p role="alert" className="rounded-sheet border-l-4 border-barn bg-blush px-4 py-2">
-            {refusal.problem}
-          </p>
-        )}
-        <input type="hidden" name="entryId" value={`${entryId}-rest`} />
-        {lots.length > 1 && (
-          <Choice
-            name="lotId"
-            label="Which birds"
-            options={lots.map(({ id, batchName }) => [id, batchName])}
-            none="all"
-          />
-        )}
-        {people.length > 0 && (
-          <Choice
-            name="personId"
-            label="Who"
-            options={people.map(({ id, name }) => [id, name])}
-            none="not said"
-          />
-        )}
-        <div className="grid grid-cols-2 gap-3">
-          {TAPS.map(([kind, label]) => (
-            <Button key={kind} kind="plain" name="kind" value={kind} className="min-h-16">
-              {label}
-            </Button>
-          ))}
-        </div>
-        <div className="grid grid-cols-2 items-end gap-3">
-          <Box name="bags" typed={refusal?.entered.bags} label="Bags of ice" />
-          <Button kind="plain" name="kind" value="ice" className="min-h-12">
-            Ice added
-          </Button>
-          <Box
-            name="temperature"
-            typed={refusal?.entered.temperature}
-            label={`Temperature, ${show.temperatureUnit}`}
-          />
-          <Button kind="plain" name="kind" value="carcass-temperature" className="min-h-12">
-            Of a bird
-          </Button>
-          <span className="text-sm text-soft">Deep in the breast, or in the refrigerator</span>
-          <Button kind="plain" name="kind" value="place-temperature" className="min-h-12">
-            Of the refrigerator
-          </Button>
-          <Box name="birds" typed={refusal?.entered.birds} label="Birds moved" />
-          <Choice
-            name="placeId"
-            label="To"
-            options={places.map(({ id, name }) => [id, name])}
-            none="tank or tote"
-          />
-          <Box name="note" typed={refusal?.entered.note} label="Note" />
-          <Button kind="plain" name="kind" value="moved" className="min-h-12">
-            Moved
-          </Button>
-        </div>
-      </Form>
+      <FactForm key={facts.length} {...loaded} refusal={refusal} />
       {facts.length === 0 && (
         <p className="text-soft">Nothing recorded yet. Shut dogs, cats, and wild animals out before night.</p>
       )}
@@ -95,6 +36,79 @@ export function RestFacts({ refusal, ...loaded }: RestFactsProps) {
         ))}
       </ol>
     </Sheet>
+  );
+}
+
+function FactForm({ refusal, entryId, places, people, lots }: RestFactsProps) {
+  return (
+    <Form method="post" className="grid gap-3 py-2">
+      {refusal && (
+        <p role="alert" className="rounded-sheet border-l-4 border-barn bg-blush px-4 py-2">
+          {refusal.problem}
+        </p>
+      )}
+      <input type="hidden" name="entryId" value={`${entryId}-rest`} />
+      {lots.length > 1 && (
+        <Choice
+          name="lotId"
+          label="Which birds"
+          options={lots.map(({ id, batchName }) => [id, batchName])}
+          none="all"
+        />
+      )}
+      {people.length > 0 && (
+        <Choice
+          name="personId"
+          label="Who"
+          options={people.map(({ id, name }) => [id, name])}
+          none="not said"
+        />
+      )}
+      <div className="grid grid-cols-2 gap-3">
+        {TAPS.map(([kind, label]) => (
+          <Button key={kind} kind="plain" name="kind" value={kind} className="min-h-16">
+            {label}
+          </Button>
+        ))}
+      </div>
+      <CountedFacts places={places} refusal={refusal} />
+    </Form>
+  );
+}
+
+/** What was done that needs a number or a place. */
+function CountedFacts({ places, refusal }: Pick<RestFactsProps, "places" | "refusal">) {
+  const show = useShow();
+  return (
+    <div className="grid grid-cols-2 items-end gap-3">
+      <Box name="bags" typed={refusal?.entered.bags} label="Bags of ice" />
+      <Button kind="plain" name="kind" value="ice" className="min-h-12">
+        Ice added
+      </Button>
+      <Box
+        name="temperature"
+        typed={refusal?.entered.temperature}
+        label={`Temperature, ${show.temperatureUnit}`}
+      />
+      <Button kind="plain" name="kind" value="carcass-temperature" className="min-h-12">
+        Of a bird
+      </Button>
+      <span className="text-sm text-soft">Deep in the breast, or in the refrigerator</span>
+      <Button kind="plain" name="kind" value="place-temperature" className="min-h-12">
+        Of the refrigerator
+      </Button>
+      <Box name="birds" typed={refusal?.entered.birds} label="Birds moved" />
+      <Choice
+        name="placeId"
+        label="To"
+        options={places.map(({ id, name }) => [id, name])}
+        none="tank or tote"
+      />
+      <Box name="note" typed={refusal?.entered.note} label="Note" />
+      <Button kind="plain" name="kind" value="moved" className="min-h-12">
+        Moved
+      </Button>
+    </div>
   );
 }
 

@@ -31,10 +31,8 @@ export function loader({ context, request }: Route.LoaderArgs) {
   };
 }
 
-export default function Find({
-  loaderData: { text, found, isScanning, isUnknownCode },
-}: Route.ComponentProps) {
-  const show = useShow();
+export default function Find({ loaderData }: Route.ComponentProps) {
+  const { text, isScanning } = loaderData;
   return (
     <Page>
       <PageHead title="Find a pack" />
@@ -56,53 +54,57 @@ export default function Find({
         <Button>Find</Button>
       </Form>
       <ScanBox isOpen={isScanning} />
-      {text !== "" && (
-        <Sheet heading="Found" beside={plural(found.length, "place and product", "places and products")}>
-          {found.length === 0 && (
-            <p className="py-2">
-              {isUnknownCode
-                ? "No pack has that code now. It may have been removed, or the code be another farm's."
-                : "Nothing stored has all of those words. Try fewer: a product, a batch, or a place."}
-            </p>
-          )}
-          {found.length > 0 && (
-            <DataTable
-              className="text-base"
-              caption="Packs found, the oldest first"
-              columns={[
-                {
-                  head: "Product",
-                  cell: ({ name, isPast }) => (
-                    <>
-                      {name}
-                      {isPast && <b className="text-barn"> · eat or sell first</b>}
-                    </>
-                  ),
-                },
-                { head: "Packs", isNumber: true, cell: ({ packs }) => packs },
-                { head: "Weight", isNumber: true, cell: ({ milligrams }) => show.bulk(milligrams) },
-                {
-                  head: "Batch",
-                  isWideOnly: true,
-                  cell: ({ batchName, processedOn }) => `${batchName}, ${show.shortDay(processedOn)}`,
-                },
-                {
-                  head: "Where",
-                  cell: ({ placeId, placeName }) => (
-                    <Link to={`/freezers/place/${placeId ?? 0}`} className="underline">
-                      {placeName ?? "no location"}
-                    </Link>
-                  ),
-                },
-              ]}
-              rows={found}
-              keyOf={({ placeId, productId, lotId, purpose }) =>
-                `${placeId} ${productId} ${lotId} ${purpose}`
-              }
-            />
-          )}
-        </Sheet>
-      )}
+      {text !== "" && <Found {...loaderData} />}
     </Page>
+  );
+}
+
+/** What has all of the words, the oldest first. */
+function Found({ found, isUnknownCode }: Route.ComponentProps["loaderData"]) {
+  const show = useShow();
+  return (
+    <Sheet heading="Found" beside={plural(found.length, "place and product", "places and products")}>
+      {found.length === 0 && (
+        <p className="py-2">
+          {isUnknownCode
+            ? "No pack has that code now. It may have been removed, or the code be another farm's."
+            : "Nothing stored has all of those words. Try fewer: a product, a batch, or a place."}
+        </p>
+      )}
+      {found.length > 0 && (
+        <DataTable
+          className="text-base"
+          caption="Packs found, the oldest first"
+          columns={[
+            {
+              head: "Product",
+              cell: ({ name, isPast }) => (
+                <>
+                  {name}
+                  {isPast && <b className="text-barn"> · eat or sell first</b>}
+                </>
+              ),
+            },
+            { head: "Packs", isNumber: true, cell: ({ packs }) => packs },
+            { head: "Weight", isNumber: true, cell: ({ milligrams }) => show.bulk(milligrams) },
+            {
+              head: "Batch",
+              isWideOnly: true,
+              cell: ({ batchName, processedOn }) => `${batchName}, ${show.shortDay(processedOn)}`,
+            },
+            {
+              head: "Where",
+              cell: ({ placeId, placeName }) => (
+                <Link to={`/freezers/place/${placeId ?? 0}`} className="underline">
+                  {placeName ?? "no location"}
+                </Link>
+              ),
+            },
+          ]}
+          rows={found}
+          keyOf={({ placeId, productId, lotId, purpose }) => `${placeId} ${productId} ${lotId} ${purpose}`}
+        />
+      )}
+    </Sheet>
   );
 }

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 
@@ -20,58 +20,15 @@ const newReader = (): BarcodeReader | undefined => {
 /** A pack's code through the camera, or from a photo, where the browser can read codes; a hand scanner types into the box above. */
 export function ScanBox({ isOpen }: { isOpen: boolean }) {
   const navigate = useNavigate();
-  const video = useRef<HTMLVideoElement>(null);
+  const open = useCallback(
+    (code: string) => navigate(`/freezers/find?q=${encodeURIComponent(code)}`),
+    [navigate],
+  );
   const [isLooking, setIsLooking] = useState(isOpen);
   const [problem, setProblem] = useState<string>();
   const [canRead, setCanRead] = useState<boolean>();
   useEffect(() => setCanRead(newReader() !== undefined), []);
-  useEffect(() => {
-    const reader = newReader();
-    const camera = navigator.mediaDevices;
-    if (!isLooking || !reader) return;
-    if (!camera) {
-      setProblem("The camera opens only where the page is secure. Type the code, or take a photo of it.");
-      return;
-    }
-    let stream: MediaStream | undefined;
-    let timer = 0;
-    let isGone = false;
-    const look = async () => {
-      const found = video.current && (await reader.detect(video.current).catch(() => []));
-      if (isGone) return;
-      if (found?.[0]) navigate(`/freezers/find?q=${encodeURIComponent(found[0].rawValue)}`);
-      else timer = window.setTimeout(look, LOOK_MILLISECONDS);
-    };
-    camera
-      .getUserMedia({ video: { facingMode: "environment" } })
-      .then((opened) => {
-        stream = opened;
-        if (isGone || !video.current) return stop(opened);
-        video.current.srcObject = opened;
-        return video.current.play().then(look);
-      })
-      .catch(() => setProblem("The camera can't be used. Allow it for this page, or type the code."));
-    return () => {
-      isGone = true;
-      window.clearTimeout(timer);
-      if (stream) stop(stream);
-    };
-  }, [isLooking, navigate]);
-
-  const readPhoto = async (photo: File | undefined) => {
-    const reader = newReader();
-    if (!photo || !reader) return;
-    try {
-      const [found] = await reader.detect(await createImageBitmap(photo));
-      if (found) navigate(`/freezers/find?q=${encodeURIComponent(found.rawValue)}`);
-      else
-        setProblem(
-          "No code was found in that photo. Hold the label flat and in the light, or type its code.",
-        );
-    } catch {
-      setProblem("That photo can't be read. Take another, or type the code.");
-    }
-  };
+  const video = useCamera(isLooking, open, setProblem);
 
   return (
     <Sheet heading="Scan" className="print:hidden">
@@ -102,13 +59,70 @@ export function ScanBox({ isOpen }: { isOpen: boolean }) {
               accept="image/*"
               capture="environment"
               className="min-h-12"
-              onChange={({ target }) => readPhoto(target.files?.[0])}
+              onChange={async ({ target }) => {
+                const read = await codeInPhoto(target.files?.[0]);
+                return "code" in read ? open(read.code) : setProblem(read.problem);
+              }}
             />
           </label>
         </div>
       )}
     </Sheet>
   );
+}
+
+/** The code in a photo of a label, or why there is none. */
+async function codeInPhoto(photo: File | undefined): Promise<{ code: string } | { problem: string }> {
+  const reader = newReader();
+  if (!photo || !reader) return { problem: "Choose a photo of the label." };
+  try {
+    const [found] = await reader.detect(await createImageBitmap(photo));
+    return found
+      ? { code: found.rawValue }
+      : {
+          problem: "No code was found in that photo. Hold the label flat and in the light, or type its code.",
+        };
+  } catch {
+    return { problem: "That photo can't be read. Take another, or type the code." };
+  }
+}
+
+/** Looks through the camera while it is asked to, and says what code it sees. */
+function useCamera(isLooking: boolean, onCode: (code: string) => void, onProblem: (problem: string) => void) {
+  const video = useRef<HTMLVideoElement>(null);
+  useEffect(() => {
+    const reader = newReader();
+    const camera = navigator.mediaDevices;
+    if (!isLooking || !reader) return;
+    if (!camera) {
+      onProblem("The camera opens only where the page is secure. Type the code, or take a photo of it.");
+      return;
+    }
+    let stream: MediaStream | undefined;
+    let timer = 0;
+    let isGone = false;
+    const look = async () => {
+      const found = video.current && (await reader.detect(video.current).catch(() => []));
+      if (isGone) return;
+      if (found?.[0]) onCode(found[0].rawValue);
+      else timer = window.setTimeout(look, LOOK_MILLISECONDS);
+    };
+    camera
+      .getUserMedia({ video: { facingMode: "environment" } })
+      .then((opened) => {
+        stream = opened;
+        if (isGone || !video.current) return stop(opened);
+        video.current.srcObject = opened;
+        return video.current.play().then(look);
+      })
+      .catch(() => onProblem("The camera can't be used. Allow it for this page, or type the code."));
+    return () => {
+      isGone = true;
+      window.clearTimeout(timer);
+      if (stream) stop(stream);
+    };
+  }, [isLooking, onCode, onProblem]);
+  return video;
 }
 
 function stop(stream: MediaStream): void {

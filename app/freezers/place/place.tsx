@@ -1,5 +1,6 @@
 import { data, Form, Link } from "react-router";
 import { Fill } from "#app/freezers/fill.tsx";
+import { Contents } from "#app/freezers/place/contents.tsx";
 import { notYetHard } from "#app/freezers/place/not-yet-hard.server.ts";
 import { type PlaceWithRoom, roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
 import { type FarmContext, farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
@@ -7,10 +8,7 @@ import { newEntryId } from "#app/server/submitted.server.ts";
 import { Button, ButtonLink, EmptyPlace, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { LIMIT_WORDS, SETTING_WORDS } from "#app/words/place-words.ts";
-import { piecesInWords, productName } from "#app/words/product-words.ts";
 import { plural } from "#app/words/show.ts";
-import { USE_WORDS } from "#app/words/words.ts";
-import { packCode } from "#core/label/pack-code.ts";
 import { isPastKeeping } from "#core/packing/keeping.ts";
 import { productKind } from "#core/packing/product-kinds.ts";
 import { WAYS_OUT } from "#db/freezer/freezer-queries.server.ts";
@@ -51,7 +49,6 @@ function placeOf(here: FarmContext, text: string): PlaceWithRoom | undefined {
 
 export default function Place({ loaderData }: Route.ComponentProps) {
   const { place, packs, freezing } = loaderData;
-  const show = useShow();
   const name = place?.name ?? "No location";
   return (
     <Page isWide>
@@ -67,21 +64,7 @@ export default function Place({ loaderData }: Route.ComponentProps) {
           All freezers
         </Link>
       </PageHead>
-      {freezing && (
-        <Notice tone={freezing.hardAt === undefined ? "heed" : "plain"}>
-          {freezing.hardAt === undefined ? (
-            <p>
-              {plural(freezing.packs, "pack")} went in lately and won't get hard here: the air is not cold
-              enough, or nothing takes the heat away. Move them to another freezer, or set this one colder.
-            </p>
-          ) : (
-            <p>
-              {plural(freezing.packs, "pack")} put in since {show.dayTime(freezing.since)}:{" "}
-              <b>hard by {show.dayTime(freezing.hardAt)}</b>; {LIMIT_WORDS[freezing.limitedBy]}.
-            </p>
-          )}
-        </Notice>
-      )}
+      {freezing && <Freezing freezing={freezing} />}
       <div className="grid items-start gap-5 lg:grid-cols-3">
         <div className="lg:col-span-2">
           {packs.length > 0 ? (
@@ -95,25 +78,7 @@ export default function Place({ loaderData }: Route.ComponentProps) {
             </EmptyPlace>
           )}
         </div>
-        {place && (
-          <Sheet heading="This place" className="print:hidden">
-            <Fill taken={place.taken} capacity={place.capacityCount} />
-            <SwitchForm place={place} entryId={loaderData.entryId} />
-            <div className="flex flex-wrap gap-3 pt-3">
-              <ButtonLink kind="plain" to={`/freezers/place/${place.id}/edit`}>
-                Change
-              </ButtonLink>
-              <Form method="post" action={`/freezers/place/${place.id}/remove`}>
-                <Button kind="plain">Remove {place.name}</Button>
-              </Form>
-            </div>
-            {place.packs > 0 && (
-              <p className="pt-2 text-sm text-soft">
-                To remove it, first move or take out the {plural(place.packs, "pack")} in it.
-              </p>
-            )}
-          </Sheet>
-        )}
+        {place && <ThisPlace place={place} entryId={loaderData.entryId} />}
       </div>
     </Page>
   );
@@ -122,7 +87,7 @@ export default function Place({ loaderData }: Route.ComponentProps) {
 type Loaded = Route.ComponentProps["loaderData"];
 
 /** Settings that a place has: a refrigerator that can freeze, and any freezer's quick setting. */
-function SwitchForm({ place, entryId }: { place: NonNullable<Loaded["place"]>; entryId: string }) {
+function SwitchForm({ place, entryId }: ThisPlaceProps) {
   const settings = (
     place.kind === "freezer"
       ? ["freeze", "quick-freeze"]
@@ -152,80 +117,47 @@ function SwitchForm({ place, entryId }: { place: NonNullable<Loaded["place"]>; e
   );
 }
 
-/** Every pack in the place, to be ticked and moved or taken out together. */
-function Contents({ packs, others, place, waysOut, entryId }: Loaded) {
+/** Packs that came lately, and by when they are hard. */
+function Freezing({ freezing }: { freezing: NonNullable<Loaded["freezing"]> }) {
   const show = useShow();
   return (
-    <Form method="post">
-      <input type="hidden" name="entryId" value={entryId} />
-      <input type="hidden" name="from" value={place?.id ?? 0} />
-      <Sheet heading="Contents" beside={`${plural(packs.length, "pack")}, the oldest first`}>
-        <ul className="grid gap-x-6 xl:grid-cols-2">
-          {packs.map((pack) => (
-            <li key={pack.id} className="border-b border-rule">
-              <label className="flex min-h-12 cursor-pointer items-center gap-3">
-                <input
-                  type="checkbox"
-                  name="packId"
-                  value={pack.id}
-                  className="size-6 accent-pine print:hidden"
-                />
-                <span className="grow">
-                  <b>{productName({ kind: pack.productKind, name: pack.productName })}</b>{" "}
-                  {pack.birdNumber === undefined
-                    ? piecesInWords(pack.productKind, pack.pieces)
-                    : `bird ${pack.birdNumber}`}
-                  <span className="block text-sm text-soft">
-                    {pack.batchName}, packed {show.dateTime(pack.packedAt).replace(/,[^,]*$/, "")},{" "}
-                    {USE_WORDS[pack.purpose]}
-                    {pack.isPast && <b className="text-barn"> · eat or sell first</b>}
-                  </span>
-                </span>
-                <span className="text-right">
-                  <span className="block font-mono">
-                    {pack.weightMilligrams === undefined
-                      ? show.filled(pack.volumeMilliliters ?? 0)
-                      : show.bird(pack.weightMilligrams)}
-                  </span>
-                  <Link
-                    to={`/days/${pack.dayId}/pack/${pack.id}`}
-                    className="inline-block min-h-6 font-mono text-sm text-soft underline"
-                  >
-                    {packCode(pack.id)}
-                  </Link>
-                </span>
-              </label>
-            </li>
-          ))}
-        </ul>
-        <div className="sticky bottom-0 grid gap-3 border-t border-rule bg-leaf py-3 print:hidden">
-          {others.length > 0 && (
-            <div className="flex flex-wrap items-end gap-2">
-              <label className="grid gap-1">
-                <span className="font-semibold">Move the ticked packs to</span>
-                <select name="placeId" className="field-box">
-                  {others.map(({ id, name }) => (
-                    <option key={id} value={id}>
-                      {name}
-                    </option>
-                  ))}
-                </select>
-              </label>
-              <Button kind="plain" formAction="/freezers/move">
-                Move
-              </Button>
-            </div>
-          )}
-          <div className="flex flex-wrap items-center gap-2">
-            <span className="font-semibold">Take out the ticked packs:</span>
-            {waysOut.map((how) => (
-              <Button key={how} kind="plain" name="how" value={how} formAction="/freezers/out">
-                {how}
-              </Button>
-            ))}
-          </div>
-        </div>
-      </Sheet>
-    </Form>
+    <Notice tone={freezing.hardAt === undefined ? "heed" : "plain"}>
+      {freezing.hardAt === undefined ? (
+        <p>
+          {plural(freezing.packs, "pack")} went in lately and won't get hard here: the air is not cold enough,
+          or nothing takes the heat away. Move them to another freezer, or set this one colder.
+        </p>
+      ) : (
+        <p>
+          {plural(freezing.packs, "pack")} put in since {show.dayTime(freezing.since)}:{" "}
+          <b>hard by {show.dayTime(freezing.hardAt)}</b>; {LIMIT_WORDS[freezing.limitedBy]}.
+        </p>
+      )}
+    </Notice>
+  );
+}
+
+type ThisPlaceProps = { place: NonNullable<Loaded["place"]>; entryId: string };
+
+/** How full it is, what it is set to, and the ways to change or remove it. */
+function ThisPlace({ place, entryId }: ThisPlaceProps) {
+  return (
+    <Sheet heading="This place" className="print:hidden">
+      <Fill taken={place.taken} capacity={place.capacityCount} />
+      <SwitchForm place={place} entryId={entryId} />
+      <div className="flex flex-wrap gap-3 pt-3">
+        <ButtonLink kind="plain" to={`/freezers/place/${place.id}/edit`}>
+          Change
+        </ButtonLink>
+        <Form method="post" action={`/freezers/place/${place.id}/remove`}>
+          <Button kind="plain">Remove {place.name}</Button>
+        </Form>
+      </div>
+      {place.packs > 0 && (
+        <p className="pt-2 text-sm text-soft">
+          To remove it, first move or take out the {plural(place.packs, "pack")} in it.
+        </p>
+      )}
+    </Sheet>
   );
 }

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { choice, money, optional, wholeNumber, words } from "#app/ui/read/read-field.ts";
+import { PRICE_UNITS } from "#core/label/pack-price.ts";
 
 /** Most that one pound, pack or quart may cost, cents. */
 const MOST_CENTS = 1_000_000;
@@ -15,7 +16,7 @@ export const productForm = (isOwn: boolean) =>
         wholeNumber({ least: 1, most: 500, ask: "Enter how many pieces go into a pack, or leave it empty" }),
       ),
       priceCents: optional(money("Enter a price, or leave it empty", MOST_CENTS)),
-      priceUnit: choice(["pound", "kilogram", "pack", "quart", "liter"], "Choose what the price is for"),
+      priceUnit: choice(PRICE_UNITS, "Choose what the price is for"),
       labelWords: optional(words(300, "")),
       keepsMonths: optional(
         wholeNumber({ least: 1, most: 60, ask: "Enter how many months it keeps, or leave it empty" }),

@@ -7,7 +7,7 @@ import { lotsToPack } from "#app/server/day/packs-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
-import { FarmForm } from "#app/ui/farm-form.tsx";
+import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
 import { ChoiceField, TextField } from "#app/ui/field.tsx";
 import { Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -65,7 +65,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
 }
 
 export default function ByProducts({ loaderData, actionData }: Route.ComponentProps) {
-  const { day, line, loads, expected, unitSystem, entryId } = loaderData;
+  const { day, line, expected } = loaderData;
   const show = useShow();
   return (
     <Page isWide>
@@ -85,41 +85,7 @@ export default function ByProducts({ loaderData, actionData }: Route.ComponentPr
           <LoadList {...loaderData} />
         </div>
         <div className="grid gap-5">
-          {day.settledEntryId ? (
-            <Notice tone="plain">
-              This day is settled and locked. Reopen it under Settle to add a load.
-            </Notice>
-          ) : (
-            <Sheet heading="Start a load" className="print:hidden">
-              <FarmForm
-                key={loads.length}
-                schema={startLoadForm(unitSystem)}
-                refusal={actionData}
-                entryId={entryId}
-                submit="Start"
-              >
-                {(fields) => (
-                  <>
-                    <ChoiceField
-                      field={fields.kind}
-                      label="What is done with it"
-                      options={BY_PRODUCT_KINDS.map((value) => ({
-                        value,
-                        label: BY_PRODUCT_WORDS[value].name,
-                      }))}
-                    />
-                    <TextField field={fields.inMilligrams} label="Weight going in" />
-                    <TextField
-                      field={fields.bowlMilligrams}
-                      label="Of that, the bowl"
-                      hint="Leave empty for none"
-                    />
-                    <TextField field={fields.note} label="Note" hint="For example: dehydrator, 155 °F" />
-                  </>
-                )}
-              </FarmForm>
-            </Sheet>
-          )}
+          <StartLoad {...loaderData} refusal={actionData} />
         </div>
       </div>
     </Page>
@@ -133,3 +99,40 @@ const NAMES: Readonly<Record<(typeof EXPECTED)[number], string>> = {
   neck: "necks",
   feet: "feet",
 };
+
+type StartLoadProps = Route.ComponentProps["loaderData"] & { refusal: Refusal | undefined };
+
+/** What is done with a by-product, and what it weighs as it goes in. */
+function StartLoad({ day, loads, unitSystem, entryId, refusal }: StartLoadProps) {
+  if (day.settledEntryId)
+    return (
+      <Notice tone="plain">This day is settled and locked. Reopen it under Settle to add a load.</Notice>
+    );
+  return (
+    <Sheet heading="Start a load" className="print:hidden">
+      <FarmForm
+        key={loads.length}
+        schema={startLoadForm(unitSystem)}
+        refusal={refusal}
+        entryId={entryId}
+        submit="Start"
+      >
+        {(fields) => (
+          <>
+            <ChoiceField
+              field={fields.kind}
+              label="What is done with it"
+              options={BY_PRODUCT_KINDS.map((value) => ({
+                value,
+                label: BY_PRODUCT_WORDS[value].name,
+              }))}
+            />
+            <TextField field={fields.inMilligrams} label="Weight going in" />
+            <TextField field={fields.bowlMilligrams} label="Of that, the bowl" hint="Leave empty for none" />
+            <TextField field={fields.note} label="Note" hint="For example: dehydrator, 155 °F" />
+          </>
+        )}
+      </FarmForm>
+    </Sheet>
+  );
+}

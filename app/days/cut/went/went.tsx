@@ -49,39 +49,7 @@ export default function Went({ loaderData: { day, line, went } }: Route.Componen
                 sentence={sentenceOf(went, show)}
               />
             </Sheet>
-            <Sheet heading="The same as a table">
-              <DataTable
-                className="text-base"
-                caption="Where the weight of the live birds went"
-                columns={[
-                  { head: "Part", cell: (row) => (row.what ? nameOf(row) : WENT_WORDS[row.kind]) },
-                  { head: "Weight", isNumber: true, cell: ({ milligrams }) => show.bulk(milligrams) },
-                  {
-                    head: "Per 100",
-                    isNumber: true,
-                    cell: ({ milligrams }) => show.decimal((100 * milligrams) / went.liveMilligrams, 1),
-                  },
-                ]}
-                rows={[
-                  ...went.rows,
-                  {
-                    kind: "whole" as const,
-                    what: "All birds, alive",
-                    milligrams: went.liveMilligrams,
-                    packs: 0,
-                  },
-                ]}
-                keyOf={({ kind, what }) => `${kind} ${what}`}
-                isMarked={({ what }) => what === "All birds, alive"}
-              />
-              <p className="pb-2 text-sm text-soft">
-                {went.isLiveMeasured
-                  ? "Live weight as it was weighed on the day."
-                  : "Live weight as expected of birds of this age; weigh them, and enter it under Settle."}{" "}
-                {went.madeMilligrams > 0 && `Loads that are done came to ${show.bulk(went.madeMilligrams)}. `}
-                {went.brothMilliliters > 0 && `Broth: ${show.filled(went.brothMilliliters)}.`}
-              </p>
-            </Sheet>
+            <WentTable went={went} />
           </div>
         </>
       ) : (
@@ -115,4 +83,43 @@ function sentenceOf(
   return all > meat
     ? `${share(meat)} of every 100 ${unit} alive went into packs of meat; with giblets, feet, broth, and what dries, ${share(all)} were used.`
     : `${share(meat)} of every 100 ${unit} alive went into packs of meat.`;
+}
+
+function WentTable({ went }: { went: NonNullable<Route.ComponentProps["loaderData"]["went"]> }) {
+  const show = useShow();
+  return (
+    <Sheet heading="The same as a table">
+      <DataTable
+        className="text-base"
+        caption="Where the weight of the live birds went"
+        columns={[
+          { head: "Part", cell: (row) => (row.what ? nameOf(row) : WENT_WORDS[row.kind]) },
+          { head: "Weight", isNumber: true, cell: ({ milligrams }) => show.bulk(milligrams) },
+          {
+            head: "Per 100",
+            isNumber: true,
+            cell: ({ milligrams }) => show.decimal((100 * milligrams) / went.liveMilligrams, 1),
+          },
+        ]}
+        rows={[
+          ...went.rows,
+          {
+            kind: "whole" as const,
+            what: "All birds, alive",
+            milligrams: went.liveMilligrams,
+            packs: 0,
+          },
+        ]}
+        keyOf={({ kind, what }) => `${kind} ${what}`}
+        isMarked={({ what }) => what === "All birds, alive"}
+      />
+      <p className="pb-2 text-sm text-soft">
+        {went.isLiveMeasured
+          ? "Live weight as it was weighed on the day."
+          : "Live weight as expected of birds of this age; weigh them, and enter it under Settle."}{" "}
+        {went.madeMilligrams > 0 && `Loads that are done came to ${show.bulk(went.madeMilligrams)}. `}
+        {went.brothMilliliters > 0 && `Broth: ${show.filled(went.brothMilliliters)}.`}
+      </p>
+    </Sheet>
+  );
 }

@@ -22,7 +22,7 @@ export function doubtFaults(
       };
     case "heavier-than-birds":
       return {
-        amount: `That is more than the birds it comes from weigh together, ${show.bulk(milligramsFromKilograms(found.birdsKilograms))}. Check the weight and the lot`,
+        amount: `That is more than is left of the birds it comes from, ${show.bulk(milligramsFromKilograms(Math.max(0, found.birdsKilograms)))}. Check the weight and the lot`,
       };
     case "unlikely-weight":
       return {

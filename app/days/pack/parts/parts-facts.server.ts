@@ -13,6 +13,9 @@ import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { PackFacts } from "#db/pack/pack-row.server.ts";
 import type { Product } from "#db/pack/product-queries.server.ts";
 
+/** Small packs may weigh more together than their birds did, by this share: each is read off the scale. Choice. */
+const SCALE_SHARE = 0.03;
+
 /** From so many packs on, the day's own say what a piece weighs. Choice. */
 const OWN_PACKS = 3;
 
@@ -75,6 +78,15 @@ export function doubtOf(
   const alike = others.filter(({ productId, pieces }) => productId === product.id && pieces > 0);
   const { piece, group } = productKind(product.kind);
   const allKilograms = lot.means && lot.means.dressedKilograms * lot.dressed;
+  const isCut = (id: number) => {
+    const of = productKind(kinds.get(id)!);
+    return of.group === "cut" && of.piece !== "carcass";
+  };
+  const leftOfCutBirds =
+    lot.cutKilograms === undefined
+      ? undefined
+      : lot.cutKilograms * (1 + SCALE_SHARE) -
+        kilogramsOf(others.filter(({ productId }) => isCut(productId)));
   const found = packDoubt({
     product: product.kind,
     pieces: pack.pieces,
@@ -85,8 +97,7 @@ export function doubtOf(
       alike.length >= OWN_PACKS
         ? kilogramsOf(alike) / alike.reduce((sum, { pieces }) => sum + pieces, 0)
         : lot.means && pieceKilograms(product.kind, lot.means),
-    birdsKilograms:
-      group === "cut" && piece !== undefined ? (lot.cutKilograms ?? allKilograms) : allKilograms,
+    birdsKilograms: group === "cut" && piece !== undefined ? (leftOfCutBirds ?? allKilograms) : allKilograms,
   });
   if (!found || (found.doubt === "unlikely-weight" && isSure)) return undefined;
   return doubtFaults(found, product.kind, pack.pieces, show);

@@ -3,12 +3,13 @@ import { Form } from "react-router";
 import { partsForm } from "#app/days/pack/parts/parts-form.ts";
 import { SeldomChanged } from "#app/days/pack/parts/seldom-changed.tsx";
 import { FromScale } from "#app/ui/device/from-scale.tsx";
-import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
+import { FarmForm, type Fields, type Refusal } from "#app/ui/farm-form.tsx";
 import { TextField, TickField } from "#app/ui/field.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { PRODUCT_WORDS, piecesInWords, productName } from "#app/words/product-words.ts";
 import { packCode } from "#core/label/pack-code.ts";
+import { packPrice } from "#core/label/pack-price.ts";
 import { productKind } from "#core/packing/product-kinds.ts";
 import type { Pack } from "#db/pack/pack-row.server.ts";
 import type { Route } from "./+types/pack-parts.ts";
@@ -17,12 +18,12 @@ type Loaded = Route.ComponentProps["loaderData"];
 
 /** The form for the next pack of a product: what stays the same from pack to pack is filled in. */
 export function WeighParts(loaded: Loaded & { refusal: Refusal | undefined }) {
-  const { product, own, lots, day, entryId, refusal, unitSystem, devices } = loaded;
+  const { product, own, day, entryId, refusal, unitSystem } = loaded;
   const show = useShow();
   const last = own.at(-1);
   const kind = productKind(product.kind);
   const isByVolume = "liters" in kind.pack;
-  const [read, setRead] = useState<number>();
+  const [read, setRead] = useState<Read>();
   return (
     <Sheet
       heading={`Next pack: ${productName(product)}`}
@@ -42,39 +43,10 @@ export function WeighParts(loaded: Loaded & { refusal: Refusal | undefined }) {
             </Button>
           )
         }
-        onRead={(value) => setRead(value?.amount)}
+        onRead={setRead}
         after={(fields) => <SeldomChanged {...loaded} fields={fields} />}
       >
-        {(fields) => (
-          <>
-            <p
-              aria-live="polite"
-              className="whitespace-nowrap font-display text-5xl leading-none xl:text-hero"
-            >
-              {read ? amountInWords(read, isByVolume, show) : <span className="text-rule">–</span>}
-            </p>
-            <TextField
-              field={fields.amount}
-              label={isByVolume ? "Volume" : "Weight, with its container"}
-              hint={isByVolume ? VOLUME_HINT[unitSystem] : WEIGHT_HINT[unitSystem]}
-              inputMode="text"
-              autoFocus
-            />
-            {!isByVolume && <FromScale field={fields.amount.name} devices={devices} isAutomatic />}
-            {kind.piece && (
-              <TextField
-                field={fields.pieces}
-                label={`How many ${PRODUCT_WORDS[product.kind].piece![1]}`}
-                hint={lots
-                  .map(({ batchName, left }) => leftInWords(product.kind, batchName, left, lots.length))
-                  .join(" · ")}
-                inputMode="numeric"
-              />
-            )}
-            {!kind.piece && <input type="hidden" name={fields.pieces.name} value="0" />}
-            {fields.isSure.errors && <TickField field={fields.isSure} label="It is right" />}
-          </>
-        )}
+        {(fields) => <AmountFields {...loaded} fields={fields} read={read} />}
       </FarmForm>
       {last && (
         <Form id="undo-pack" method="post" action={`/days/${day.id}/pack/take-back`}>
@@ -132,4 +104,66 @@ function defaultsOf({ product, lots, places, containers }: Loaded, last: Pack | 
       containers.find(({ tareMilligrams }) => tareMilligrams === last?.tareMilligrams)?.id ?? "",
     ),
   };
+}
+
+type Read = { readonly amount: number; readonly containerId: number | undefined; readonly purpose: string };
+
+/** What was read, without its container. */
+const netOf = ({ amount, containerId }: Read, { containers }: Loaded): number =>
+  Math.max(0, amount - (containers.find(({ id }) => id === containerId)?.tareMilligrams ?? 0));
+
+/** What the pack will cost as it stands. */
+function priceOf(read: Read, loaded: Loaded): number | undefined {
+  const { product } = loaded;
+  const isByVolume = "liters" in productKind(product.kind).pack;
+  if (read.purpose !== "sale") return undefined;
+  return packPrice({
+    weightMilligrams: isByVolume ? undefined : netOf(read, loaded),
+    tareMilligrams: 0,
+    volumeMilliliters: isByVolume ? read.amount : undefined,
+    priceCents: product.priceCents,
+    priceUnit: product.priceUnit,
+  });
+}
+
+type AmountFieldsProps = Loaded & {
+  fields: Fields<ReturnType<typeof partsForm>>;
+  read: Read | undefined;
+};
+
+/** The weight as it was understood, large, and the boxes that each pack needs. */
+function AmountFields({ fields, read, ...loaded }: AmountFieldsProps) {
+  const { product, lots, unitSystem, devices } = loaded;
+  const show = useShow();
+  const kind = productKind(product.kind);
+  const isByVolume = "liters" in kind.pack;
+  const price = read && priceOf(read, loaded);
+  return (
+    <>
+      <p aria-live="polite" className="whitespace-nowrap font-display text-5xl leading-none xl:text-hero">
+        {read ? amountInWords(netOf(read, loaded), isByVolume, show) : <span className="text-rule">–</span>}
+        {price !== undefined && <span className="pl-6 text-3xl text-soft">{show.money(price)}</span>}
+      </p>
+      <TextField
+        field={fields.amount}
+        label={isByVolume ? "Volume" : "Weight, with its container"}
+        hint={isByVolume ? VOLUME_HINT[unitSystem] : WEIGHT_HINT[unitSystem]}
+        inputMode="text"
+        autoFocus
+      />
+      {!isByVolume && <FromScale field={fields.amount.name} devices={devices} isAutomatic />}
+      {kind.piece && (
+        <TextField
+          field={fields.pieces}
+          label={`How many ${PRODUCT_WORDS[product.kind].piece![1]}`}
+          hint={lots
+            .map(({ batchName, left }) => leftInWords(product.kind, batchName, left, lots.length))
+            .join(" · ")}
+          inputMode="numeric"
+        />
+      )}
+      {!kind.piece && <input type="hidden" name={fields.pieces.name} value="0" />}
+      {fields.isSure.errors && <TickField field={fields.isSure} label="It is right" />}
+    </>
+  );
 }

@@ -1,0 +1,97 @@
+import { Form, Link } from "react-router";
+import { Button, Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import { piecesInWords, productName } from "#app/words/product-words.ts";
+import { plural } from "#app/words/show.ts";
+import { USE_WORDS } from "#app/words/words.ts";
+import { packCode } from "#core/label/pack-code.ts";
+import type { Route } from "./+types/place.ts";
+
+type Loaded = Route.ComponentProps["loaderData"];
+
+/** Every pack in the place, to be ticked and moved or taken out together. */
+export function Contents({ packs, others, place, waysOut, entryId }: Loaded) {
+  return (
+    <Form method="post">
+      <input type="hidden" name="entryId" value={entryId} />
+      <input type="hidden" name="from" value={place?.id ?? 0} />
+      <Sheet heading="Contents" beside={`${plural(packs.length, "pack")}, the oldest first`}>
+        <ul className="grid gap-x-6 xl:grid-cols-2">
+          {packs.map((pack) => (
+            <PackRow key={pack.id} pack={pack} />
+          ))}
+        </ul>
+        <WithTicked others={others} waysOut={waysOut} />
+      </Sheet>
+    </Form>
+  );
+}
+
+/** One pack: what it is, what it weighs, and the way to its own page. */
+function PackRow({ pack }: { pack: Loaded["packs"][number] }) {
+  const show = useShow();
+  return (
+    <li className="border-b border-rule">
+      <label className="flex min-h-12 cursor-pointer items-center gap-3">
+        <input type="checkbox" name="packId" value={pack.id} className="size-6 accent-pine print:hidden" />
+        <span className="grow">
+          <b>{productName({ kind: pack.productKind, name: pack.productName })}</b>{" "}
+          {pack.birdNumber === undefined
+            ? piecesInWords(pack.productKind, pack.pieces)
+            : `bird ${pack.birdNumber}`}
+          <span className="block text-sm text-soft">
+            {pack.batchName}, packed {show.dateTime(pack.packedAt).replace(/,[^,]*$/, "")},{" "}
+            {USE_WORDS[pack.purpose]}
+            {pack.isPast && <b className="text-barn"> · eat or sell first</b>}
+          </span>
+        </span>
+        <span className="text-right">
+          <span className="block font-mono">
+            {pack.weightMilligrams === undefined
+              ? show.filled(pack.volumeMilliliters ?? 0)
+              : show.bird(pack.weightMilligrams)}
+          </span>
+          <Link
+            to={`/days/${pack.dayId}/pack/${pack.id}`}
+            className="inline-block min-h-6 font-mono text-sm text-soft underline"
+          >
+            {packCode(pack.id)}
+          </Link>
+        </span>
+      </label>
+    </li>
+  );
+}
+
+/** What can be done with all packs that are ticked. */
+function WithTicked({ others, waysOut }: Pick<Loaded, "others" | "waysOut">) {
+  return (
+    <div className="sticky bottom-0 grid gap-3 border-t border-rule bg-leaf py-3 print:hidden">
+      {others.length > 0 && (
+        <div className="flex flex-wrap items-end gap-2">
+          <label className="grid gap-1">
+            <span className="font-semibold">Move the ticked packs to</span>
+            <select name="placeId" className="field-box">
+              {others.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
+          <Button kind="plain" formAction="/freezers/move">
+            Move
+          </Button>
+        </div>
+      )}
+      <div className="flex flex-wrap items-center gap-2">
+        <span className="font-semibold">Take out the ticked packs:</span>
+        {waysOut.map((how) => (
+          <Button key={how} kind="plain" name="how" value={how} formAction="/freezers/out">
+            {how}
+          </Button>
+        ))}
+      </div>
+    </div>
+  );
+}

@@ -62,6 +62,29 @@ export const RECORDED: readonly Case[] = [
     changed: { pieces: "3" },
   },
   {
+    route: "freezers/products/cuts.tsx",
+    fields: { name: "Boneless", "breast-boneless": "2", wing: "10" },
+    changed: { wing: "12" },
+  },
+  {
+    route: "days/cut/cut.tsx",
+    params: { dayId: "1" },
+    fields: { tool: "saw", packsPerCycle: "2" },
+    changed: { packsPerCycle: "4" },
+  },
+  {
+    route: "days/cut/by-products/by-products.tsx",
+    params: { dayId: "1" },
+    fields: { kind: "dry-feet", inMilligrams: "4 lb" },
+    changed: { inMilligrams: "5 lb" },
+  },
+  {
+    route: "days/cut/by-products/end-load.tsx",
+    params: { dayId: "1", loadId: "1" },
+    fields: { outMilligrams: "1.5 lb" },
+    changed: { outMilligrams: "1.6 lb" },
+  },
+  {
     route: "farm/owners.tsx",
     fields: { name: "The next farm over", kind: "household" },
     changed: { kind: "neighbor" },

@@ -188,6 +188,12 @@ export const REPEATED: readonly Repeat[] = [
     changed: { birds: "4" },
   },
   {
+    route: "days/cut/by-products/check-load.ts",
+    params: { dayId: "1", loadId: "1" },
+    fields: () => ({ entryId: "check-of-tests", note: "still soft" }),
+    changed: { note: "dry" },
+  },
+  {
     route: "days/rest/rest.tsx",
     params: { dayId: "1" },
     fields: () => ({ entryId: "rest-fact-of-tests", kind: "ice", bags: "2" }),

@@ -84,6 +84,7 @@ export default [
   route("days/:dayId/settle/cost", "days/settle/add-cost.tsx"),
   route("days/:dayId/settle/reopen", "days/settle/reopen.ts"),
   route("days/:dayId/day.csv", "days/settle/day-csv.ts"),
+  route("days/:dayId/packs.csv", "days/settle/packs-csv.ts"),
   route("days/:dayId/day.json", "days/settle/day-json.ts"),
 
   route("freezers", "freezers/freezers.tsx"),

@@ -3,6 +3,7 @@ import { benchBatchPage } from "#commands/bench/bench-batch-page.ts";
 import { benchForecast } from "#commands/bench/bench-forecast.ts";
 import { benchForecastInPool } from "#commands/bench/bench-forecast-pool.ts";
 import { benchLine } from "#commands/bench/bench-line.ts";
+import { benchPacks } from "#commands/bench/bench-packs.ts";
 import { benchPage } from "#commands/bench/bench-page.ts";
 import { benchSeason } from "#commands/bench/bench-season.ts";
 import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
@@ -49,6 +50,7 @@ function filled(years: number): FarmFile {
 }
 
 console.log("");
+benchPacks();
 await benchBatchPage(birdsAYear);
 await benchSeason();
 await benchLine();

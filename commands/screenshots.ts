@@ -33,7 +33,6 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
   await picture("batch", "/batches/3", DESK);
   await picture("batch-when", "/batches/2", DESK);
   await picture("season", "/season", DESK, setTheSeason);
-  await picture("days", "/days", DESK);
   await picture("plan", "/days/3/plan", DESK, untilWorkedOut);
   await picture("needs", "/days/3/needs", DESK);
   await picture("compare", "/days/3/compare", DESK, async (page) => {
@@ -44,7 +43,6 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
   await picture("settle", "/days/1/settle", DESK, async (page) => {
     await page.locator("details.figure").first().locator("summary").click();
   });
-  await picture("freezers", "/freezers", DESK);
   await picture("books", "/books", DESK);
   await picture("farm", "/farm", DESK);
   await phone("/days/3/plan", bringNeighborsBirds);
@@ -53,7 +51,6 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
 
 await withDemoFarm(BASE, SATURDAY_MORNING, async () => {
   await phone("/days/3/run", tapSome);
-  await picture("rest", "/days/3/rest", DESK);
   await picture("pack", "/days/3/pack", DESK, weighSome);
   await phone("/days/3/pack");
   await sideBySide("phones");
@@ -80,6 +77,25 @@ await withDemoFarm(
     await picture("log", "/days/3/run/log", DESK);
   },
   "running",
+);
+
+await withDemoFarm(
+  BASE,
+  DEMO_MOMENTS.resting.clock,
+  async () => {
+    await picture("rest", "/days/3/rest", DESK);
+  },
+  "resting",
+);
+
+await withDemoFarm(
+  BASE,
+  DEMO_MOMENTS.packing.clock,
+  async () => {
+    await picture("cut", "/days/3/cut/went", DESK);
+    await picture("freezers", "/freezers", DESK);
+  },
+  "packing",
 );
 
 await browser.close();

@@ -81,10 +81,13 @@ test("a bird leaves the freezer and comes back when that was a mistake", async (
   const walk = new FarmWalk(page, farm.url);
   await page.goto(`${farm.url}/freezers`);
   const chest = page.getByRole("region", { name: "Barn chest" });
-  const before = (await chest.getByText(/room for \d+ more/).textContent()) ?? "";
-  await chest.getByRole("button", { name: "eaten" }).first().click();
+  const before = (await chest.getByText(/spaces filled, room for \d+ more/).textContent()) ?? "";
+  await walk.follow("Open Barn chest");
+  await page.getByRole("checkbox").first().check();
+  await walk.press("eaten");
+  await page.goto(`${farm.url}/freezers`);
   await expect(chest.getByText(before, { exact: true })).toHaveCount(0);
-  const lately = page.getByRole("region", { name: "Recently removed" });
+  const lately = page.getByRole("region", { name: "Recently taken out" });
   await expect(lately).toContainText("eaten Thu, Sep 17");
   await lately.getByRole("listitem").filter({ hasText: "eaten Thu, Sep 17" }).getByRole("button").click();
   await expect(chest.getByText(before, { exact: true })).toBeVisible();

@@ -3,8 +3,10 @@ import { settlementOf } from "#app/server/day/settlement-of.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { ownerNames } from "#app/server/farm/owners.server.ts";
 import type { LotOfDay } from "#app/server/farm/required.server.ts";
+import { productName } from "#app/words/product-words.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import type { DayPlan, LotPlan } from "#core/day/plan/day-plan.ts";
+import { packCode } from "#core/label/pack-code.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import type { KeptPlan, ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
@@ -31,6 +33,9 @@ export function dayInFile(here: FarmContext, farm: Farm, day: ProcessingDay, lot
     bath: bathOf(here, day),
     pictures: file.picturing.pictures(day.id),
     carcasses: file.pack.carcasses(day.id),
+    packs: packsInFile(here, day.id),
+    rest: { program: file.resting.program(day.id) ?? null, facts: file.resting.facts(day.id) },
+    by_products: file.byProducts.loads(day.id),
     costs: file.settling.costs(day.id),
     settlement: settled[0]?.settlement ?? null,
     lots: lots.map(({ batch, batchName: _name, ...lot }, index) => ({
@@ -43,6 +48,16 @@ export function dayInFile(here: FarmContext, farm: Farm, day: ProcessingDay, lot
     })),
   };
 }
+
+/** Every pack that stands, with its code and the name of its product. */
+const packsInFile = ({ file }: FarmContext, dayId: number) => {
+  const products = file.catalog.products();
+  return file.pack.packs(dayId).map((pack) => ({
+    code: packCode(pack.id),
+    product: productName(products.find(({ id }) => id === pack.productId)!),
+    ...pack,
+  }));
+};
 
 /** From filling the bath to the end of a long day. */
 const BEFORE_START = 2 * HOUR;

@@ -27,6 +27,7 @@ export function StillAlive({ lots }: Pick<Loaded, "lots">) {
 export function Export({ dayId }: { dayId: number }) {
   const files = [
     { words: "Birds as CSV", name: "day.csv" },
+    { words: "Packs as CSV", name: "packs.csv" },
     { words: "Whole day as JSON", name: "day.json" },
   ];
   return (

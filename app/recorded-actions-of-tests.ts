@@ -62,6 +62,19 @@ export const RECORDED: readonly Case[] = [
     changed: { pieces: "3" },
   },
   {
+    route: "freezers/labels/labels.tsx",
+    fields: {
+      width: "100",
+      height: "50",
+      letterPoints: "7",
+      rows: "5",
+      columns: "2",
+      codeKind: "qr",
+      "needs-product": "on",
+    },
+    changed: { letterPoints: "8" },
+  },
+  {
     route: "freezers/products/cuts.tsx",
     fields: { name: "Boneless", "breast-boneless": "2", wing: "10" },
     changed: { wing: "12" },

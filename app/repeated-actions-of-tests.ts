@@ -148,6 +148,10 @@ export const REPEATED: readonly Repeat[] = [
     fields: () => ({}),
   },
   {
+    route: "freezers/labels/print-labels.ts",
+    fields: () => ({ entryId: "labels-of-tests", packId: "1" }),
+  },
+  {
     route: "freezers/take-out.ts",
     fields: () => ({ entryId: "out-of-tests", packId: "1", how: "sold" }),
     changed: { how: "eaten" },

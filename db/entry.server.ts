@@ -89,6 +89,8 @@ const FACTS = [
   "device_address",
   "kit_item",
   "place_switch",
+  "label_template",
+  "label_print",
   "cutting_scheme",
   "cut_plan",
   "by_product",

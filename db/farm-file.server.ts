@@ -19,6 +19,7 @@ import { openFile } from "#db/open-file.server.ts";
 import { ownerQueries } from "#db/owner/owner-queries.server.ts";
 import { byProductQueries } from "#db/pack/by-product-queries.server.ts";
 import { cuttingQueries } from "#db/pack/cutting-queries.server.ts";
+import { labelQueries } from "#db/pack/label-queries.server.ts";
 import { packQueries } from "#db/pack/pack-queries.server.ts";
 import { productQueries } from "#db/pack/product-queries.server.ts";
 import { placeQueries } from "#db/place/place-queries.server.ts";
@@ -42,6 +43,7 @@ export function openFarmFile(path: string) {
     picturing: pictureQueries(database),
     pack: packQueries(database),
     catalog: productQueries(database),
+    labels: labelQueries(database),
     cutting: cuttingQueries(database),
     byProducts: byProductQueries(database),
     resting: restQueries(database),

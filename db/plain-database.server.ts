@@ -12,6 +12,7 @@ const YES_OR_NO: ReadonlySet<string> = new Set([
   "isRainExpected",
   "isSkinned",
   "isStored",
+  "isVoid",
   "isRemoved",
   "isScalderInsulated",
   "isScalderLidded",

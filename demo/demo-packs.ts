@@ -26,6 +26,32 @@ export function makeCatalog(file: FarmFile, entry: MakeEntry): void {
     const { id, revision, kind: _kind, ...product } = productOf(file, kind);
     file.catalog.saveProduct(id, revision, { ...product, priceCents, priceUnit });
   }
+  must(
+    file.labels.saveSetting(entry("2026-06-15"), {
+      widthMillimeters: 100,
+      heightMillimeters: 50,
+      letterPoints: 7,
+      required: [
+        "product",
+        "farm",
+        "net-weight",
+        "packed-on",
+        "lot",
+        "storage",
+        "safe-handling",
+        "cook",
+        "exemption",
+        "code",
+      ],
+      farmLine: "Harrow & Lark, Ottauk Valley",
+      storageLine: "Keep frozen.",
+      handlingLine: "Keep raw poultry cold and apart from other food. Wash hands, boards, and knives.",
+      exemptionLine: "Exempt under our local rule: own birds, at most 1,000 a year.",
+      codeKind: "qr",
+      rows: 5,
+      columns: 2,
+    }),
+  );
   for (const [name, ounces] of [
     ["Vacuum bag", 0.4],
     ["Steel bowl", 14.5],

@@ -199,3 +199,46 @@ test("birds rest in two ways, each with its own hour, and packs are frozen in tw
   await expect(page.getByText(/in 2 nights: all hard by/)).toBeVisible();
   await expect(page.getByRole("table", { name: "Loads of each night" }).getByRole("row")).toHaveCount(3);
 });
+
+test("a label says what the local rule asks for, true to size, and an old one stands when its product is renamed", async ({
+  page,
+  farm,
+}) => {
+  const walk = new FarmWalk(page, farm.url);
+  await page.goto(`${farm.url}/freezers/labels`);
+  await expect(page.getByRole("img", { name: /^Label: .*Harrow & Lark, Ottauk Valley/ })).toBeVisible();
+  await walk.fill({ "Farm name and address": "", Letters: "5" });
+  await walk.press("Save label");
+  await expect(page.getByText("No one can read letters below 6 points. Use 6 or more")).toBeVisible();
+  await walk.fill({ Letters: "7" });
+  await walk.press("Save label");
+  await expect(
+    page.getByText("Missing for your rule: the farm's name and address: under Labels."),
+  ).toBeVisible();
+  await walk.fill({ "Farm name and address": "Harrow & Lark, Hill Road" });
+  await walk.press("Save label");
+  await expect(page.getByText("Missing for your rule")).toHaveCount(0);
+
+  await page.goto(`${farm.url}/freezers/place/2`);
+  const breasts = page.getByRole("listitem").filter({ hasText: "Breasts, bone in, skin on" }).first();
+  const ofPack = (await breasts.getByRole("link").getAttribute("href")) ?? "";
+  const packId = /\d+$/.exec(ofPack)?.[0] ?? "";
+  const sheet = await page.request.post(`${farm.url}/freezers/labels/print`, {
+    form: { entryId: "labels-of-the-walk", packId },
+    headers: { Origin: farm.url },
+  });
+  expect(sheet.headers()["content-type"]).toBe("application/pdf");
+  expect((await sheet.body()).subarray(0, 5).toString()).toBe("%PDF-");
+
+  // A product that is renamed changes the next label, and none that was printed.
+  await page.goto(`${farm.url}/freezers/products/3`);
+  await walk.fill({ Name: "Breasts of our Reds" });
+  await walk.press("Save product");
+  await expect(page.getByRole("link", { name: "Breasts of our Reds" })).toBeVisible();
+  await page.goto(`${farm.url}${ofPack}`);
+  await expect(page.getByRole("img", { name: /^Label: Breasts of our Reds/ })).toBeVisible();
+  const label = page.getByRole("region", { name: "Label" });
+  await expect(label).toContainText(/Printed .*: Breasts, bone in, skin on, Net wt [\d.]+ lb/);
+  await label.getByRole("button", { name: /Remove: this printed label/ }).click();
+  await expect(label.getByText("void", { exact: true })).toBeVisible();
+});

@@ -78,6 +78,7 @@ const SCREENS = {
     "/freezers/products/3",
     "/freezers/products/new",
     "/freezers/containers",
+    "/freezers/labels",
     "/freezers/cuts",
     "/freezers/supplies",
     "/freezers/supplies/new",

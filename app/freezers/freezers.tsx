@@ -49,19 +49,7 @@ export default function Freezers({ loaderData }: Route.ComponentProps) {
             : `${plural(packs, "pack")}, ${show.bulk(total)}`
         }
       >
-        <nav aria-label="More about freezers" className="flex flex-wrap gap-3 print:hidden">
-          <ButtonLink kind="plain" to="/freezers/products">
-            Products
-          </ButtonLink>
-          <ButtonLink kind="plain" to="/freezers/supplies">
-            Supplies
-          </ButtonLink>
-          {!isEmpty && (
-            <ButtonLink kind="plain" to="/freezers/place">
-              Add a refrigerator or freezer
-            </ButtonLink>
-          )}
-        </nav>
+        <MoreLinks isEmpty={isEmpty} />
       </PageHead>
       {isEmpty ? <NothingStored /> : <FindBox />}
       <FeedInStock feed={feed} />
@@ -90,6 +78,27 @@ export default function Freezers({ loaderData }: Route.ComponentProps) {
         <Lately {...loaderData} />
       </div>
     </Page>
+  );
+}
+
+function MoreLinks({ isEmpty }: { isEmpty: boolean }) {
+  return (
+    <nav aria-label="More about freezers" className="flex flex-wrap gap-3 print:hidden">
+      <ButtonLink kind="plain" to="/freezers/products">
+        Products
+      </ButtonLink>
+      <ButtonLink kind="plain" to="/freezers/labels">
+        Labels
+      </ButtonLink>
+      <ButtonLink kind="plain" to="/freezers/supplies">
+        Supplies
+      </ButtonLink>
+      {!isEmpty && (
+        <ButtonLink kind="plain" to="/freezers/place">
+          Add a refrigerator or freezer
+        </ButtonLink>
+      )}
+    </nav>
   );
 }
 

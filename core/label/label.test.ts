@@ -1,7 +1,9 @@
 import fc from "fast-check";
-import { expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
+import { labelLayout, missingParts } from "#core/label/label-parts.ts";
 import { LABEL_SCALE, labelPrice, printedWeight } from "#core/label/label-price.ts";
 import { packCode, packIdOf } from "#core/label/pack-code.ts";
+import { packPrice } from "#core/label/pack-price.ts";
 import { milligrams } from "#core/quantity/quantity.ts";
 
 const id = fc.integer({ min: 1, max: 30_000_000 });
@@ -54,4 +56,66 @@ test("a label never says more than the pack holds, nor more than half a cent abo
     ),
   );
   expect(() => printedWeight(milligrams(5), milligrams(6), LABEL_SCALE.us)).toThrow(/tare must not be more/);
+});
+
+describe("a label's layout", () => {
+  const template = { widthMillimeters: 100, heightMillimeters: 50, letterPoints: 7, required: [] };
+  const words = fc
+    .array(fc.stringMatching(/^[a-z]{1,14}$/), { minLength: 1, maxLength: 20 })
+    .map((some) => some.join(" "));
+
+  test("loses no word of a part, however narrow the label", () => {
+    fc.assert(
+      fc.property(words, fc.integer({ min: 30, max: 200 }), (text, widthMillimeters) => {
+        const { lines } = labelLayout(
+          { ...template, widthMillimeters },
+          { product: "Wings", "safe-handling": text },
+        );
+        const printed = lines.filter(({ part }) => part === "safe-handling").map((line) => line.text);
+        expect(printed.join("").replace(/ /g, "")).toBe(text.replace(/ /g, ""));
+      }),
+    );
+  });
+
+  test("says what does not fit, and refuses letters that no one can read", () => {
+    expect(labelLayout(template, { product: "Wings", code: "23YWM" })).toMatchObject({
+      fits: true,
+      codeMillimeters: 22,
+    });
+    expect(
+      labelLayout(
+        { ...template, heightMillimeters: 15 },
+        { product: "Wings", "safe-handling": "wash ".repeat(60) },
+      ).fits,
+    ).toBe(false);
+    expect(() => labelLayout({ ...template, letterPoints: 5.9 }, {})).toThrow(
+      "letters must be at least 6 pt, got 5.9",
+    );
+  });
+
+  test("names what the farm's rule asks for and the label lacks, in the usual order", () => {
+    expect(missingParts(["code", "farm", "product"], { product: "Wings", farm: "" })).toEqual([
+      "farm",
+      "code",
+    ]);
+  });
+});
+
+test("a pack costs its printed weight times its price, or its volume, or so much a pack", () => {
+  const pack = {
+    weightMilligrams: 1_115_928,
+    tareMilligrams: 1_721,
+    volumeMilliliters: undefined,
+    priceCents: 1915,
+  };
+  // 2.46 lb at 19.15.
+  expect(packPrice({ ...pack, priceUnit: "pound" })).toBe(4711);
+  // 1.115 kg at 19.15: 21.35.
+  expect(packPrice({ ...pack, priceUnit: "kilogram" })).toBe(2135);
+  expect(packPrice({ ...pack, priceUnit: "pack" })).toBe(1915);
+  expect(packPrice({ ...pack, priceUnit: "quart" })).toBeUndefined();
+  expect(
+    packPrice({ ...pack, weightMilligrams: undefined, volumeMilliliters: 500, priceUnit: "liter" }),
+  ).toBe(958);
+  expect(packPrice({ ...pack, priceCents: undefined, priceUnit: "pound" })).toBeUndefined();
 });

@@ -9,6 +9,7 @@ import type { DayChoices } from "#core/day/plan/plan-input.ts";
 import { scaldPlan } from "#core/day/plan/scald-plan.ts";
 import type { DayFact } from "#core/day/run/day-fact.ts";
 import { tanksNow } from "#core/day/run/tanks-now.ts";
+import { type LabelSheets, labelSheets } from "#workers/labels/label-sheets.ts";
 
 /** A day that runs: what its plan is made of, and what was tapped. */
 export interface RunningDay {
@@ -74,8 +75,10 @@ export const TASKS = {
       iceFor: iceBags === undefined ? undefined : birdsThatIceChills(basis, processedOn, choices, iceBags),
     };
   },
+  /** A PDF with labels on sheets. */
+  "label-sheets": (sheets: LabelSheets): Promise<Uint8Array> => labelSheets(sheets),
 } as const;
 
 export type TaskName = keyof typeof TASKS;
 export type TaskInput<Name extends TaskName> = Parameters<(typeof TASKS)[Name]>[0];
-export type TaskOutput<Name extends TaskName> = ReturnType<(typeof TASKS)[Name]>;
+export type TaskOutput<Name extends TaskName> = Awaited<ReturnType<(typeof TASKS)[Name]>>;

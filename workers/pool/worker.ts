@@ -3,11 +3,12 @@ import type { PoolReply, PoolRequest } from "#workers/pool/protocol.ts";
 import { TASKS } from "#workers/pool/tasks.ts";
 
 /** A thread of the pool: it does one task after another and holds no rules of its own. */
-parentPort!.on("message", ({ id, name, input }: PoolRequest) => {
+parentPort!.on("message", async ({ id, name, input }: PoolRequest) => {
   const reply = (message: PoolReply) => parentPort!.postMessage(message);
   try {
     const task = TASKS[name] as (input: unknown, soFar: (output: never) => void) => never;
-    reply({ id, type: "done", output: task(input, (output) => reply({ id, type: "so-far", output })) });
+    const output = await task(input, (some) => reply({ id, type: "so-far", output: some }));
+    reply({ id, type: "done", output });
   } catch (error) {
     reply({ id, type: "failed", message: error instanceof Error ? error.message : String(error) });
   }

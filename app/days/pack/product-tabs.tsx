@@ -44,7 +44,7 @@ export function ProductTabs({ dayId, products, packed, currentId }: ProductTabsP
             if (ofGroup.length === 0) return null;
             return (
               <div key={name}>
-                <h3 className="pb-1 text-sm font-semibold">{GROUP_WORDS[name]}</h3>
+                <p className="pb-1 text-sm font-semibold">{GROUP_WORDS[name]}</p>
                 <ul className="flex flex-wrap gap-2">
                   {ofGroup.map((product) => (
                     <li key={product.id}>

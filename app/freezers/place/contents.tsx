@@ -12,7 +12,7 @@ type Loaded = Route.ComponentProps["loaderData"];
 /** Every pack in the place, to be ticked and moved or taken out together. */
 export function Contents({ packs, others, place, waysOut, entryId }: Loaded) {
   return (
-    <Form method="post">
+    <Form method="post" reloadDocument>
       <input type="hidden" name="entryId" value={entryId} />
       <input type="hidden" name="from" value={place?.id ?? 0} />
       <Sheet heading="Contents" beside={`${plural(packs.length, "pack")}, the oldest first`}>
@@ -91,6 +91,11 @@ function WithTicked({ others, waysOut }: Pick<Loaded, "others" | "waysOut">) {
             {how}
           </Button>
         ))}
+      </div>
+      <div>
+        <Button kind="plain" formAction="/freezers/labels/print">
+          Print labels of the ticked packs
+        </Button>
       </div>
     </div>
   );

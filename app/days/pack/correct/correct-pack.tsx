@@ -2,19 +2,24 @@ import { data, Form, Link, redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { CorrectBird } from "#app/days/pack/correct/correct-bird.tsx";
 import { CorrectParts } from "#app/days/pack/correct/correct-parts.tsx";
+import { LabelOfPack } from "#app/days/pack/correct/label-of-pack.tsx";
 import { packForm } from "#app/days/pack/pack-form.ts";
 import { doubtOf, factsOf } from "#app/days/pack/parts/parts-facts.server.ts";
 import { partsForm } from "#app/days/pack/parts/parts-form.ts";
 import { roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
 import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
 import { idFrom, requireDay } from "#app/server/farm/required.server.ts";
+import { labelOfPack, labelSetting } from "#app/server/freezer/label-of-pack.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { Button, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { productName } from "#app/words/product-words.ts";
 import { showFor } from "#app/words/show.ts";
+import { missingParts } from "#core/label/label-parts.ts";
 import { packCode } from "#core/label/pack-code.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
 import type { Pack, PackVersion } from "#db/pack/pack-row.server.ts";
+import { codePicture } from "#workers/labels/code-picture.ts";
 import type { Route } from "./+types/correct-pack.ts";
 
 export const meta = () => [{ title: "Correct a pack · Pale Morning" }];
@@ -29,11 +34,26 @@ export function loader({ context, params }: Route.LoaderArgs) {
     pack,
     product: productOf(here, pack),
     versions: here.file.pack.versions(pack.id),
+    label: labelToShow(here, farm, pack),
     places: roomOfPlaces(here),
     people: here.file.people.people().map(({ id, name }) => ({ id, name })),
     containers: here.file.catalog.containers(),
     unitSystem: farm.unitSystem,
     entryId: newEntryId(),
+  };
+}
+
+/** The pack's label as it would be printed now, and those that were printed; undefined for a bird that gets none. */
+function labelToShow(here: FarmContext, farm: Farm, pack: Pack) {
+  if (pack.purpose === "condemned" || pack.purpose === "cut") return undefined;
+  const setting = labelSetting(here);
+  const texts = labelOfPack(here, farm, pack);
+  return {
+    setting,
+    texts,
+    code: codePicture(setting.codeKind, texts.code!),
+    missing: missingParts(setting.required, texts),
+    prints: here.file.labels.prints(pack.id),
   };
 }
 
@@ -135,7 +155,10 @@ export default function CorrectPack({ loaderData, actionData }: Route.ComponentP
             <CorrectBird key={versions.length} {...loaderData} refusal={actionData} />
           )}
         </Sheet>
-        <History versions={versions} dayId={day.id} packId={pack.id} isLocked={isLocked} />
+        <div className="grid gap-5">
+          <LabelOfPack {...loaderData} />
+          <History versions={versions} dayId={day.id} packId={pack.id} isLocked={isLocked} />
+        </div>
       </div>
     </Page>
   );

@@ -1,17 +1,8 @@
 import { type BirdMeans, productOfBird } from "#core/carcass-yield/piece-weight.ts";
+import { SEALER } from "#core/cutting/cutting-constants.ts";
 import { packsOfPieces } from "#core/packing/packs-of-pieces.ts";
 import { BIRD_PIECES, type ProductKindName, productKind } from "#core/packing/product-kinds.ts";
 import { type Sealer, sealingTime } from "#core/packing/sealing-time.ts";
-
-export const CUTTING_TOOLS = ["knife", "saw"] as const;
-export type CuttingTool = (typeof CUTTING_TOOLS)[number];
-
-/** A practiced cutter's minutes a bird, by tool; someone who cuts a few birds a year with a knife takes 5.5. Choices. See docs/sources.md#packs. */
-export const CUT_MINUTES: Readonly<Record<CuttingTool, number>> = { knife: 2.5, saw: 1.5 };
-export const HOME_COOK_MINUTES = 5.5;
-
-/** A chamber's cycle, and the hands for one, seconds. Choices. See docs/sources.md#packs. */
-export const SEALER = { cycleSeconds: 40, loadSeconds: 20, bagSeconds: 20 } as const;
 
 /** What one bird is taken apart into: each product with the pieces that go into a pack of it. */
 export interface CutPart {
@@ -79,3 +70,10 @@ export function cutList(
     sealMinutes: Math.max(minutes, (packs * SEALER.bagSeconds + cycles * work.sealer.loadSeconds) / 60),
   };
 }
+
+/** Packs that one bird makes on the mean, odd packs left out. */
+export const packsPerBird = (parts: readonly CutPart[]): number =>
+  parts.reduce((sum, { product, piecesPerPack }) => {
+    const { piece } = productKind(product);
+    return piece === undefined ? sum : sum + BIRD_PIECES[piece] / piecesPerPack;
+  }, 0);

@@ -1,3 +1,4 @@
+import { sealCycleMinutes } from "#core/cutting/cutting-constants.ts";
 import { CHANGE_MINUTES, DRAIN_MINUTES } from "#core/processing-line/line-constants.ts";
 import {
   birdsByLot,
@@ -55,7 +56,9 @@ export const MINUTES = 6;
 export const DUE_AT = 7;
 /** Room in the tanks that is taken or promised, in birds of the day's largest. */
 export const TANK_TAKEN = 8;
-const CLOCKS = 9;
+/** When the sealer's chamber is free again. */
+export const SEALER_FREE = 9;
+const CLOCKS = 10;
 
 /** Places in `counts`. */
 export const KILLED = 0;
@@ -129,6 +132,8 @@ export interface LineContext {
   readonly hasGiblets: Uint8Array;
   readonly tankShare: Float64Array;
   readonly bleedMinutes: Float64Array;
+  /** The sealer's own cycles for a bird's packs. */
+  readonly sealCycle: Float64Array;
   readonly restMinutes: Float64Array;
   readonly settingMinutes: Float64Array;
   readonly changeMinutes: Float64Array;
@@ -294,6 +299,9 @@ function lotTables(day: LineDay) {
     hasGiblets: Uint8Array.from(lots, ({ giblets }) => Number(giblets)),
     tankShare: ofLots(({ tankShare }) => tankShare),
     bleedMinutes: ofLots(({ minutes }) => minutes.bleed),
+    sealCycle: ofLots(({ packsPerBird }) =>
+      sealCycleMinutes({ packsPerBird, sealAtOnce: day.kit.sealAtOnce }),
+    ),
     restMinutes: ofLots(({ restMinutes }) => restMinutes),
     settingMinutes: ofLots(({ settingMinutes }) => settingMinutes),
     changeMinutes: ofLots(({ waterChangeMinutes }) => waterChangeMinutes),

@@ -1,3 +1,4 @@
+import { type CuttingWork, sealHandMinutes, USUAL_CUTTING } from "#core/cutting/cutting-constants.ts";
 import {
   BIRDS_IN_LINE_EACH,
   BLEED_MINUTES,
@@ -41,6 +42,8 @@ export interface LineKit {
   readonly buffers: Readonly<Record<BufferStation, number>>;
   /** Birds of the day's largest that the chill holds at a time. */
   readonly tankBirds: number;
+  /** Packs that the sealer takes at once. */
+  readonly sealAtOnce: number;
 }
 
 /** Medians of a practiced adult, minutes a bird, or a load at scald and drum (by hand a bird), and of bleeding. */
@@ -62,6 +65,8 @@ export interface LineLot {
   /** Of them, cut up where the day packs. */
   readonly cutUp: number;
   readonly minutes: LineMinutes;
+  /** Packs that a cut-up bird makes. */
+  readonly packsPerBird: number;
   readonly giblets: boolean;
   /** In the chill before a bird may go on. */
   readonly restMinutes: number;
@@ -161,7 +166,13 @@ export function flowsWith({ lots }: Pick<LineDay, "lots">): number[] {
 }
 
 /** Medians of a practiced adult for a way of working. A dip longer than the usual load takes its own time. */
-export function lineMinutes(of: { dipMinutes: number; keepsFeet: boolean; pluckBy: PluckBy }): LineMinutes {
+export function lineMinutes(of: {
+  dipMinutes: number;
+  keepsFeet: boolean;
+  pluckBy: PluckBy;
+  cutting?: CuttingWork;
+}): LineMinutes {
+  const cutting = of.cutting ?? USUAL_CUTTING;
   const medians = Object.fromEntries(
     STATIONS.map((station) => [station, stationRow(station).medianMinutes]),
   ) as Record<Station, number>;
@@ -172,5 +183,7 @@ export function lineMinutes(of: { dipMinutes: number; keepsFeet: boolean; pluckB
     pluck: of.pluckBy === "drum" ? medians.pluck : PLUCK_BY_HAND_MINUTES,
     ...(of.pluckBy === "skin" && SKINNED_MINUTES),
     feet: medians.feet + (of.keepsFeet ? KEPT_FEET_MINUTES : 0),
+    cut: cutting.minutesPerBird,
+    seal: sealHandMinutes(cutting),
   };
 }

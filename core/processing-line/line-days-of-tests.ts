@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { USUAL_CUTTING } from "#core/cutting/cutting-constants.ts";
 import { type LineDay, type LineLot, type LinePerson, lineMinutes } from "#core/processing-line/line-day.ts";
 import {
   BUFFER_STATIONS,
@@ -21,6 +22,7 @@ export const ORDINARY_LOT: LineLot = {
   birds: 40,
   cutUp: 0,
   minutes: lineMinutes({ dipMinutes: 0, keepsFeet: false, pluckBy: "drum" }),
+  packsPerBird: USUAL_CUTTING.packsPerBird,
   giblets: true,
   restMinutes: 60,
   tankShare: 1,
@@ -47,6 +49,7 @@ export const ORDINARY_DAY: LineDay = {
     places: { ...DEFAULT_PLACES, gut: 3 },
     buffers: DEFAULT_BUFFERS,
     tankBirds: 64,
+    sealAtOnce: 1,
   },
   bleedFloorMinutes: 1.5,
   pluckBy: "drum",
@@ -103,6 +106,7 @@ const anyLots = (of: { birds: number; lots: number }): fc.Arbitrary<readonly Lin
         ),
         dipMinutes: fc.constantFrom(0, 0, 2.5),
         keepsFeet: fc.boolean(),
+        packsPerBird: fc.constantFrom(2, 3.5, 8),
         settingMinutes: fc.constantFrom(0, 0, 12),
         waterChangeMinutes: minute(20),
       }),
@@ -114,7 +118,12 @@ const anyLots = (of: { birds: number; lots: number }): fc.Arbitrary<readonly Lin
         tankShare: index === 0 ? 1 : lot.tankShare,
         settingMinutes: index === 0 ? 0 : lot.settingMinutes,
         cutUp: Math.round(cutShare * lot.birds),
-        minutes: lineMinutes({ dipMinutes, keepsFeet, pluckBy: "drum" }),
+        minutes: lineMinutes({
+          dipMinutes,
+          keepsFeet,
+          pluckBy: "drum",
+          cutting: { ...USUAL_CUTTING, packsPerBird: lot.packsPerBird },
+        }),
       })),
     );
 
@@ -126,6 +135,7 @@ export const anyLineDay: fc.Arbitrary<LineDay> = fc
     scaldAtOnce: count(4),
     pluckAtOnce: count(4),
     tankBirds: fc.integer({ min: 2, max: 40 }),
+    sealAtOnce: count(4),
     places: fc.record(forEach(PLACE_STATIONS, (station) => count(station === "gut" ? 3 : 2))),
     buffers: fc.record(forEach(BUFFER_STATIONS, (station) => count(station === "rinse" ? 4 : 6))),
     pluckBy: fc.constantFrom("drum" as const, "drum" as const, "hand" as const),
@@ -135,9 +145,9 @@ export const anyLineDay: fc.Arbitrary<LineDay> = fc
     slowSpell: fc.option(fc.constant({ fromMinute: 30, minutes: 60, factor: 1.25 }), { nil: undefined }),
     changeWaterEvery: fc.option(count(12), { nil: undefined }),
   })
-  .map(({ cones, scaldAtOnce, pluckAtOnce, tankBirds, places, buffers, breakAt, ...day }) => ({
+  .map(({ cones, scaldAtOnce, pluckAtOnce, tankBirds, sealAtOnce, places, buffers, breakAt, ...day }) => ({
     ...ORDINARY_DAY,
     ...day,
-    kit: { cones, scaldAtOnce, pluckAtOnce, tankBirds, places, buffers },
+    kit: { cones, scaldAtOnce, pluckAtOnce, tankBirds, sealAtOnce, places, buffers },
     breaks: breakAt === undefined ? [] : [{ fromMinute: breakAt, minutes: 25 }],
   }));

@@ -19,6 +19,7 @@ import {
   PLACED,
   REST,
   RESTED,
+  SEALER_FREE,
   SINCE_CHANGE,
   SLOW_START_BIRDS,
   WAIT_TO_CHILL,
@@ -112,21 +113,30 @@ export function begin(
     } else if (station === SEAL) vacate(context, SEAL, 1);
     setHandMinutes(context, key, person, station, bird);
   }
-  let minutes = clock[MINUTES]!;
   const last = state.personLast[person]!;
-  if (last !== -1) minutes += context.walkMinutes[last * STATION_COUNT + station]!;
+  if (last !== -1) clock[MINUTES] = clock[MINUTES]! + context.walkMinutes[last * STATION_COUNT + station]!;
+  if (station === SEAL) waitForSealer(context, bird);
+  const minutes = clock[MINUTES]!;
   state.personLast[person] = station;
   state.personStation[person] = station;
   state.personBird[person] = bird;
-  const working = state.working[station]! + 1;
-  state.working[station] = working;
-  if (working >= context.places[station]!) counts[PLACED] = counts[PLACED]! & ~(1 << station);
+  state.working[station] = state.working[station]! + 1;
+  if (state.working[station]! >= context.places[station]!) counts[PLACED] = counts[PLACED]! & ~(1 << station);
   state.stationWork[station] = state.stationWork[station]! + minutes;
   state.personWork[person] = state.personWork[person]! + minutes;
   clock[DUE_AT] = now + minutes;
   announce(context, person);
   counts[IDLE] = counts[IDLE]! & ~(1 << person);
   watch?.begins(now, station, context.personOf[person]!, bird);
+}
+
+/** Packs are bagged while the chamber runs; they go in once it is free, and its cycles then run without hands. */
+function waitForSealer(context: LineContext, bird: number): void {
+  const { clock } = context.state;
+  const now = clock[NOW]!;
+  const free = clock[SEALER_FREE]! - now;
+  if (free > clock[MINUTES]!) clock[MINUTES] = free;
+  clock[SEALER_FREE] = now + clock[MINUTES]! + context.sealCycle[context.lotOf[bird]!]!;
 }
 
 function loadScald(context: LineContext): number {

@@ -1,3 +1,4 @@
+import { sealCycleMinutes } from "#core/cutting/cutting-constants.ts";
 import {
   BIRDS_IN_LINE_EACH,
   CHANGE_MINUTES,
@@ -105,6 +106,7 @@ class ReadableLine {
   private rested = 0;
   private sinceChange = 0;
   private isWaterShut = false;
+  private sealerFreeAt = 0;
   private bath: { below: number; since: number };
 
   /** @param key of the replication, from which all its random draws come */
@@ -338,7 +340,8 @@ class ReadableLine {
       this.bath = { below: below + sagPerBird * birds.length, since: this.now };
     }
     const hasMoved = worker.lastStation !== undefined && isAnotherBench(worker.lastStation, station);
-    const minutes = this.minutesFor(worker, task) + (hasMoved ? CHANGE_MINUTES : 0);
+    const atHand = this.minutesFor(worker, task) + (hasMoved ? CHANGE_MINUTES : 0);
+    const minutes = station === "seal" ? this.untilSealed(birds[0]!, atHand) : atHand;
     worker.lastStation = station;
     worker.task = task;
     this.happenings.push({
@@ -349,6 +352,15 @@ class ReadableLine {
       bird: birds[0]!,
     });
     this.expected(this.now + minutes, this.workers.indexOf(worker), () => this.end(worker));
+  }
+
+  /** Packs are bagged while the chamber runs; they go in once it is free, and its cycles then run without hands. */
+  private untilSealed(bird: number, handMinutes: number): number {
+    const { packsPerBird } = this.lotOf(bird);
+    const minutes = Math.max(handMinutes, this.sealerFreeAt - this.now);
+    this.sealerFreeAt =
+      this.now + minutes + sealCycleMinutes({ packsPerBird, sealAtOnce: this.day.kit.sealAtOnce });
+    return minutes;
   }
 
   private end(worker: Worker): void {

@@ -137,7 +137,7 @@ export const STATION_TABLE = {
   cut: {
     cell: "after-chill",
     bench: "cutting-table",
-    medianMinutes: 5.5,
+    medianMinutes: 2.5,
     spread: 0.35,
     drawStream: 8,
     places: 2,
@@ -148,7 +148,7 @@ export const STATION_TABLE = {
   seal: {
     cell: "after-chill",
     bench: "sealer",
-    medianMinutes: 3.0,
+    medianMinutes: 1.6,
     spread: 0.3,
     drawStream: 9,
     places: 1,

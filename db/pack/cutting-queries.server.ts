@@ -1,5 +1,6 @@
 import type { Database } from "better-sqlite3";
-import type { CutPart, CuttingTool } from "#core/cutting/cut-list.ts";
+import type { CutPart } from "#core/cutting/cut-list.ts";
+import type { CuttingTool } from "#core/cutting/cutting-constants.ts";
 import type { ProductKindName } from "#core/packing/product-kinds.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 

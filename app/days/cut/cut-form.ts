@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { choice, optional, tick, wholeNumber } from "#app/ui/read/read-field.ts";
-import { CUTTING_TOOLS } from "#core/cutting/cut-list.ts";
+import { CUTTING_TOOLS } from "#core/cutting/cutting-constants.ts";
 
 const id = optional(wholeNumber({ least: 1, most: 1_000_000_000, ask: "" }));
 

@@ -1,15 +1,8 @@
 import { lotsToPack } from "#app/server/day/packs-of-day.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import type { LotOfDay } from "#app/server/farm/required.server.ts";
-import {
-  CUT_MINUTES,
-  type CutList,
-  type CutPart,
-  cutList,
-  HOME_COOK_MINUTES,
-  SEALER,
-  USUAL_SCHEME,
-} from "#core/cutting/cut-list.ts";
+import { type CutList, type CutPart, cutList, USUAL_SCHEME } from "#core/cutting/cut-list.ts";
+import { CUT_MINUTES, HOME_COOK_MINUTES, SEALER } from "#core/cutting/cutting-constants.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { CutPlan } from "#db/pack/cutting-queries.server.ts";
 

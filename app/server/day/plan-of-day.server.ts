@@ -1,3 +1,4 @@
+import { cuttingWork } from "#app/server/day/cutting-work.server.ts";
 import { farmPace } from "#app/server/day/own-pace.server.ts";
 import { playedLine } from "#app/server/day/played-line.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
@@ -48,7 +49,7 @@ export function planBasis(
         pens: file.pens(batchId).map(({ pen, birdCount }) => ({ name: pen, birds: birdCount })),
       };
     }),
-    means: { ...farmMeans(farm), ownPace: farmPace(here, farm) },
+    means: { ...farmMeans(farm), ownPace: farmPace(here, farm), cutting: cuttingWork(here, dayId) },
     iceBagsInStock,
     helpers: file.people.people(),
     place: placeOf(farm),

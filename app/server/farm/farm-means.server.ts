@@ -1,3 +1,4 @@
+import { USUAL_CUTTING } from "#core/cutting/cutting-constants.ts";
 import { OUR_PACE } from "#core/day/crew/own-pace.ts";
 import type { FarmMeans } from "#core/day/plan/plan-input.ts";
 import { kilogramsFromMilligrams, milligramsFromPounds } from "#core/quantity/conversion.ts";
@@ -47,6 +48,8 @@ export function farmMeans(farm: Farm): FarmMeans {
           : { volts: circuitVolts, breakerAmps },
     },
     pluckAtOnce: farm.pluckAtOnceCount,
+    // Until a day says otherwise.
+    cutting: USUAL_CUTTING,
     practice: farm.practice,
     ownPace: OUR_PACE,
     ambientCelsius: settingOr(thousandth(farm.airMillicelsius), OURS.airCelsius),

@@ -1,3 +1,4 @@
+import { USUAL_CUTTING } from "#core/cutting/cutting-constants.ts";
 import type { Helper } from "#core/day/crew/crew.ts";
 import { OUR_PACE } from "#core/day/crew/own-pace.ts";
 import type { DayPlan } from "#core/day/plan/day-plan.ts";
@@ -9,6 +10,7 @@ export const own = (value: number) => ({ value, provenance: "farm-setting" as co
 
 /** A small farm's kit, for tests. */
 export const MEANS: FarmMeans = {
+  cutting: USUAL_CUTTING,
   scalder: {
     waterLiters: own(57),
     powerWatts: own(2000),

@@ -1,4 +1,5 @@
 import type { ChillMethod, TankWall } from "#core/chill/chill-constants.ts";
+import type { CuttingWork } from "#core/cutting/cutting-constants.ts";
 import type { CrewMember, CrewSeat } from "#core/day/crew/crew.ts";
 import type { OwnPace } from "#core/day/crew/own-pace.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
@@ -75,6 +76,8 @@ export interface Scalder {
 export interface FarmMeans {
   readonly scalder: Scalder;
   readonly pluckAtOnce: number;
+  /** How birds are cut up, into how many packs, and how they are sealed. */
+  readonly cutting: CuttingWork;
   readonly practice: Practice;
   readonly ownPace: OwnPace;
   readonly ambientCelsius: Setting;

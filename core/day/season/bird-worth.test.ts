@@ -63,8 +63,8 @@ describe("what a bird is worth", () => {
     const { handsCents } = worthOn(TODAY, { terms });
     // kill 0.6, scald 1.2, pluck 0.7, pins 2, gut 4, rinse 1, giblets 1.2 and packing 3.5 make 14.2 minutes.
     expect(handsCents.whole).toBeCloseTo((14.2 / 60) * 1200, 6);
-    expect(handsCents.cut).toBeCloseTo((19.2 / 60) * 1200, 6);
-    expect(CUT_WORK).toBeCloseTo(19.2 / 14.2, 12);
+    expect(handsCents.cut).toBeCloseTo((14.8 / 60) * 1200, 6);
+    expect(CUT_WORK).toBeCloseTo(14.8 / 14.2, 12);
     expect(worthOn(TODAY, { terms, handsFactor: 1.8 }).handsCents.whole).toBeCloseTo(
       handsCents.whole * 1.8,
       6,

@@ -16,6 +16,7 @@ import {
   person,
 } from "#core/processing-line/line-days-of-tests.ts";
 import { playReplication } from "#core/processing-line/line-run.ts";
+import { LineTally } from "#core/processing-line/line-tally.ts";
 
 /** What was answered while pins and feet were one station, minutes, 1,000 mornings of seed 1: the file, and usual crews of 1 to 6. */
 const FINISH_WITH_BOTH_IN_ONE = 302.84;
@@ -99,8 +100,14 @@ test("any day taken along as a file plays the same morning where it is read agai
         ...drawn,
         lots: drawn.lots.map((lot) => {
           const keepsFeet = lot.minutes.feet > ORDINARY_LOT.minutes.feet;
-          const minutes = lineMinutes({ dipMinutes: lot.minutes.scald, keepsFeet, pluckBy: drawn.pluckBy });
-          return { ...lot, minutes, bath: lot.bath ?? bath };
+          const cutting = { ...CUTTING, sealAtOnce: drawn.kit.sealAtOnce };
+          const minutes = lineMinutes({
+            dipMinutes: lot.minutes.scald,
+            keepsFeet,
+            pluckBy: drawn.pluckBy,
+            cutting,
+          });
+          return { ...lot, minutes, packsPerBird: cutting.packsPerBird, bath: lot.bath ?? bath };
         }),
       };
       const lots = day.lots.map(({ tankShare }) => ({
@@ -108,7 +115,8 @@ test("any day taken along as a file plays the same morning where it is read agai
         liveKilograms: 2.6 * tankShare,
         scald: "middle" as const,
       }));
-      const text = JSON.stringify(lineFileOf(day, { lots, start }));
+      const cutting = { cutWith: "saw", packs: { breast: 2, leg_quarter: 4, wing: 8 } } as const;
+      const text = JSON.stringify(lineFileOf(day, { lots, start, cutting }));
       const read = readLineFile(text);
       if (!("day" in read)) throw new Error(read.problems.join("; "));
       expect(played(read.day)).toEqual(played(day));
@@ -116,6 +124,9 @@ test("any day taken along as a file plays the same morning where it is read agai
     { numRuns: 60 },
   );
 });
+
+/** Two breasts a pack, leg quarters by four, wings by eight. */
+const CUTTING = { minutesPerBird: 1.5, packsPerBird: 2 / 2 + 2 / 4 + 2 / 8 } as const;
 
 const SOUND = { birds: 12, people: [{ name: "Maren" }], kit: { cones: 2 } };
 
@@ -179,5 +190,32 @@ test("a file of before the feet were a station of their own stays valid: its pin
   );
   expect("day" in again && again.day.people.map(({ stations }) => stations)).toEqual(
     people.map(({ stations }) => stations),
+  );
+});
+
+test("98 birds, all cut with a saw and sealed four at once the same day by five practiced people, take about seven and a half hours", () => {
+  const read = readLineFile(
+    JSON.stringify({
+      birds: 98,
+      people: ["Maren", "Tobias", "Ines", "Juno", "Pell"].map((name) => ({ name })),
+      kit: { cones: 6, scaldAtOnce: 2, pluckAtOnce: 4, sealAtOnce: 4 },
+      work: {
+        packSameDay: true,
+        cutUp: 98,
+        cutWith: "saw",
+        packs: { breast: 2, leg_quarter: 2, wing: 12, back: 4 },
+      },
+    }),
+  );
+  if (!("day" in read)) throw new Error(read.problems.join("; "));
+  const hoursOf = (day: LineDay) => {
+    const tally = new LineTally(day, 1);
+    tally.play(200);
+    return tally.answer().finish!.p50 / 60;
+  };
+  expect(Math.abs(hoursOf(read.day) - 7.5)).toBeLessThan(1);
+  // One pack at a time holds the hands at the sealer.
+  expect(hoursOf({ ...read.day, kit: { ...read.day.kit, sealAtOnce: 1 } })).toBeGreaterThanOrEqual(
+    hoursOf(read.day),
   );
 });

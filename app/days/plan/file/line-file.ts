@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { CUTTING_TOOLS } from "#core/cutting/cutting-constants.ts";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
 import { BLEED_FLOOR_MINUTES, CLEAN_UP_MINUTES, DAY_SD_LN } from "#core/processing-line/line-constants.ts";
 import { MOST_BIRDS, MOST_LOTS, MOST_PEOPLE } from "#core/processing-line/line-context.ts";
@@ -46,6 +47,18 @@ function optionalEach<Of extends Station>(defaults: Readonly<Record<Of, number>>
     z.ZodOptional<z.ZodNumber>
   >;
 }
+
+/** Pieces of a bird that can be counted into packs, as files name them. */
+export const CUT_PIECES = [
+  "breast",
+  "tender",
+  "leg_quarter",
+  "thigh",
+  "drumstick",
+  "wing",
+  "back",
+  "neck",
+] as const;
 
 const kind = z.enum(BIRD_KINDS, `must be one of ${BIRD_KINDS.join(", ")}`);
 const liveKg = z.number().min(0.3, "must be at least 0.3").max(14, "must be at most 14");
@@ -95,6 +108,8 @@ export const LineFile = z.strictObject({
     cones: whole(1, 100),
     scaldAtOnce: whole(1, 20).default(1),
     pluckAtOnce: whole(1, 20).default(1),
+    /** Packs that the sealer takes at once. */
+    sealAtOnce: whole(1, 12).default(1),
     places: z.strictObject(optionalEach(DEFAULT_PLACES, place)).prefault({}),
     buffers: z.strictObject(optionalEach(DEFAULT_BUFFERS, waiting)).prefault({}),
     tankBirds: whole(1, 100_000).optional(),
@@ -105,6 +120,11 @@ export const LineFile = z.strictObject({
       feet: z.boolean().default(false),
       packSameDay: z.boolean().default(false),
       cutUp: whole(0, MOST_BIRDS).default(0),
+      cutWith: z.enum(CUTTING_TOOLS, "must be knife or saw").default("knife"),
+      /** What a bird is cut into, and the pieces of each in a pack. */
+      packs: z
+        .partialRecord(z.enum(CUT_PIECES, `must be some of ${CUT_PIECES.join(", ")}`), whole(1, 500))
+        .optional(),
       restMinutes: minutes(4320).default(60),
       pluckBy: z.enum(PLUCK_BY, "must be drum, hand, or skin").default("drum"),
       dipSeconds: dipSeconds.optional(),

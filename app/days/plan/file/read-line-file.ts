@@ -1,6 +1,8 @@
 import { type FileLot, LineFile } from "#app/days/plan/file/line-file.ts";
 import { minuteOfClock } from "#core/calendar/farm-time.ts";
+import { CUT_MINUTES, type CuttingWork, USUAL_CUTTING } from "#core/cutting/cutting-constants.ts";
 import { dipAt } from "#core/day/plan/scald-plan.ts";
+import { BIRD_PIECES, type BirdPiece } from "#core/packing/product-kinds.ts";
 import { MOST_BIRDS } from "#core/processing-line/line-context.ts";
 import {
   birdsOf,
@@ -79,6 +81,7 @@ function lotsOfFile(file: LineFile): LineLot[] {
     },
   ];
   const heaviest = Math.max(...named.map(({ liveKg }) => liveKg));
+  const cutting = cuttingOf(file);
   return named.map((lot, index) => {
     const dipSeconds = lot.dipSeconds ?? work.dipSeconds ?? dipOf(lot);
     const bath = lot.bath ?? file.bath;
@@ -89,7 +92,9 @@ function lotsOfFile(file: LineFile): LineLot[] {
         dipMinutes: dipSeconds / 60,
         keepsFeet: lot.feet ?? work.feet,
         pluckBy: work.pluckBy,
+        cutting,
       }),
+      packsPerBird: cutting.packsPerBird,
       giblets: lot.giblets ?? work.giblets,
       restMinutes: lot.restMinutes ?? work.restMinutes,
       tankShare: tankShareOf(lot.liveKg, heaviest),
@@ -98,6 +103,21 @@ function lotsOfFile(file: LineFile): LineLot[] {
       waterChangeMinutes: lot.waterChangeMinutes ?? file.waterChange?.minutes ?? 0,
     };
   });
+}
+
+/** How a file's birds are cut and sealed; into the usual packs where it does not say. */
+function cuttingOf({ kit, work }: LineFile): CuttingWork {
+  const packs = work.packs && Object.entries(work.packs);
+  return {
+    minutesPerBird: CUT_MINUTES[work.cutWith],
+    sealAtOnce: kit.sealAtOnce,
+    packsPerBird: packs
+      ? packs.reduce(
+          (sum, [piece, each]) => sum + BIRD_PIECES[piece.replace("_", "-") as BirdPiece] / each,
+          0,
+        )
+      : USUAL_CUTTING.packsPerBird,
+  };
 }
 
 const dipOf = ({ kind, scald }: FileLot): number => dipAt(METHOD_BATH[scald].set, kind, scald).seconds!;

@@ -15,10 +15,18 @@ export interface LotInFile {
   readonly scald: ScaldMethod;
 }
 
+/** How birds are cut up, which the line knows only by its minutes. */
+export type CuttingInFile = Pick<z.input<typeof LineFile>["work"] & object, "cutWith" | "packs">;
+
 /** A day of the line as a file, so that a plan can be taken along, changed elsewhere, and played by the command. */
 export function lineFileOf(
   day: LineDay,
-  of: { readonly lots: readonly LotInFile[]; readonly start: string; readonly pluckBy?: PluckBy },
+  of: {
+    readonly lots: readonly LotInFile[];
+    readonly start: string;
+    readonly pluckBy?: PluckBy;
+    readonly cutting?: CuttingInFile;
+  },
 ): z.input<typeof LineFile> {
   const clockAt = (minute: number) => clockOfMinute(Math.round(minuteOfClock(of.start) + minute));
   const [first] = day.lots;
@@ -46,6 +54,7 @@ export function lineFileOf(
       pluckBy: of.pluckBy ?? day.pluckBy,
       dipSeconds: lots[0]!.dipSeconds,
       bleedFloorMinutes: day.bleedFloorMinutes,
+      ...of.cutting,
     },
     breaks: day.breaks.map(({ fromMinute, minutes }) => ({ at: clockAt(fromMinute), minutes })),
     setUpMinutes: day.setUpMinutes,

@@ -5,6 +5,7 @@ import { root } from "./prepare.mjs";
 export const SIMULATED = [
   { name: "bath-probe", port: 5281 },
   { name: "bench-scale", port: 5282 },
+  { name: "label-printer", port: 5283 },
 ];
 
 /** Starts each stand-in as a program of its own. They end when this process does, however it ends: their input is closed then. */

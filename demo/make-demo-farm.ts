@@ -87,6 +87,7 @@ function makeDevices(file: FarmFile, entry: ReturnType<typeof entryMaker>): void
   for (const [device, port] of [
     ["bath-probe", 5281],
     ["bench-scale", 5282],
+    ["label-printer", 5283],
   ] as const)
     must(file.attached.attach(entry("2026-09-01"), { device, host: "127.0.0.1", port }));
 }

@@ -151,3 +151,42 @@ test("calls and the board are said aloud on request, by the phone's own voice al
   ]);
   expect(local).toEqual(["0 of 58 birds are in the chill."]);
 });
+
+test("labels are sent to the label printer, and where its paper ends the rest is printed once there is a new roll", async ({
+  page,
+  farm,
+}) => {
+  const { port, child } = await startDevice("label-printer");
+  const walk = new FarmWalk(page, farm.url);
+  await page.goto(`${farm.url}/farm/devices`);
+  await walk.choose("Label printer");
+  await walk.fill({ Address: "127.0.0.1", Port: String(port) });
+  await walk.press("Attach");
+  const printer = page.getByRole("region", { name: "Label printer" });
+  await expect(printer).toContainText("Simulated, ready, 60 labels left.");
+  await walk.press("Take its paper out");
+  await expect(printer).toContainText("out of paper. Put in a new roll");
+
+  await page.goto(`${farm.url}/freezers/place/2`);
+  await page.getByRole("checkbox").nth(0).check();
+  await page.getByRole("checkbox").nth(1).check();
+  await walk.press("Send the ticked labels to the label printer");
+  await expect(page.getByText("0 of 2 labels were printed, then the printer stopped")).toBeVisible();
+  await page.goto(`${farm.url}/farm/devices`);
+  await walk.press("Put in a roll of 60");
+  await expect(printer).toContainText("ready, 60 labels left");
+  await page.goto(`${farm.url}/freezers/place/2`);
+  await page.getByRole("checkbox").nth(0).check();
+  await page.getByRole("checkbox").nth(1).check();
+  const code =
+    (await page.getByRole("region", { name: "Contents" }).getByRole("link").nth(1).textContent()) ?? "";
+  await walk.press("Send the ticked labels to the label printer");
+  await expect(page.getByRole("heading", { name: "Barn chest" })).toBeVisible();
+  await page.goto(`${farm.url}/farm/devices`);
+  await expect(printer).toContainText("58 labels left");
+  await expect(printer.getByRole("img", { name: new RegExp(`^Printed last: .*${code}`) })).toBeVisible();
+  expect(await screenFaults(page, farm.url, ["/farm/devices"])).toEqual([]);
+  child.kill("SIGKILL");
+  await page.goto(`${farm.url}/farm/devices`);
+  await expect(printer).toContainText("not reached");
+});

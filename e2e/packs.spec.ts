@@ -181,7 +181,7 @@ test("birds rest in two ways, each with its own hour, and packs are frozen in tw
   await expect(resting).toContainText("ready Tue 7:36 AM");
   await expect(resting).toContainText("12 birds, 48 hours");
   await expect(resting).toContainText("ready Wed 8:00 AM");
-  await expect(resting).toContainText("cook it before Mon 8:36 AM, or not until Tue 7:02 AM");
+  await expect(resting).toContainText("One for tonight: not until Tue 7:02 AM");
 
   await walk.press("Of the refrigerator");
   await expect(page.getByText("Enter the temperature first, then tap what it is of")).toBeVisible();

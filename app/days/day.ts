@@ -12,7 +12,7 @@ import type { Route } from "./+types/day.ts";
 export function loader({ context, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
   const { farm, day, lots } = requireDay(here, params.dayId);
-  const packed = here.file.pack.carcasses(day.id).length;
+  const packed = here.file.pack.carcassCount(day.id);
   const { state, lastBirdAt, done } = progressOf(here, day);
   const leaf = (() => {
     if (day.settledEntryId) return "settle";

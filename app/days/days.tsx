@@ -24,7 +24,7 @@ export function loader({ context }: Route.LoaderArgs) {
       state,
       done,
       lastBirdAt,
-      packed: file.pack.carcasses(day.id).length,
+      packed: file.pack.carcassCount(day.id),
       planned: plan && {
         feedOffAt: Math.min(...plan.lots.map(({ withdrawal }) => withdrawal.feedOffAt.value)),
         likelyAt: plan.line.likelyAt.value,

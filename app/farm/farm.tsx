@@ -108,8 +108,8 @@ export default function Farm({ loaderData, actionData }: Route.ComponentProps) {
         </Sheet>
       )}
       {!isNew && (
-        <Sheet heading="Probe and scale">
-          <p className="pb-3">A thermometer in the scald bath and a bench scale that read for you.</p>
+        <Sheet heading="Devices">
+          <p className="pb-3">A thermometer in the scald bath, a bench scale, and a label printer.</p>
           <ButtonLink kind="plain" to="/farm/devices">
             Devices
           </ButtonLink>

@@ -1,8 +1,9 @@
 import type { AttachedDevice, DeviceState } from "#core/quantity/device-reading.ts";
 
-export const DEVICE_NAMES: Readonly<Record<AttachedDevice, string>> = {
+export const DEVICE_NAMES: Readonly<Record<AttachedDevice | "label-printer", string>> = {
   "bath-probe": "Bath probe",
   "bench-scale": "Bench scale",
+  "label-printer": "Label printer",
 };
 
 /** How a device is doing, in a few words, and what to do about it. */

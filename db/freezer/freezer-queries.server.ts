@@ -76,6 +76,9 @@ export function freezerQueries(database: Database) {
   const selectStoredCount = database.prepare<[], { birds: number }>(
     "SELECT count(*) AS birds FROM pack_now WHERE is_stored = 1 AND bird_number IS NOT NULL",
   );
+  const selectPackCount = database.prepare<[], { packs: number }>(
+    "SELECT count(*) AS packs FROM pack_now WHERE is_stored = 1",
+  );
   const selectIsStored = database.prepare<[number], { stored: boolean }>(
     "SELECT EXISTS (SELECT 1 FROM pack_now WHERE pack_id = ? AND is_stored = 1) AS stored",
   );
@@ -144,6 +147,7 @@ export function freezerQueries(database: Database) {
         return undefined;
       }),
     stored: (): KnownPack[] => selectStored.all(),
+    packCount: (): number => selectPackCount.get()!.packs,
     /** Birds that lie whole. */
     storedCount: (): number => selectStoredCount.get()!.birds,
     /** Whole birds that left after one day and up to another. */

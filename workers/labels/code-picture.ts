@@ -1,16 +1,9 @@
 // The named `raw` of this package is a kind of bar code; the one that answers with modules is on its default export.
 import bwip from "bwip-js/node";
+import type { CodePicture } from "#core/label/placed-label.ts";
 
 export const CODE_KINDS = ["qr", "code-128"] as const;
 export type CodeKind = (typeof CODE_KINDS)[number];
-
-/** A code as black rectangles on white, in modules of one size. */
-export interface CodePicture {
-  readonly width: number;
-  readonly height: number;
-  /** x, y, width and height of each. */
-  readonly blocks: readonly (readonly [number, number, number, number])[];
-}
 
 /** Bars of a line code are this many modules high: enough for a hand scanner held askew. */
 const BAR_HEIGHT = 24;

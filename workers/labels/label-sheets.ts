@@ -1,6 +1,7 @@
 import { createRequire } from "node:module";
 import PDFDocument from "pdfkit";
-import { type LabelTemplate, type LabelTexts, labelLayout } from "#core/label/label-parts.ts";
+import type { LabelTemplate, LabelTexts } from "#core/label/label-parts.ts";
+import { placedLabel } from "#core/label/placed-label.ts";
 import { type CodeKind, codePicture } from "#workers/labels/code-picture.ts";
 
 export interface LabelSheets {
@@ -17,14 +18,14 @@ export interface LabelSheets {
 }
 
 const POINTS_PER_MILLIMETER = 72 / 25.4;
-const MARGIN_MILLIMETERS = 2;
+/** Drawn for a label without a code, and left out of it. */
+const NO_CODE = "0";
 
 const { resolve } = createRequire(import.meta.url);
 const FONTS = {
   text: "@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff",
   strong: "@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-600-normal.woff",
 } as const;
-const STRONG: ReadonlySet<string> = new Set(["product", "net-weight", "total-price"]);
 
 type Pdf = InstanceType<typeof PDFDocument>;
 
@@ -60,26 +61,15 @@ function drawLabel(pdf: Pdf, sheets: LabelSheets, texts: LabelTexts, place: numb
   const height = template.heightMillimeters * POINTS_PER_MILLIMETER;
   const x = (pdf.page.width - columns * width) / 2 + (place % columns) * width;
   const top = (pdf.page.height - rows * height) / 2 + Math.floor(place / columns) * height;
-  const margin = MARGIN_MILLIMETERS * POINTS_PER_MILLIMETER;
-  const layout = labelLayout(template, texts);
-  let y = top + margin;
-  for (const { part, text, points } of layout.lines) {
-    pdf.font(STRONG.has(part) ? "strong" : "text").fontSize(points);
-    pdf.text(text, x + margin, y, { lineBreak: false });
-    y += points * 1.25;
+  const label = placedLabel(template, texts, codePicture(codeKind, texts.code ?? NO_CODE));
+  for (const { text, points, isStrong, x: left, y } of label.texts) {
+    pdf.font(isStrong ? "strong" : "text").fontSize(points);
+    pdf.text(text, x + left * POINTS_PER_MILLIMETER, top + y * POINTS_PER_MILLIMETER, {
+      lineBreak: false,
+      baseline: "alphabetic",
+    });
   }
-  if (texts.code === undefined) return;
-  const side = layout.codeMillimeters * POINTS_PER_MILLIMETER;
-  const picture = codePicture(codeKind, texts.code);
-  const scale = side / picture.width;
-  const left = x + width - margin - side;
-  pdf
-    .save()
-    .translate(left, top + margin)
-    .scale(scale);
-  for (const [bx, by, bw, bh] of picture.blocks) pdf.rect(bx, by, bw, bh);
+  pdf.save().translate(x, top).scale(POINTS_PER_MILLIMETER);
+  for (const [bx, by, bw, bh] of label.blocks) pdf.rect(bx, by, bw, bh);
   pdf.fill("black").restore();
-  const under = top + margin + Math.min(side, picture.height * scale) + 2;
-  pdf.font("strong").fontSize(template.letterPoints);
-  pdf.text(texts.code, left, under, { lineBreak: false });
 }

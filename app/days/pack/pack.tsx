@@ -3,6 +3,7 @@ import { DayHead } from "#app/days/leaves.tsx";
 import { DotPlot } from "#app/days/pack/dot-plot.tsx";
 import { packForm } from "#app/days/pack/pack-form.ts";
 import { ProductTabs } from "#app/days/pack/product-tabs.tsx";
+import { ShrinkBagSteps } from "#app/days/pack/shrink-bag.tsx";
 import { WeighOne } from "#app/days/pack/weigh-one.tsx";
 import { dressedWeights, tallySentence } from "#app/days/pack/weights-in-words.ts";
 import { packsByProduct } from "#app/server/day/packs-of-day.server.ts";
@@ -136,6 +137,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
           <Tally {...loaderData} />
           {lots.length > 1 && <ByLot lots={lots} />}
           <Places places={places} />
+          <ShrinkBagSteps />
           {carcasses.length > 0 && (
             <ButtonLink kind="plain" to={`/days/${day.id}/pack/marks`}>
               Breeding notes

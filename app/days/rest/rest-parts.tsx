@@ -67,8 +67,8 @@ function OnePart({ part, at, lots, places, facts }: Loaded & { part: Part }) {
       </p>
       {last !== "rested" && (
         <p className="text-soft">
-          One for tonight: cook it before {show.dayTime(part.cook.before)}, or not until{" "}
-          {show.dayTime(part.cook.after)}.
+          One for tonight: {at < part.cook.before && `cook it before ${show.dayTime(part.cook.before)}, or `}
+          not until {show.dayTime(part.cook.after)}.
         </p>
       )}
       {part.saltPermille !== undefined && <Brine part={part} facts={facts} />}

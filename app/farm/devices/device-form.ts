@@ -1,12 +1,16 @@
 import { z } from "zod";
 import { choice, wholeNumber, words } from "#app/ui/read/read-field.ts";
 import { ATTACHED_DEVICES } from "#core/quantity/device-reading.ts";
+import { LABEL_PRINTER } from "#devices/label-printer/label-printer-driver.ts";
 
 const HOST = /^(?:[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?)(?:\.[a-z0-9-]{1,63})*$|^[0-9a-f:]{2,45}$/i;
 
-/** Where a probe or a scale is found. */
+/** Everything that can be connected: what reads, and the printer. */
+export const CONNECTED_DEVICES = [...ATTACHED_DEVICES, LABEL_PRINTER] as const;
+
+/** Where a device is found. */
 export const attachForm = z.object({
-  device: choice(ATTACHED_DEVICES, "Choose which device it is"),
+  device: choice(CONNECTED_DEVICES, "Choose which device it is"),
   host: words(100, "Enter where it is, such as 192.168.1.40 or probe.local").refine(
     (host) => HOST.test(host),
     "Enter an address such as 192.168.1.40, or a name such as probe.local, without http:// or a port",
@@ -34,4 +38,5 @@ export const SIMULATED_DEEDS = {
     unplug: "quiet 20",
     garble: "garble 20",
   },
+  "label-printer": { "no-paper": "take-paper", paper: "paper 60" },
 } as const;

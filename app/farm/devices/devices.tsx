@@ -1,8 +1,10 @@
 import { redirect } from "react-router";
-import { attachForm } from "#app/farm/devices/device-form.ts";
+import { attachForm, CONNECTED_DEVICES } from "#app/farm/devices/device-form.ts";
 import { DeviceSheet } from "#app/farm/devices/device-sheet.tsx";
 import { PluggedIn } from "#app/farm/devices/plugged-in.tsx";
+import { PrinterSheet } from "#app/farm/devices/printer-sheet.tsx";
 import { attachedDevices } from "#app/server/device/attached-devices.server.ts";
+import { printerNow } from "#app/server/device/label-printer.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { useDevices } from "#app/ui/device/use-devices.ts";
@@ -14,9 +16,9 @@ import { ATTACHED_DEVICES } from "#core/quantity/device-reading.ts";
 import { isAttached } from "#devices/attached/reading-line.ts";
 import type { Route } from "./+types/devices.ts";
 
-export const meta = () => [{ title: "Probe and scale · Pale Morning" }];
+export const meta = () => [{ title: "Devices · Pale Morning" }];
 
-export function loader({ context }: Route.LoaderArgs) {
+export async function loader({ context }: Route.LoaderArgs) {
   const here = context.get(farmContext);
   requireFarm(here);
   const attached = attachedDevices(here);
@@ -25,6 +27,7 @@ export function loader({ context }: Route.LoaderArgs) {
   return {
     addresses: here.file.attached.addresses(),
     devices: attached.statuses(),
+    printer: await printerNow(here),
     entryId: newEntryId(),
   };
 }
@@ -46,11 +49,12 @@ export default function Devices({ loaderData, actionData }: Route.ComponentProps
   const devices = useDevices(loaderData.devices);
   return (
     <Page>
-      <PageHead title="Probe and scale" line="devices that read for you" />
+      <PageHead title="Devices" line="a probe, a scale, and a label printer" />
       {addresses.length === 0 && (
         <EmptyPlace heading="No device is attached">
-          A probe in the bath makes the scald's countdown follow the water; a scale saves typing weights. Both
-          speak plain text over the farm's network; the file docs/devices.md says how to build or connect one.
+          A probe in the bath makes the scald's countdown follow the water; a scale saves typing weights; a
+          label printer prints each pack's label. They speak plain text over the farm's network; the file
+          docs/devices.md says how to build or connect one.
         </EmptyPlace>
       )}
       <div className="grid items-start gap-5 md:grid-cols-2">
@@ -65,6 +69,7 @@ export default function Devices({ loaderData, actionData }: Route.ComponentProps
               />
             ),
         )}
+        {loaderData.printer && <PrinterSheet {...loaderData.printer} />}
         <Sheet heading="Attach a device">
           <FarmForm
             key={addresses.map((one) => one.entryId).join()}
@@ -79,7 +84,7 @@ export default function Devices({ loaderData, actionData }: Route.ComponentProps
                 <ChoiceField
                   field={fields.device}
                   label="What is it?"
-                  options={ATTACHED_DEVICES.map((value) => ({ value, label: DEVICE_NAMES[value] }))}
+                  options={CONNECTED_DEVICES.map((value) => ({ value, label: DEVICE_NAMES[value] }))}
                 />
                 <TextField
                   field={fields.host}

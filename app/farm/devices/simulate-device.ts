@@ -1,9 +1,11 @@
 import { data, redirect } from "react-router";
 import { SIMULATED_DEEDS } from "#app/farm/devices/device-form.ts";
 import { attachedDevices } from "#app/server/device/attached-devices.server.ts";
+import { printerNow } from "#app/server/device/label-printer.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { sayTo } from "#devices/attached/tcp-lines.ts";
+import { LABEL_PRINTER } from "#devices/label-printer/label-printer-driver.ts";
 import type { Route } from "./+types/simulate-device.ts";
 
 /** Puts something on the simulated scale or into the simulated bath. A real device is never told anything. */
@@ -16,9 +18,15 @@ export async function action({ context, request }: Route.ActionArgs) {
     .statuses()
     .find((one) => one.device === device?.device);
   const deed = String(fields.get("deed"));
-  const deeds: Readonly<Record<string, string>> = status ? SIMULATED_DEEDS[status.device] : {};
+  const isPrinter = device?.device === LABEL_PRINTER;
+  const deeds: Readonly<Record<string, string>> = isPrinter
+    ? SIMULATED_DEEDS[LABEL_PRINTER]
+    : status
+      ? SIMULATED_DEEDS[status.device]
+      : {};
+  const isSimulated = isPrinter ? (await printerNow(here))?.isSimulated : status?.isSimulated;
   const line = Object.hasOwn(deeds, deed) ? deeds[deed] : undefined;
-  if (!device || !status?.isSimulated || line === undefined)
+  if (!device || !isSimulated || line === undefined)
     throw data("This is no simulated device, or it is not running. Nothing was done.", { status: 409 });
   try {
     await sayTo(device, line);

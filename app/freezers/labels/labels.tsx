@@ -5,7 +5,7 @@ import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.t
 import { labelOfPack, labelSetting } from "#app/server/freezer/label-of-pack.server.ts";
 import { ENTRY_USED, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
-import { LabelPicture } from "#app/ui/label-picture.tsx";
+import { LabelPicture } from "#app/ui/label/label-picture.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { MISSING_WORDS } from "#app/words/label-words.ts";
 import { LABEL_PARTS, labelLayout, missingParts } from "#core/label/label-parts.ts";

@@ -1,4 +1,5 @@
 import { Form, Link } from "react-router";
+import { PrintLabels } from "#app/ui/label/print-labels.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { piecesInWords, productName } from "#app/words/product-words.ts";
@@ -10,7 +11,7 @@ import type { Route } from "./+types/place.ts";
 type Loaded = Route.ComponentProps["loaderData"];
 
 /** Every pack in the place, to be ticked and moved or taken out together. */
-export function Contents({ packs, others, place, waysOut, entryId }: Loaded) {
+export function Contents({ packs, others, place, waysOut, hasPrinter, entryId }: Loaded) {
   return (
     <Form method="post" reloadDocument>
       <input type="hidden" name="entryId" value={entryId} />
@@ -21,7 +22,7 @@ export function Contents({ packs, others, place, waysOut, entryId }: Loaded) {
             <PackRow key={pack.id} pack={pack} />
           ))}
         </ul>
-        <WithTicked others={others} waysOut={waysOut} />
+        <WithTicked others={others} waysOut={waysOut} hasPrinter={hasPrinter} />
       </Sheet>
     </Form>
   );
@@ -64,7 +65,7 @@ function PackRow({ pack }: { pack: Loaded["packs"][number] }) {
 }
 
 /** What can be done with all packs that are ticked. */
-function WithTicked({ others, waysOut }: Pick<Loaded, "others" | "waysOut">) {
+function WithTicked({ others, waysOut, hasPrinter }: Pick<Loaded, "others" | "waysOut" | "hasPrinter">) {
   return (
     <div className="sticky bottom-0 grid gap-3 border-t border-rule bg-leaf py-3 print:hidden">
       {others.length > 0 && (
@@ -92,11 +93,7 @@ function WithTicked({ others, waysOut }: Pick<Loaded, "others" | "waysOut">) {
           </Button>
         ))}
       </div>
-      <div>
-        <Button kind="plain" formAction="/freezers/labels/print">
-          Print labels of the ticked packs
-        </Button>
-      </div>
+      <PrintLabels what="the ticked labels" hasPrinter={hasPrinter} />
     </div>
   );
 }

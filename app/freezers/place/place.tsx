@@ -3,6 +3,7 @@ import { Fill } from "#app/freezers/fill.tsx";
 import { Contents } from "#app/freezers/place/contents.tsx";
 import { notYetHard } from "#app/freezers/place/not-yet-hard.server.ts";
 import { type PlaceWithRoom, roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
+import { printerAddress } from "#app/server/device/label-printer.server.ts";
 import { type FarmContext, farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { Button, ButtonLink, EmptyPlace, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
@@ -35,6 +36,7 @@ export function loader({ context, params }: Route.LoaderArgs) {
     freezing: place && notYetHard(place, stored, here.now()),
     others: here.file.places().filter(({ id }) => id !== place?.id),
     waysOut: WAYS_OUT,
+    hasPrinter: printerAddress(here) !== undefined,
     entryId: newEntryId(),
   };
 }

@@ -1,5 +1,5 @@
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
-import { type Show, showFor } from "#app/words/show.ts";
+import { plural, type Show, showFor } from "#app/words/show.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { daysBetween } from "#core/calendar/local-day.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
@@ -20,13 +20,13 @@ export function spineWords(here: FarmContext, farm: Farm): SpineWords {
   const living = file
     .batches()
     .filter((batch) => batch.aliveCount > 0 && batch.awaitedOn === undefined && batch.hatchedOn <= today);
-  const stored = file.freezers.storedCount();
+  const packs = file.freezers.packCount();
   const settled = file.settling.settledCount();
   return {
     batches: String(living.length || ""),
     season: open.length > 0 ? `${open.length} planned` : "",
     days: open[0] ? dayWord(today, open[0].processedOn, showFor(farm)) : "",
-    freezers: stored > 0 ? `${stored} in` : "",
+    freezers: packs > 0 ? plural(packs, "pack") : "",
     books: settled > 0 ? `${settled} settled` : "",
   };
 }

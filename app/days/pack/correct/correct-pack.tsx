@@ -7,6 +7,7 @@ import { packForm } from "#app/days/pack/pack-form.ts";
 import { doubtOf, factsOf } from "#app/days/pack/parts/parts-facts.server.ts";
 import { partsForm } from "#app/days/pack/parts/parts-form.ts";
 import { roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
+import { printerAddress } from "#app/server/device/label-printer.server.ts";
 import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
 import { idFrom, requireDay } from "#app/server/farm/required.server.ts";
 import { labelOfPack, labelSetting } from "#app/server/freezer/label-of-pack.server.ts";
@@ -54,6 +55,7 @@ function labelToShow(here: FarmContext, farm: Farm, pack: Pack) {
     code: codePicture(setting.codeKind, texts.code!),
     missing: missingParts(setting.required, texts),
     prints: here.file.labels.prints(pack.id),
+    hasPrinter: printerAddress(here) !== undefined,
   };
 }
 

@@ -1,7 +1,8 @@
 import { Form, Link } from "react-router";
-import { LabelPicture } from "#app/ui/label-picture.tsx";
+import { LabelPicture } from "#app/ui/label/label-picture.tsx";
+import { PrintLabels } from "#app/ui/label/print-labels.tsx";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
-import { Button, Sheet } from "#app/ui/sheet.tsx";
+import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { MISSING_WORDS } from "#app/words/label-words.ts";
 import type { Route } from "./+types/correct-pack.ts";
@@ -26,7 +27,8 @@ export function LabelOfPack({ label, pack, day, entryId }: Route.ComponentProps[
         <Form method="post" action="/freezers/labels/print" reloadDocument className="pb-2">
           <input type="hidden" name="entryId" value={`${entryId}-label`} />
           <input type="hidden" name="packId" value={pack.id} />
-          <Button kind="plain">{label.prints.length > 0 ? "Print it again" : "Print this label"}</Button>
+          <input type="hidden" name="from" value={pack.placeId ?? 0} />
+          <PrintLabels what="this label" hasPrinter={label.hasPrinter} />
         </Form>
       )}
       <ol>

@@ -8,6 +8,7 @@ import { ProductTabs } from "#app/days/pack/product-tabs.tsx";
 import { lotsToPack, packsByProduct } from "#app/server/day/packs-of-day.server.ts";
 import { roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
 import { attachedDevices } from "#app/server/device/attached-devices.server.ts";
+import { printerAddress } from "#app/server/device/label-printer.server.ts";
 import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
 import { idFrom, requireDay } from "#app/server/farm/required.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
@@ -50,6 +51,7 @@ export function loader({ context, params }: Route.LoaderArgs) {
     people: here.file.people.people().map(({ id, name }) => ({ id, name })),
     containers: here.file.catalog.containers(),
     devices: attachedDevices(here).statuses(),
+    hasPrinter: printerAddress(here) !== undefined,
     unitSystem: farm.unitSystem,
     entryId: newEntryId(),
   };

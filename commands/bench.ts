@@ -2,6 +2,7 @@ import { median } from "d3-array";
 import { benchBatchPage } from "#commands/bench/bench-batch-page.ts";
 import { benchForecast } from "#commands/bench/bench-forecast.ts";
 import { benchForecastInPool } from "#commands/bench/bench-forecast-pool.ts";
+import { benchLabels } from "#commands/bench/bench-labels.ts";
 import { benchLine } from "#commands/bench/bench-line.ts";
 import { benchPacks } from "#commands/bench/bench-packs.ts";
 import { benchPage } from "#commands/bench/bench-page.ts";
@@ -51,6 +52,7 @@ function filled(years: number): FarmFile {
 
 console.log("");
 benchPacks();
+await benchLabels();
 await benchBatchPage(birdsAYear);
 await benchSeason();
 await benchLine();

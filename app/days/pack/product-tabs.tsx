@@ -26,8 +26,8 @@ export function ProductTabs({ dayId, products, packed, currentId }: ProductTabsP
     kind === "whole-bird" || id === currentId || (packed[id] ?? 0) > 0;
   const groups = Object.keys(GROUP_WORDS) as (keyof typeof GROUP_WORDS)[];
   return (
-    <nav aria-label="Product" className="grid gap-2 print:hidden">
-      <ul className="flex flex-wrap gap-2">
+    <nav aria-label="Product" className="grid min-w-0 gap-2 print:hidden">
+      <ul className="flex min-w-0 gap-2 overflow-x-auto p-1 sm:flex-wrap">
         {products.filter(isInUse).map((product) => (
           <li key={product.id}>
             <ProductLink {...{ dayId, product, currentId }} count={packed[product.id] ?? 0} />

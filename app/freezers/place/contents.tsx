@@ -34,7 +34,12 @@ function PackRow({ pack }: { pack: Loaded["packs"][number] }) {
   return (
     <li className="border-b border-rule">
       <label className="flex min-h-12 cursor-pointer items-center gap-3">
-        <input type="checkbox" name="packId" value={pack.id} className="size-6 accent-pine print:hidden" />
+        <input
+          type="checkbox"
+          name="packId"
+          value={pack.id}
+          className="size-6 shrink-0 accent-pine print:hidden"
+        />
         <span className="grow">
           <b>{productName({ kind: pack.productKind, name: pack.productName })}</b>{" "}
           {pack.birdNumber === undefined
@@ -47,7 +52,7 @@ function PackRow({ pack }: { pack: Loaded["packs"][number] }) {
           </span>
         </span>
         <span className="text-right">
-          <span className="block font-mono">
+          <span className="block whitespace-nowrap font-mono">
             {pack.weightMilligrams === undefined
               ? show.filled(pack.volumeMilliliters ?? 0)
               : show.bird(pack.weightMilligrams)}
@@ -67,7 +72,7 @@ function PackRow({ pack }: { pack: Loaded["packs"][number] }) {
 /** What can be done with all packs that are ticked. */
 function WithTicked({ others, waysOut, hasPrinter }: Pick<Loaded, "others" | "waysOut" | "hasPrinter">) {
   return (
-    <div className="sticky bottom-0 grid gap-3 border-t border-rule bg-leaf py-3 print:hidden">
+    <div className="grid gap-3 border-t border-rule bg-leaf py-3 md:sticky md:bottom-0 print:hidden">
       {others.length > 0 && (
         <div className="flex flex-wrap items-end gap-2">
           <label className="grid gap-1">

@@ -4,7 +4,7 @@ import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { BY_PRODUCT_WORDS } from "#app/words/by-product-words.ts";
 import { productName } from "#app/words/product-words.ts";
 import { byProductRow } from "#core/packing/by-products.ts";
-import { productKind } from "#core/packing/product-kinds.ts";
+import { type ProductKindName, productKind } from "#core/packing/product-kinds.ts";
 import { type WentKind, type WentRow, type WhereItWent, whereItWent } from "#core/packing/where-it-went.ts";
 import { milligramsFromKilograms } from "#core/quantity/conversion.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
@@ -38,7 +38,11 @@ export function wentOfDay(here: FarmContext, farm: Farm, day: ProcessingDay): We
   const liveMilligrams = sum(lots, ({ weighed, liveEach }) => weighed * liveEach);
   const condemned = sum(lots, ({ condemned: birds, liveEach }) => birds * liveEach);
   const rows: WentRow[] = [
-    ...rowsOfPacks(packs, here.file.catalog.products()),
+    ...rowsOfPacks(
+      packs,
+      here.file.catalog.products(),
+      new Set(loads.map(({ kind }) => byProductRow(kind).went)),
+    ),
     ...loads.map(({ kind, inMilligrams }) => ({
       kind: byProductRow(kind).went,
       what: BY_PRODUCT_WORDS[kind].goesIn,
@@ -64,14 +68,18 @@ export function wentOfDay(here: FarmContext, farm: Farm, day: ProcessingDay): We
 
 const WHOLE_BIRD = 1;
 
-/** Packs of raw birds by product. What was cooked, dried, ground or rendered counts where its load went in. */
-function rowsOfPacks(packs: readonly Pack[], products: readonly Product[]): WentRow[] {
+/** Packs by product. What was cooked, dried, ground or rendered counts as its load went in, if that was weighed. */
+function rowsOfPacks(
+  packs: readonly Pack[],
+  products: readonly Product[],
+  loads: ReadonlySet<WentKind>,
+): WentRow[] {
   const raw = packs.filter(
     ({ purpose, productId }) => purpose !== "condemned" && !(purpose === "cut" && productId === WHOLE_BIRD),
   );
   return [...group(raw, ({ productId }) => productId)].flatMap(([productId, alike]): WentRow[] => {
     const product = products.find(({ id }) => id === productId)!;
-    const kind = wentOf(product);
+    const kind = wentOf(product, loads);
     if (kind === undefined) return [];
     return [
       {
@@ -84,20 +92,22 @@ function rowsOfPacks(packs: readonly Pack[], products: readonly Product[]): Went
   });
 }
 
-function wentOf({ kind }: Product): WentKind | undefined {
-  if (
-    [
-      "picked-meat",
-      "broth",
-      "canned-jar",
-      "feet-dried",
-      "heart-dried",
-      "gizzard-dried",
-      "ground",
-      "rendered-fat",
-    ].includes(kind)
-  )
-    return undefined;
+/** What was made of something else on the way, and the load that it went in with. */
+const MADE_OF: Readonly<Partial<Record<ProductKindName, WentKind>>> = {
+  "picked-meat": "boiled",
+  broth: "boiled",
+  "canned-jar": "boiled",
+  "feet-dried": "dried",
+  "heart-dried": "dried",
+  "gizzard-dried": "dried",
+  ground: "minced",
+  "rendered-fat": "rendered",
+};
+
+/** Where a product's packs stand in the account; undefined where the load that they came of stands there already. */
+function wentOf({ kind }: Product, loads: ReadonlySet<WentKind>): WentKind | undefined {
+  const madeOf = MADE_OF[kind];
+  if (madeOf !== undefined) return loads.has(madeOf) ? undefined : madeOf;
   const { group: of, isForPets } = productKind(kind);
   if (isForPets) return "pets";
   return of === "frames" || of === "other" ? "cut" : of;

@@ -20,7 +20,7 @@ export function LabelPicture({ template, texts, code }: LabelPictureProps) {
       height={`${height}mm`}
       role="img"
       aria-label={`Label: ${Object.values(texts).join(", ")}`}
-      className="max-w-full border border-ink bg-white"
+      className="h-auto max-w-full border border-ink bg-white"
     >
       {label.texts.map(({ part, x, y, points, isStrong, text }) => (
         <text

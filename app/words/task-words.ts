@@ -1,6 +1,6 @@
 import { lotsInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
-import type { DayTask, TaskFacts, TaskKey } from "#core/day/tasks/day-tasks.ts";
+import type { DayTask, TaskFacts, TaskKey } from "#core/day/tasks/task-shapes.ts";
 
 /** What to do, and why it is worth doing. */
 export interface TaskWords {

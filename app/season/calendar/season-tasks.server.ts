@@ -3,7 +3,7 @@ import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import type { TaskWords } from "#app/words/task-words.ts";
 import { instantOf, startOfDay } from "#core/calendar/farm-time.ts";
 import type { LocalDay } from "#core/calendar/local-day.ts";
-import type { DayTask } from "#core/day/tasks/day-tasks.ts";
+import type { DayTask } from "#core/day/tasks/task-shapes.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** A task with the id by which other calendars know it, and how often its day was changed. */

@@ -3,7 +3,7 @@ import { seasonTerms } from "#app/server/day/season-reading.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { lotsOfDay } from "#app/server/farm/required.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
-import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { killTimes } from "#core/day/run/kill-times.ts";
 import type { BirdKind } from "#core/growth/bird-kind.ts";
 import { proposedRestDays } from "#core/rest/rest.ts";
@@ -104,6 +104,3 @@ function minutesToChill({ kills, chills }: ReturnType<typeof planOf>["plan"]["li
 
 /** Where the plan doesn't say. Choice. */
 const USUAL_MINUTES = 25;
-
-/** Hours since an instant, never negative. */
-export const hoursSince = (from: number, now: number): number => Math.max(0, now - from) / HOUR;

@@ -1,7 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { instantOf, localClock, localDayOf } from "#core/calendar/farm-time.ts";
 import type { DayPlan } from "#core/day/plan/day-plan.ts";
-import { dayTasks, type TaskPerson } from "#core/day/tasks/day-tasks.ts";
+import { dayTasks } from "#core/day/tasks/day-tasks.ts";
+import type { TaskPerson } from "#core/day/tasks/task-shapes.ts";
 import { reckoning, type Unit } from "#core/reckoning/reckoning.ts";
 import { NO_RULES } from "#core/safety/person-rules.ts";
 

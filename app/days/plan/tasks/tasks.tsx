@@ -13,7 +13,7 @@ import { plural } from "#app/words/show.ts";
 import type { TaskWords } from "#app/words/task-words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
-import type { DayTask } from "#core/day/tasks/day-tasks.ts";
+import type { DayTask } from "#core/day/tasks/task-shapes.ts";
 import type { TaskDone } from "#db/day/task-queries.server.ts";
 import type { Route } from "./+types/tasks.ts";
 

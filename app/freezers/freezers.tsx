@@ -8,7 +8,7 @@ import { type StockRow, stockOf } from "#app/server/freezer/stock.server.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { Button, ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { SETTING_WORDS } from "#app/words/place-words.ts";
+import { placeInWords } from "#app/words/place-words.ts";
 import { productName } from "#app/words/product-words.ts";
 import { plural } from "#app/words/show.ts";
 import { packCode } from "#core/label/pack-code.ts";
@@ -200,10 +200,7 @@ function NothingStored() {
 
 function OnePlace({ place, stock }: { place: Loaded["places"][number]; stock: readonly StockRow[] }) {
   return (
-    <Sheet
-      heading={place.name}
-      beside={`${place.kind === "fridge" ? "refrigerator" : "freezer"}, ${SETTING_WORDS[place.setting]}`}
-    >
+    <Sheet heading={place.name} beside={placeInWords(place)}>
       <Fill taken={place.taken} capacity={place.capacityCount} />
       <Stock rows={stock} />
       <ButtonLink kind="plain" to={`/freezers/place/${place.id}`} className="my-2 print:hidden">

@@ -1,3 +1,5 @@
+import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+
 export const DRIED_KINDS = ["feet", "hearts", "gizzards"] as const;
 export type DriedKind = (typeof DRIED_KINDS)[number];
 
@@ -20,3 +22,17 @@ export function dryYield(
   const dryKilograms = (wetKilograms * (1 - waterBefore)) / (1 - waterAfter);
   return { dryKilograms, waterLostKilograms: wetKilograms - dryKilograms };
 }
+
+/** What a load weighs once it is dry, kg, with its working. */
+export const dryWeight = (wetKilograms: number, kind: DriedKind): Reckoning =>
+  reckoning({
+    value: dryYield(wetKilograms, WATER_BEFORE[kind], WATER_AFTER).dryKilograms,
+    unit: "carcass-kg",
+    inputs: [
+      input("wet-weight", wetKilograms, "carcass-kg", "measured"),
+      input("water-before", WATER_BEFORE[kind], "fraction", "our-estimate"),
+      input("water-after", WATER_AFTER, "fraction", "our-estimate"),
+    ],
+    rule: "dry-weight",
+    source: "drying",
+  });

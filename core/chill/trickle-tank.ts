@@ -1,13 +1,15 @@
 import { CHILL, ICE } from "#core/chill/chill-constants.ts";
 import { chillTime } from "#core/chill/chill-time.ts";
+import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+import { inputSetting, type Setting } from "#core/reckoning/setting.ts";
 
 const WATER_JOULE_PER_KILOGRAM_KELVIN = 4186;
 const SECONDS_PER_HOUR = 3600;
 
 export interface TrickleTank {
   readonly litersPerMinute: number;
-  readonly tapCelsius: number;
-  readonly ambientCelsius: number;
+  readonly tapCelsius: Setting;
+  readonly ambientCelsius: Setting;
   readonly lossWattPerKelvin: number;
   readonly birds: number;
   readonly carcassKilograms: number;
@@ -17,8 +19,8 @@ export interface TrickleTank {
 }
 
 export interface TrickleChill {
-  /** What the tank settles at. */
-  readonly tankCelsius: number;
+  /** What the tank settles at, °C. */
+  readonly tank: Reckoning;
   readonly liters: number;
   /** Hours to 40 °F in the deepest part; undefined where the water never gets a bird there. */
   readonly chillHours: number | undefined;
@@ -41,7 +43,7 @@ export function trickleTank(of: TrickleTank): TrickleChill {
       (ICE.carcassStartCelsius - ICE.carcassEndCelsius)) /
     (of.hours * SECONDS_PER_HOUR);
   const tankCelsius =
-    (flow * of.tapCelsius + of.lossWattPerKelvin * of.ambientCelsius + birdWatts) /
+    (flow * of.tapCelsius.value + of.lossWattPerKelvin * of.ambientCelsius.value + birdWatts) /
     (flow + of.lossWattPerKelvin);
   const { finish } = chillTime({
     carcassKilograms: of.carcassKilograms,
@@ -51,7 +53,21 @@ export function trickleTank(of: TrickleTank): TrickleChill {
     targetCelsius: CHILL.targetCelsius,
   });
   return {
-    tankCelsius,
+    tank: reckoning({
+      value: tankCelsius,
+      unit: "°C",
+      inputs: [
+        input("water-a-minute", of.litersPerMinute, "liters-per-minute", "farm-setting"),
+        inputSetting("tap-water", of.tapCelsius, "°C"),
+        inputSetting("air-temperature", of.ambientCelsius, "°C"),
+        input("heat-through-the-wall", of.lossWattPerKelvin, "watts-per-degree", "our-estimate"),
+        input("birds", of.birds, "birds", "farm-setting"),
+        input("dressed-weight-per-bird", of.carcassKilograms, "carcass-kg", "calculated"),
+        input("hours-tanks-stay-cold", of.hours, "hours", "our-estimate"),
+      ],
+      rule: "trickle-tank",
+      source: "trickle",
+    }),
     liters: of.litersPerMinute * 60 * of.hours,
     chillHours: finish && finish.seconds / SECONDS_PER_HOUR,
   };

@@ -6,12 +6,15 @@ import {
   type PackToFreeze,
   warmingOfFrozen,
 } from "#core/freezing/freeze-load.ts";
+import { MEAT } from "#core/freezing/freezing-constants.ts";
 
 export interface FreezerInPlan extends FreezerAtWork {
   readonly id: number;
   /** Spaces left in it, a space being what a whole bird takes. */
   readonly room: number;
   readonly frozenKilograms: number;
+  /** Shelves or floor that one layer can lie on, m²; undefined where nobody has said, or packs are stacked anyway. */
+  readonly layerSquareMeters?: number | undefined;
 }
 
 export interface PlannedPack extends PackToFreeze {
@@ -27,6 +30,8 @@ export interface NightLoad {
   readonly startAt: number;
   readonly packIds: readonly number[];
   readonly load: LoadFrozen;
+  /** Packs that find no place in one layer: with them all are reckoned as stacked. */
+  readonly beyondLayer: number;
   /** Undefined where it never gets hard. */
   readonly hardAt: number | undefined;
   /** What lies frozen there may warm by this, K. */
@@ -57,9 +62,9 @@ export function freezePlan(
   { startAt, nights, startCelsius }: { startAt: number; nights: number; startCelsius: number },
 ): FreezePlan {
   const { of, leftOver } = sharedOut(packs, freezers);
-  const loads = freezers.flatMap((freezer) =>
-    nightsOf(of.get(freezer.id) ?? [], freezer, { startAt, nights, startCelsius }),
-  );
+  const loads = freezers
+    .flatMap((freezer) => nightsOf(of.get(freezer.id) ?? [], freezer, { startAt, nights, startCelsius }))
+    .toSorted((one, other) => one.night - other.night);
   const isAllHard = leftOver.length === 0 && loads.every(({ hardAt }) => hardAt !== undefined);
   return {
     loads,
@@ -103,7 +108,9 @@ function nightsOf(
   let frozenKilograms = freezer.frozenKilograms;
   for (let night = 0; night * perNight < packs.length; night += 1) {
     const own = packs.slice(night * perNight, (night + 1) * perNight);
-    const load = freezeLoad(own, freezer, startCelsius, backlogJoules);
+    const beyondLayer = own.length - fittingInLayer(own, freezer.layerSquareMeters);
+    const air = beyondLayer > 0 && freezer.air === "still" ? "stacked" : freezer.air;
+    const load = freezeLoad(own, { ...freezer, air }, startCelsius, backlogJoules);
     const nightAt = startAt + night * NIGHT_HOURS * HOUR;
     loads.push({
       freezerId: freezer.id,
@@ -111,6 +118,7 @@ function nightsOf(
       startAt: nightAt,
       packIds: own.map(({ id }) => id),
       load,
+      beyondLayer,
       hardAt: load.possible ? nightAt + load.hours * HOUR : undefined,
       warmsBy: warmingOfFrozen(load, freezer, frozenKilograms),
     });
@@ -119,6 +127,22 @@ function nightsOf(
     frozenKilograms += load.kilograms;
   }
   return loads;
+}
+
+/** Between packs of a layer air must get through: of its area packs cover so much. Choice. See docs/sources.md#freezing. */
+const COVERED_SHARE = 0.7;
+
+/** How many of some packs lie side by side on an area, in their order; all where it is not known. */
+export function fittingInLayer(packs: readonly PackToFreeze[], squareMeters: number | undefined): number {
+  if (squareMeters === undefined) return packs.length;
+  let left = squareMeters * COVERED_SHARE;
+  let fitting = 0;
+  for (const { kilograms, halfThicknessMeters } of packs) {
+    left -= kilograms / MEAT.unfrozenKilogramPerCubicMeter / (2 * halfThicknessMeters);
+    if (left < 0) break;
+    fitting += 1;
+  }
+  return fitting;
 }
 
 export interface FreezeAdvice {

@@ -2,7 +2,8 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import { freezeLoad, warmingOfFrozen } from "#core/freezing/freeze-load.ts";
-import { freezeAdvice, freezePlan } from "#core/freezing/freeze-plan.ts";
+import { fittingInLayer, freezeAdvice, freezePlan } from "#core/freezing/freeze-plan.ts";
+import { freezeHours } from "#core/freezing/freeze-reckoning.ts";
 
 const BIRD = { kilograms: 2.2, shape: "sphere", halfThicknessMeters: 0.065 } as const;
 const CHEST = { airCelsius: -18, spareWatts: 90, air: "still" } as const;
@@ -77,4 +78,35 @@ describe("advice follows the model", () => {
     expect(warmingOfFrozen(freezeLoad(birds(2), CHEST, 3), CHEST, 40)).toBe(0);
     expect(warmingOfFrozen(big, CHEST, 0)).toBe(0);
   });
+});
+
+test("one layer holds what its area does, and what goes beyond it is counted as stacked", () => {
+  // 2.2 kg over 1050 kg/m³ and 0.13 m thick covers 0.01612 m²; 0.5 m² at 0.7 take 0.35: 21 birds.
+  expect(fittingInLayer(birds(31), 0.5)).toBe(21);
+  expect(fittingInLayer(birds(31), undefined)).toBe(31);
+  const roomy = { spareWatts: 2000, layerSquareMeters: 0.5 };
+  const plan = (nights: number) => freezePlan(birds(31), [chest(1, roomy)], { ...start, nights });
+  expect(plan(1).loads[0]).toMatchObject({ beyondLayer: 10 });
+  expect(plan(2).loads.map(({ beyondLayer }) => beyondLayer)).toEqual([0, 0]);
+  const hours = (of: ReturnType<typeof plan>) => of.loads[0]!.load as { meatHours: number };
+  expect(hours(plan(1)).meatHours).toBeGreaterThan(hours(plan(2)).meatHours * 1.5);
+});
+
+test("hours say by which rule they come about, with the freezer's own numbers told from ours", () => {
+  const said = {
+    airCelsius: { value: -18, provenance: "farm-setting" },
+    spareWatts: { value: 90, provenance: "our-estimate" },
+  } as const;
+  const hours = (count: number) => freezeHours(birds(count), freezeLoad(birds(count), CHEST, 3), said, 3);
+  expect(hours(31)).toMatchObject({ rule: "frozen-by-the-freezer", unit: "hours" });
+  const inputs = new Map(
+    hours(31)!.inputs.map(({ name, value, provenance }) => [name, { value, provenance }]),
+  );
+  expect(inputs.get("spare-power-of-the-freezer")).toEqual({ value: 90, provenance: "our-estimate" });
+  // Heat over power is the hours.
+  expect((inputs.get("heat-to-remove")!.value * 1000) / 90).toBeCloseTo(hours(31)!.value, 9);
+  expect(hours(1)).toMatchObject({ rule: "frozen-by-the-meat" });
+  expect(
+    freezeHours(birds(1), freezeLoad(birds(1), { ...CHEST, spareWatts: 0 }, 3), said, 3),
+  ).toBeUndefined();
 });

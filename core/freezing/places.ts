@@ -11,3 +11,9 @@ export interface PlaceContents {
 /** Spaces taken, a space being what one whole bird takes. */
 export const spacesTaken = ({ wholeBirds, otherKilograms }: PlaceContents): number =>
   wholeBirds + Math.ceil(otherKilograms / KILOGRAMS_PER_SPACE);
+
+/** What a space takes of a refrigerator or freezer, with the gaps between packs, liters. Choice. See docs/sources.md#freezing. */
+const LITERS_PER_SPACE = 6;
+
+/** Spaces in so many liters, at least one. */
+export const spacesOfVolume = (liters: number): number => Math.max(1, Math.floor(liters / LITERS_PER_SPACE));

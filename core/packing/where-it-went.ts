@@ -1,3 +1,6 @@
+import { MILLIGRAMS_PER_KILOGRAM } from "#core/quantity/conversion.ts";
+import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
+
 export const WENT_KINDS = [
   "whole",
   "cut",
@@ -60,3 +63,39 @@ export function whereItWent({ liveMilligrams, rows, cutBirdsMilligrams }: WentIn
 }
 
 const FROM_CUT_BIRDS: ReadonlySet<WentKind> = new Set(["cut", "boiled", "minced"]);
+
+/** Packs of meat, and what else is used of a bird. */
+const IN_PACKS: ReadonlySet<WentKind> = new Set(["whole", "cut", "minced"]);
+const PUT_TO_USE: ReadonlySet<WentKind> = new Set(["giblets", "feet", "boiled", "dried", "rendered", "pets"]);
+
+/** What share of the live birds was put to use, with its working: meat in packs, and with everything else. */
+export function usedOfLive(
+  { rows }: Pick<WhereItWent, "rows">,
+  liveMilligrams: number,
+  isLiveMeasured: boolean,
+): { readonly meatFraction: number; readonly used: Reckoning } {
+  const of = (kinds: ReadonlySet<WentKind>) =>
+    rows.reduce((sum, { kind, milligrams }) => (kinds.has(kind) ? sum + milligrams : sum), 0);
+  const meat = of(IN_PACKS);
+  const beside = of(PUT_TO_USE);
+  const kilograms = (milligrams: number) => milligrams / MILLIGRAMS_PER_KILOGRAM;
+  return {
+    meatFraction: meat / liveMilligrams,
+    used: reckoning({
+      value: (meat + beside) / liveMilligrams,
+      unit: "fraction",
+      inputs: [
+        input("in-packs", kilograms(meat), "kg", "measured"),
+        input("put-to-other-use", kilograms(beside), "kg", "measured"),
+        input(
+          "live-weight-of-all",
+          kilograms(liveMilligrams),
+          "kg",
+          isLiveMeasured ? "measured" : "our-estimate",
+        ),
+      ],
+      rule: "used-of-live",
+      source: "own-log",
+    }),
+  };
+}

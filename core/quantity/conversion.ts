@@ -7,6 +7,9 @@ export const MILLIGRAMS_PER_KILOGRAM = 1_000_000;
 /** The United States liquid gallon is 231 cubic inches of 2.54 cm exactly. See docs/sources.md#units. */
 export const MILLILITERS_PER_GALLON = 3_785.411784;
 export const MILLIMETERS_PER_INCH = 25.4;
+/** The international foot and the pound of force on a square inch. See docs/sources.md#units. */
+export const METERS_PER_FOOT = 0.3048;
+export const PASCALS_PER_PSI = 6_894.757293168;
 export const KILOMETERS_PER_MILE = 1.609344;
 export const MILLILITERS_PER_FLUID_OUNCE = MILLILITERS_PER_GALLON / 128;
 export const FLUID_OUNCES_PER_CUP = 8;

@@ -28,6 +28,11 @@ export type Unit =
   | "liters"
   | "milliliters"
   | "grams"
+  | "kilowatt-hours"
+  | "millimeters"
+  | "watts-per-degree"
+  | "liters-per-minute"
+  | "label-kg"
   | "amps"
   | "volts";
 
@@ -45,6 +50,12 @@ export type Source =
   | "needs"
   | "line"
   | "rest"
+  | "trickle"
+  | "packs"
+  | "products"
+  | "drying"
+  | "freezing"
+  | "label"
   | "cost"
   | "season"
   | "own-log";

@@ -35,21 +35,23 @@ test("a resting bird never weighs less than nine tenths of what it did", () => {
   expect(() => restWeight(2, { ...loss, hours: -1 })).toThrow(/hours must be 0 or more/);
 });
 
+const own = (value: number) => ({ value, provenance: "farm-setting" as const });
+
 test("a trickle settles between its tap and the air, and says where no bird gets cold in it", () => {
   // 6 l/min of 8 °C water, 5 W/K to 20 °C air, 20 birds of 2 kg cooled from 40 to 4 °C over 6 h:
   // flow 418.6 W/K, birds 233.3 W, so (418.6·8 + 5·20 + 233.3)/(423.6) = 8.692 °C.
   const tank = {
     litersPerMinute: 6,
-    tapCelsius: 8,
-    ambientCelsius: 20,
+    tapCelsius: own(8),
+    ambientCelsius: own(20),
     lossWattPerKelvin: 5,
     birds: 20,
     carcassKilograms: 2,
     hours: 6,
     surfaceCoefficient: 400,
   };
-  expect(trickleTank(tank).tankCelsius).toBeCloseTo(8.692, 3);
+  expect(trickleTank(tank).tank.value).toBeCloseTo(8.692, 3);
   expect(trickleTank(tank).chillHours).toBeUndefined();
-  expect(trickleTank({ ...tank, tapCelsius: 2 }).chillHours).toBeGreaterThan(0);
+  expect(trickleTank({ ...tank, tapCelsius: own(2) }).chillHours).toBeGreaterThan(0);
   expect(trickleTank(tank).liters).toBe(2160);
 });

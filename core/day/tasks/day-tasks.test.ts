@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { instantOf, localClock, localDayOf } from "#core/calendar/farm-time.ts";
 import type { DayPlan } from "#core/day/plan/day-plan.ts";
 import { dayTasks } from "#core/day/tasks/day-tasks.ts";
-import type { TaskPerson } from "#core/day/tasks/task-shapes.ts";
+import type { LoadUnderWay, TaskPerson } from "#core/day/tasks/task-shapes.ts";
 import { reckoning, type Unit } from "#core/reckoning/reckoning.ts";
 import { NO_RULES } from "#core/safety/person-rules.ts";
 
@@ -48,6 +48,8 @@ const DAY = {
   timeZone: ZONE,
   plan: plan(),
   rest: [{ birds: 58, days: 3, cutUp: 0, brineOutAt: undefined }],
+  keepsFeet: false,
+  loads: [] as LoadUnderWay[],
   people: [] as TaskPerson[],
   toBook: undefined as string | undefined,
   today: "2026-09-17",
@@ -100,13 +102,14 @@ describe("what follows from a scheduled day", () => {
   test("has work for each part of the rest, cut-up birds with the first that may be cut", () => {
     const part = { birds: 18, days: 1, cutUp: 5, brineOutAt: at("2026-10-04", "03:00") };
     const rest = [part, { birds: 12, days: 2, cutUp: 0, brineOutAt: undefined }];
-    const after = dayTasks({ ...DAY, rest }).slice(-8);
+    const after = dayTasks({ ...DAY, rest }).slice(-9);
     expect(after.map(({ id, facts }) => [id, facts.birds])).toEqual([
       ["probe", undefined],
       ["shut-in", undefined],
       ["brine-out:1-days", 18],
       ["drain", undefined],
       ["cut-up:1-days", 5],
+      ["broth:1-days", 5],
       ["freeze:1-days", 18],
       ["freeze:2-days", 12],
       ["freezer-check", undefined],
@@ -175,5 +178,24 @@ describe("what follows from a scheduled day", () => {
     const early = dayTasks({ ...DAY, people }).filter(({ at: moment }) => localClock(moment, ZONE) < "13:00");
     expect(early.map((task) => task.who)).not.toContain("Afternoons");
     expect(dayTasks(DAY).every((task) => task.who === undefined)).toBe(true);
+  });
+
+  test("what dries is looked at, what boils is strained, and frames and feet are not forgotten", () => {
+    const rest = [{ birds: 58, days: 1, cutUp: 12, brineOutAt: undefined }];
+    const loads = [
+      { id: 1, kind: "dry-feet", lookedAt: at("2026-10-04", "18:00") },
+      { id: 2, kind: "boil", lookedAt: at("2026-10-04", "17:30") },
+      { id: 3, kind: "feathers", lookedAt: at("2026-10-03", "12:00") },
+    ] as const;
+    const tasks = dayTasks({ ...DAY, rest, loads, keepsFeet: true }).map((task) => [
+      task.id,
+      `${localDayOf(task.at, ZONE)} ${localClock(task.at, ZONE)}`,
+    ]);
+    expect(tasks.filter(([id]) => /^(broth|dry|dehydrator)/.test(id!))).toEqual([
+      ["dehydrator", "2026-10-04 10:00"],
+      ["broth", "2026-10-04 17:00"],
+      ["broth-out:2", "2026-10-04 22:30"],
+      ["dry-check:1", "2026-10-05 07:00"],
+    ]);
   });
 });

@@ -3,6 +3,7 @@ import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import type { DayPlan } from "#core/day/plan/day-plan.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
+import type { ByProductKind } from "#core/packing/by-products.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import type { PersonRules } from "#core/safety/person-rules.ts";
 
@@ -30,6 +31,10 @@ export type TaskKey =
   | "brine-out"
   | "drain"
   | "cut-up"
+  | "broth"
+  | "dehydrator"
+  | "dry-check"
+  | "broth-out"
   | "freeze"
   | "freezer-check";
 
@@ -46,6 +51,8 @@ export interface TaskFacts {
   readonly minutes?: number;
   readonly quotedHours?: number;
   readonly restDays?: number;
+  /** The by-product that the task is about. */
+  readonly load?: ByProductKind;
 }
 
 export interface LotOfTask {
@@ -88,6 +95,14 @@ export interface PartToRest {
   readonly brineOutAt: number | undefined;
 }
 
+/** A load of a by-product that is still in the dryer or the pot. */
+export interface LoadUnderWay {
+  readonly id: number;
+  readonly kind: ByProductKind;
+  /** When it went in, or was looked at last. */
+  readonly lookedAt: number;
+}
+
 export interface TaskInput {
   readonly processedOn: LocalDay;
   readonly choices: Pick<DayChoices, "startAt" | "breakMinutes">;
@@ -95,6 +110,9 @@ export interface TaskInput {
   readonly plan: DayPlan;
   /** The parts of the day's birds that rest alike; at least one. */
   readonly rest: readonly PartToRest[];
+  /** Feet are kept, so that someone peels them. */
+  readonly keepsFeet: boolean;
+  readonly loads: readonly LoadUnderWay[];
   /** In the order in which the farm named them. */
   readonly people: readonly TaskPerson[];
   /** What must be borrowed for the day and is not booked yet; undefined if nothing is. */

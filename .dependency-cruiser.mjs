@@ -42,7 +42,7 @@ export default {
       { path: "^app/words/" },
       { path: "^(app|db|workers|devices)/", pathNot: "^app/words/" },
     ),
-    rule("workers-import-core", { path: "^workers/" }, { path: "^(app|db|commands|demo|devices)/" }),
+    rule("workers-import-core-and-db", { path: "^workers/" }, { path: "^(app|commands|demo|devices)/" }),
     rule("devices-import-core", { path: "^devices/" }, { path: "^(app|db|commands|demo|workers)/" }),
     rule("app-imports-downwards", { path: "^app/" }, { path: "^(commands|demo)/" }),
     rule("demo-imports-core-and-db", { path: "^demo/" }, { path: "^(app|commands)/" }),

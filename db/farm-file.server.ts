@@ -15,13 +15,17 @@ import { readingQueries } from "#db/device/reading-queries.server.ts";
 import { entryQueries, removeFact } from "#db/entry.server.ts";
 import { farmQueries } from "#db/farm/farm-queries.server.ts";
 import { freezerQueries } from "#db/freezer/freezer-queries.server.ts";
+import { countsOf } from "#db/life/file-counts.server.ts";
 import { openFile } from "#db/open-file.server.ts";
 import { ownerQueries } from "#db/owner/owner-queries.server.ts";
 import { byProductQueries } from "#db/pack/by-product-queries.server.ts";
+import { canningQueries } from "#db/pack/canning-queries.server.ts";
 import { cuttingQueries } from "#db/pack/cutting-queries.server.ts";
+import { earlierQueries } from "#db/pack/earlier-queries.server.ts";
 import { labelQueries } from "#db/pack/label-queries.server.ts";
 import { packQueries } from "#db/pack/pack-queries.server.ts";
 import { productQueries } from "#db/pack/product-queries.server.ts";
+import { redoQueries } from "#db/pack/redo-queries.server.ts";
 import { placeQueries } from "#db/place/place-queries.server.ts";
 import { peopleQueries } from "#db/season/people-queries.server.ts";
 import { seasonQueries } from "#db/season/season-queries.server.ts";
@@ -42,10 +46,13 @@ export function openFarmFile(path: string) {
     changing: changeQueries(database),
     picturing: pictureQueries(database),
     pack: packQueries(database),
+    earlier: earlierQueries(database),
     catalog: productQueries(database),
     labels: labelQueries(database),
+    redoing: redoQueries(database),
     cutting: cuttingQueries(database),
     byProducts: byProductQueries(database),
+    canning: canningQueries(database),
     resting: restQueries(database),
     marking: markQueries(database),
     tasks: taskQueries(database),
@@ -63,6 +70,8 @@ export function openFarmFile(path: string) {
     knowsEntry: entryQueries(database).isKnown,
     /** All of what is done inside, or nothing. */
     together: <Result>(work: () => Result): Result => database.transaction(work).immediate(),
+    /** How much is in it. */
+    counts: () => countsOf(database),
     close: () => database.close(),
   };
 }

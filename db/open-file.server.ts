@@ -60,6 +60,9 @@ function tryOnCopy(database: Database, path: string, pending: readonly Migration
   }
 }
 
+/** The number of the last migration: no file of ours has a greater one. */
+export const newestVersion = (): number => migrations().at(-1)!.number;
+
 function migrations(): Migration[] {
   const folder = migrationsFolder();
   return readdirSync(folder)

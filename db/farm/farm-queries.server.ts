@@ -42,6 +42,8 @@ export interface Farm {
   readonly scalderFillMillicelsius: number | undefined;
   readonly circuitVolts: number | undefined;
   readonly breakerAmps: number | undefined;
+  /** Height above the sea, on which canning depends. */
+  readonly altitudeMeters: number | undefined;
   /** What the farm may process for others, in its own words; empty where it has not said. */
   readonly ruleForOthers: string;
   /** How lots share what a day costs as a whole. */
@@ -83,6 +85,7 @@ const COLUMNS: Readonly<Record<keyof FarmSettings, string>> = {
   scalderFillMillicelsius: "scalder_fill_millicelsius",
   circuitVolts: "circuit_volts",
   breakerAmps: "breaker_amps",
+  altitudeMeters: "altitude_meters",
   ruleForOthers: "rule_for_others",
   dayCostSharedBy: "day_cost_shared_by",
 };

@@ -64,6 +64,9 @@ export function freezerQueries(database: Database) {
   const selectStored = database.prepare<[], KnownPack>(`
     SELECT ${KNOWN} FROM pack_now AS now ${WITH_NAMES}
      WHERE now.is_stored = 1 ORDER BY day.start_at, now.bird_number, now.pack_id`);
+  const selectLastStored = database.prepare<{ productId: number }, Pack>(`
+    SELECT ${PACK_COLUMNS} FROM pack_now AS now
+     WHERE now.is_stored = 1 AND (@productId = 0 OR now.product_id = @productId) ORDER BY now.pack_id DESC LIMIT 1`);
   const selectLately = database.prepare<[number], PackOut>(`
     SELECT ${KNOWN}, gone.entry_id AS outEntryId, gone.out_on AS outOn, gone.how
       FROM pack_out AS gone JOIN pack_now AS now ON now.pack_id = gone.pack_id ${WITH_NAMES}
@@ -123,6 +126,8 @@ export function freezerQueries(database: Database) {
   );
 
   return {
+    /** The pack that was made last of those that are stored, of a product or of all. */
+    lastStored: (productId?: number): Pack | undefined => selectLastStored.get({ productId: productId ?? 0 }),
     /** What is stored, packs that are alike together. A liter is as good as a kilogram here. */
     alike: (): PacksAlike[] => selectAlike.all(),
     /** Packs of a place, the oldest first. */

@@ -17,6 +17,12 @@ export interface LabelSetting {
   readonly columns: number;
 }
 
+/** A product that has a label of its own, and what set it up. */
+export interface OwnLabel {
+  readonly productId: number;
+  readonly entryId: string;
+}
+
 /** A label that was printed, word for word. */
 export interface LabelPrint {
   readonly entryId: string;
@@ -39,16 +45,22 @@ interface SettingRow
 export function labelQueries(database: Database) {
   const entries = entryQueries(database);
   const removed = "(SELECT entry_id FROM entry_taken_back)";
-  const selectSetting = database.prepare<[], SettingRow>(`
+  // Of the product itself if it has one, else the one for all.
+  const selectSetting = database.prepare<[number], SettingRow>(`
     SELECT width_tenths_mm AS widthTenths, height_tenths_mm AS heightTenths, letter_tenths_pt AS letterTenths,
            required_parts AS requiredParts, farm_line AS farmLine, storage_line AS storageLine,
            handling_line AS handlingLine, exemption_line AS exemptionLine, code_kind AS codeKind, sheet_rows AS rows,
            sheet_columns AS columns
-      FROM label_template WHERE entry_id NOT IN ${removed} ORDER BY id DESC LIMIT 1`);
-  const insertSetting = database.prepare<SettingRow & { entryId: string }>(`
-    INSERT INTO label_template (entry_id, width_tenths_mm, height_tenths_mm, letter_tenths_pt, required_parts, farm_line,
+      FROM label_template WHERE (product_id IS NULL OR product_id = ?) AND entry_id NOT IN ${removed}
+     ORDER BY product_id IS NULL, id DESC LIMIT 1`);
+  const selectOwn = database.prepare<[], OwnLabel>(`
+    SELECT product_id AS productId, entry_id AS entryId FROM label_template AS own
+     WHERE id = (SELECT max(id) FROM label_template
+                  WHERE product_id = own.product_id AND entry_id NOT IN ${removed}) ORDER BY product_id`);
+  const insertSetting = database.prepare<SettingRow & { entryId: string; productId: number | undefined }>(`
+    INSERT INTO label_template (entry_id, product_id, width_tenths_mm, height_tenths_mm, letter_tenths_pt, required_parts, farm_line,
                                 storage_line, handling_line, exemption_line, code_kind, sheet_rows, sheet_columns)
-    VALUES (@entryId, @widthTenths, @heightTenths, @letterTenths, @requiredParts, @farmLine,
+    VALUES (@entryId, @productId, @widthTenths, @heightTenths, @letterTenths, @requiredParts, @farmLine,
             @storageLine, @handlingLine, @exemptionLine, @codeKind, @rows, @columns)`);
   const selectPrints = database.prepare<[number], Omit<LabelPrint, "texts"> & { content: string }>(`
     SELECT entry_id AS entryId, printed_at AS printedAt, way, content, entry_id IN ${removed} AS isVoid
@@ -63,14 +75,17 @@ export function labelQueries(database: Database) {
       VALUES (@entryId, @packId, @printedAt, @way, @content)`);
 
   return {
-    /** The farm's label; undefined until it set one up. */
-    setting: (): LabelSetting | undefined => {
-      const row = selectSetting.get();
+    /** The label of a product, or of all that have none of their own: undefined until one was set up. */
+    setting: (productId?: number): LabelSetting | undefined => {
+      const row = selectSetting.get(productId ?? 0);
       return row && settingFromRow(row);
     },
-    saveSetting: (entry: Entry, setting: LabelSetting): Recorded =>
-      entries.once(entry, ["label-template", setting], () => {
-        insertSetting.run({ entryId: entry.entryId, ...rowFromSetting(setting) });
+    /** Products with a label of their own. */
+    ownLabels: (): OwnLabel[] => selectOwn.all(),
+    /** @param productId undefined for all products that have no label of their own */
+    saveSetting: (entry: Entry, setting: LabelSetting, productId?: number): Recorded =>
+      entries.once(entry, ["label-template", setting, productId ?? 0], () => {
+        insertSetting.run({ entryId: entry.entryId, productId, ...rowFromSetting(setting) });
         return undefined;
       }),
     /** Labels of a pack that were printed, newest first, void ones too. */

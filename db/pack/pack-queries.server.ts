@@ -1,4 +1,5 @@
 import type { Database } from "better-sqlite3";
+import { chooseBirds, isWholeHere, type WhichBirdsCut } from "#core/packing/choose-birds.ts";
 import { settledCheck } from "#db/day/settled.server.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
 import {
@@ -51,6 +52,8 @@ export function packQueries(database: Database) {
   const selectPack = database.prepare<[number], Pack>(
     `SELECT ${PACK_COLUMNS} FROM pack_now AS now WHERE now.pack_id = ?`,
   );
+  const selectOfEntry = database.prepare<[string], Pack>(`
+    SELECT ${PACK_COLUMNS} FROM pack JOIN pack_now AS now ON now.pack_id = pack.id WHERE pack.entry_id = ? ORDER BY pack.id`);
   const insertPack = database.prepare<{ entryId: string; dayId: number; packedAt: number }>(
     "INSERT INTO pack (entry_id, day_id, packed_at) VALUES (@entryId, @dayId, @packedAt)",
   );
@@ -69,6 +72,7 @@ export function packQueries(database: Database) {
      WHERE version.pack_id = ? AND version.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)
      ORDER BY version.id DESC`);
   const whyNot = packRules(database);
+  const isSettled = settledCheck(database);
 
   const recordPacks = (entry: Entry, dayId: number, packs: readonly PackFacts[]): Recorded<PackRefusal> =>
     entries.once(entry, ["packs", dayId, packs], () => {
@@ -88,6 +92,8 @@ export function packQueries(database: Database) {
     carcasses: (dayId: number): Carcass[] => selectCarcasses.all(dayId),
     carcassCount: (dayId: number): number => selectCarcassCount.get(dayId)!.birds,
     pack: (packId: number): Pack | undefined => selectPack.get(packId),
+    /** Packs that one entry made and that stand. */
+    packsOfEntry: (entryId: string): Pack[] => selectOfEntry.all(entryId),
     /** What was said of a pack and stands, newest first. */
     versions: (packId: number): PackVersion[] => selectVersions.all(packId),
     /** All of the packs, or none. */
@@ -105,6 +111,21 @@ export function packQueries(database: Database) {
         insertVersion.run({ ...facts, entryId: entry.entryId, packId });
         if (facts.placeId !== undefined && facts.placeId !== pack.placeId)
           insertMove.run({ entryId: entry.entryId, packId, placeId: facts.placeId, movedAt: entry.at });
+        return undefined;
+      }),
+
+    /** Sends so many of a day's birds that were weighed whole to the knife, or none where there are fewer. */
+    cutUpSome: (
+      entry: Entry,
+      dayId: number,
+      { birds, which }: { birds: number; which: WhichBirdsCut },
+    ): Recorded<"day-settled" | "too-few-birds"> =>
+      entries.once(entry, ["cut-up-some", dayId, birds, which], () => {
+        if (isSettled(dayId)) return "day-settled";
+        const chosen = chooseBirds(selectCarcasses.all(dayId).filter(isWholeHere), birds, which);
+        if (chosen.length < birds) return "too-few-birds";
+        for (const bird of chosen)
+          insertVersion.run({ ...bird, purpose: "cut", entryId: entry.entryId, packId: bird.id });
         return undefined;
       }),
 

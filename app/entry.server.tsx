@@ -3,6 +3,8 @@ import { buffer } from "node:stream/consumers";
 import { renderToPipeableStream } from "react-dom/server";
 import { type EntryContext, type HandleErrorFunction, ServerRouter } from "react-router";
 import { log } from "#app/server/log.server.ts";
+import { NONCE_HEADER } from "#app/server/page-headers.server.ts";
+import { NonceProvider } from "#app/ui/nonce.ts";
 
 const ABORT_MILLISECONDS = 5_000;
 
@@ -14,14 +16,24 @@ export default function handleRequest(
   context: EntryContext,
 ) {
   return new Promise<Response>((resolve, reject) => {
-    const { pipe, abort } = renderToPipeableStream(<ServerRouter context={context} url={request.url} />, {
+    const nonce = request.headers.get(NONCE_HEADER) ?? undefined;
+    const page = (
+      <NonceProvider value={nonce}>
+        <ServerRouter context={context} url={request.url} {...(nonce !== undefined && { nonce })} />
+      </NonceProvider>
+    );
+    const { pipe, abort } = renderToPipeableStream(page, {
+      ...(nonce !== undefined && { nonce }),
       onAllReady() {
         clearTimeout(timer);
         const body = new PassThrough();
         headers.set("Content-Type", "text/html; charset=utf-8");
         pipe(body);
         // In one piece: sent in many, each wait for the compressor would leave a listener behind.
-        buffer(body).then((page) => resolve(new Response(new Uint8Array(page), { status, headers })), reject);
+        buffer(body).then(
+          (bytes) => resolve(new Response(new Uint8Array(bytes), { status, headers })),
+          reject,
+        );
       },
       onShellError: reject,
       onError: (error) => log.error({ err: error, url: request.url }, "page failed"),

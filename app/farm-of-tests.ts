@@ -36,6 +36,7 @@ export function makeFarmOfTests(file: FarmFile): void {
       scalderFillMillicelsius: undefined,
       circuitVolts: undefined,
       breakerAmps: undefined,
+      altitudeMeters: 310,
       ruleForOthers: "",
       dayCostSharedBy: "birds",
     },

@@ -86,6 +86,25 @@ export const RECORDED: readonly Case[] = [
     changed: { packsPerCycle: "4" },
   },
   {
+    route: "freezers/canning/processes.tsx",
+    fields: {
+      name: "Broth in quarts",
+      testedBy: "The extension office",
+      publishedYear: "2024",
+      jar: "1 qt",
+      minutes: "25",
+      upTo1: "2000",
+      pressure1: "11",
+    },
+    changed: { minutes: "30" },
+  },
+  {
+    route: "days/cut/canning/canning.tsx",
+    params: { dayId: "1" },
+    fields: { processId: "1", jars: "6", sealed: "5", isAsTested: "on" },
+    changed: { sealed: "6" },
+  },
+  {
     route: "days/cut/by-products/by-products.tsx",
     params: { dayId: "1" },
     fields: { kind: "dry-feet", inMilligrams: "4 lb" },
@@ -224,5 +243,11 @@ export const RECORDED: readonly Case[] = [
     params: { dayId: "1" },
     fields: { birdNumber: "1", weight: "4 9", purpose: "sale", reason: "", placeId: "" },
     changed: { weight: "4 8" },
+  },
+  {
+    route: "days/cut/choose.tsx",
+    params: { dayId: "1" },
+    fields: { birds: "1", which: "biggest" },
+    changed: { which: "smallest" },
   },
 ];

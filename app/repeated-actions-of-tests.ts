@@ -101,6 +101,12 @@ export const REPEATED: readonly Repeat[] = [
     route: "season/calendar/pin-birds.ts",
     fields: () => ({ entryId: "pin-of-tests", batchId: "1", from: "2026-10-03", to: "2026-10-03" }),
   },
+  // An archive is beside the farm's file, which it leaves as it is.
+  {
+    isRefused: true,
+    route: "farm/data/data.tsx",
+    fields: () => ({ deed: "restore", name: "../farm.sqlite" }),
+  },
   {
     route: "days/pack/marks.tsx",
     params: { dayId: "1" },
@@ -196,6 +202,12 @@ export const REPEATED: readonly Repeat[] = [
     params: { dayId: "1", loadId: "1" },
     fields: () => ({ entryId: "check-of-tests", note: "still soft" }),
     changed: { note: "dry" },
+  },
+  {
+    route: "days/pack/redo.ts",
+    params: { dayId: "1" },
+    fields: () => ({ entryId: "redo-of-tests", productId: "1", cause: "bone" }),
+    changed: { cause: "seal" },
   },
   {
     route: "days/rest/rest.tsx",

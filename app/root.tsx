@@ -11,9 +11,12 @@ import {
   useRouteError,
   useRouteLoaderData,
 } from "react-router";
+import { config } from "zod";
+import { farmLifeContext } from "#app/server/farm/farm-life.server.ts";
 import { spineWords } from "#app/server/farm/spine.server.ts";
 import { thisFarm } from "#app/server/farm/this-farm.server.ts";
 import { KeyList } from "#app/ui/key-list.tsx";
+import { keepNonce, useNonce } from "#app/ui/nonce.ts";
 import { ButtonLink } from "#app/ui/sheet.tsx";
 import { Spine } from "#app/ui/spine.tsx";
 import { markUnanswered, unansweredPath } from "#app/ui/typed-draft.ts";
@@ -21,6 +24,9 @@ import { ShowProvider } from "#app/ui/use-show.tsx";
 import { DEFAULT_LOCALE, localeFormats } from "#app/words/locale.ts";
 import { showFor } from "#app/words/show.ts";
 import type { Route } from "./+types/root.ts";
+
+// Reading without functions made of text, which the page's own policy forbids.
+if (typeof document !== "undefined") config({ jitless: true });
 
 export const meta: Route.MetaFunction = () => [{ title: "Pale Morning" }];
 
@@ -30,8 +36,11 @@ export const links: Route.LinksFunction = () => [
 ];
 
 export const middleware: Route.MiddlewareFunction[] = [
-  ({ context }, next) => {
-    context.set(farmContext, thisFarm());
+  async ({ context }, next) => {
+    const { here, life, ready } = thisFarm();
+    await ready;
+    context.set(farmContext, here);
+    context.set(farmLifeContext, life);
     return next();
   },
 ];
@@ -56,6 +65,9 @@ export function Layout({ children }: { children: ReactNode }) {
     locale: DEFAULT_LOCALE,
   };
   const show = showFor(reading);
+  const own = useNonce();
+  const nonce = own === undefined ? {} : { nonce: own };
+  useEffect(keepNonce, []);
   return (
     <html lang={localeFormats(reading.locale, reading.timeZone).locale}>
       <head>
@@ -80,8 +92,8 @@ export function Layout({ children }: { children: ReactNode }) {
           <ShowProvider reading={reading}>{children}</ShowProvider>
         </main>
         <KeyList />
-        <ScrollRestoration />
-        <Scripts />
+        <ScrollRestoration {...nonce} />
+        <Scripts {...nonce} />
       </body>
     </html>
   );

@@ -128,7 +128,7 @@ export function makePacking(file: FarmFile, dayId: number): void {
     lotId,
     packedOn: MONDAY,
     time: "09:00",
-    cutUp: CUT - 1,
+    kind: "slow",
     drawn: BIRDS,
     placeId: place("Barn chest"),
   });

@@ -149,7 +149,7 @@ function runAndSettle(file: FarmFile, entry: MakeEntry, batch: Batch, run: RunDa
     lotId,
     packedOn: addDays(processedOn, 2),
     time: "19:30",
-    cutUp: run.cutUp,
+    kind: batch.kind,
     drawn: run.birds,
     placeId: file.places().find(({ name }) => name === "Barn chest")!.id,
   });

@@ -1,7 +1,10 @@
+import { type BirdMeans, pieceKilograms } from "#core/carcass-yield/piece-weight.ts";
+import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
+import type { BirdKind } from "#core/growth/bird-kind.ts";
 import type { ProductKindName } from "#core/packing/product-kinds.ts";
-import { MILLIGRAMS_PER_OUNCE } from "#core/quantity/conversion.ts";
+import { MILLIGRAMS_PER_KILOGRAM, MILLIGRAMS_PER_OUNCE } from "#core/quantity/conversion.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
-import type { PackFacts } from "#db/pack/pack-row.server.ts";
+import type { Carcass, PackFacts } from "#db/pack/pack-row.server.ts";
 import { type entryMaker, must } from "#demo/demo-file.ts";
 import { drawsFrom } from "#demo/draws.ts";
 
@@ -67,12 +70,12 @@ export function makeCatalog(file: FarmFile, entry: MakeEntry): void {
 const productOf = (file: FarmFile, kind: ProductKindName) =>
   file.catalog.products().find((product) => product.kind === kind)!;
 
-/** Ounces that a piece weighs, and how many go into a pack. */
+/** How a piece of this farm's cutters compares with the usual share of a bird, and how many go into a pack. */
 const CUTS = [
-  ["breast-bone-in", 11.4, 2],
-  ["leg-quarter", 9.7, 2],
-  ["wing", 3.2, 12],
-  ["back", 5.9, 4],
+  ["breast-bone-in", 0.97, 2],
+  ["leg-quarter", 1.04, 2],
+  ["wing", 0.98, 12],
+  ["back", 0.92, 4],
 ] as const satisfies readonly (readonly [ProductKindName, number, number])[];
 
 export interface PartsOfDay {
@@ -80,10 +83,17 @@ export interface PartsOfDay {
   readonly lotId: number;
   readonly packedOn: string;
   readonly time: string;
-  /** Birds cut up, and birds whose giblets are packed. */
-  readonly cutUp: number;
+  readonly kind: BirdKind;
+  /** Birds whose giblets are packed. */
   readonly drawn: number;
   readonly placeId: number;
+}
+
+/** What a bird weighed of those that are cut up. */
+function meansOf(kind: BirdKind, cut: readonly Carcass[]): BirdMeans {
+  const milligrams = cut.reduce((sum, { weightMilligrams }) => sum + (weightMilligrams ?? 0), 0);
+  const dressedKilograms = milligrams / MILLIGRAMS_PER_KILOGRAM / Math.max(1, cut.length);
+  return { kind, dressedKilograms, liveKilograms: dressedKilograms / DRESSED_FRACTION[kind] };
 }
 
 /** The cut-up birds of a day in packs of a fixed count, their livers by eight, and what is left over in an odd pack. */
@@ -117,8 +127,11 @@ export function packTheParts(file: FarmFile, entry: MakeEntry, of: PartsOfDay): 
       ]),
     );
   };
-  for (const [kind, ounces, perPack] of CUTS) {
-    const pieces = of.cutUp * (kind === "back" ? 1 : 2);
+  const cut = file.pack.carcasses(of.dayId).filter(({ purpose }) => purpose === "cut");
+  const means = meansOf(of.kind, cut);
+  for (const [kind, share, perPack] of CUTS) {
+    const pieces = cut.length * (kind === "back" ? 1 : 2);
+    const ounces = (pieceKilograms(kind, means)! * MILLIGRAMS_PER_KILOGRAM * share) / MILLIGRAMS_PER_OUNCE;
     for (let left = pieces; left > 0; left -= perPack) packOne(kind, Math.min(perPack, left), ounces);
   }
   for (let left = of.drawn; left >= 8; left -= 8) packOne("liver", 8, 1.3);

@@ -56,6 +56,7 @@ function makeSettings(file: FarmFile): void {
       scalderFillMillicelsius: undefined,
       circuitVolts: 120,
       breakerAmps: 15,
+      altitudeMeters: 310,
       ruleForOthers: "At most 1,000 birds a year, and own birds only.",
       dayCostSharedBy: "birds",
     },

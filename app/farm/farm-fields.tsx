@@ -20,6 +20,7 @@ export function FarmFields({
   zones: readonly string[];
   locales: readonly { value: string; label: string }[];
 }) {
+  const show = useShow();
   return (
     <Sheet heading="Farm">
       <div className="grid gap-4">
@@ -38,6 +39,11 @@ export function FarmFields({
             inputMode="text"
           />
         </div>
+        <TextField
+          field={fields.altitude}
+          label="Altitude"
+          hint={`For canning: ${show.altitude(310)}. Without it, jars are not offered`}
+        />
         <SelectField
           field={fields.timeZone}
           label="Time zone"

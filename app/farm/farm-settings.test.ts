@@ -39,6 +39,7 @@ const REST = {
   scalderFillMillicelsius: undefined,
   circuitVolts: 120,
   breakerAmps: 15,
+  altitudeMeters: 310,
   ruleForOthers: "Own birds only.",
   dayCostSharedBy: "work",
 } as const;

@@ -1,13 +1,14 @@
 import { z } from "zod";
 import { shortest, temperatureAsTyped } from "#app/ui/read/as-typed.ts";
 import { choice, money, optional, tick, wholeNumber, words } from "#app/ui/read/read-field.ts";
-import { temperature, volume, weight } from "#app/ui/read/read-measure.ts";
+import { altitude, temperature, volume, weight } from "#app/ui/read/read-measure.ts";
 import { degrees, timeZone } from "#app/ui/read/read-when.ts";
 import { isKnownLocale } from "#app/words/locale.ts";
 import { CHILL_METHODS, TANK_WALLS } from "#core/chill/chill-constants.ts";
 import { SHARED_BY } from "#core/day/settle/day-shares.ts";
 import { PRACTICES } from "#core/processing-line/line-constants.ts";
 import {
+  METERS_PER_FOOT,
   MILLIGRAMS_PER_KILOGRAM,
   MILLIGRAMS_PER_POUND,
   MILLILITERS_PER_GALLON,
@@ -59,6 +60,7 @@ export function farmSettingsForm(unitSystem: UnitSystem) {
       fill: optional(temperature({ unitSystem, least: 0, most: 95, ask: "" })),
       circuitVolts: optional(wholeNumber({ least: 100, most: 480, ask: "" })),
       breakerAmps: optional(wholeNumber({ least: 1, most: 400, ask: "" })),
+      altitude: optional(altitude({ unitSystem, ask: "" })),
       ruleForOthers: optional(words(500, "")),
       dayCostSharedBy: choice(SHARED_BY, "Choose how lots share the cost of a day"),
     })
@@ -71,10 +73,24 @@ export function farmSettingsForm(unitSystem: UnitSystem) {
           message: "Enter both volts and breaker, or leave both blank",
         });
       }
-      const { latitude, longitude, air, tap, hourRate, tank, iceBag, jug, madeIce, scalder, fill, ...same } =
-        typed;
+      const {
+        latitude,
+        longitude,
+        air,
+        tap,
+        hourRate,
+        tank,
+        iceBag,
+        jug,
+        madeIce,
+        scalder,
+        fill,
+        altitude: altitudeMeters,
+        ...same
+      } = typed;
       return {
         ...same,
+        altitudeMeters,
         latitudeMicrodegrees: latitude,
         longitudeMicrodegrees: longitude,
         airMillicelsius: air,
@@ -114,6 +130,7 @@ export function farmSettings(farm: Farm): Record<string, string | undefined> {
     unitSystem: farm.unitSystem,
     currency: farm.currency,
     practice: farm.practice,
+    altitude: text(farm.altitudeMeters, (meters) => altitudeAsTyped(isUs, meters)),
     ruleForOthers: farm.ruleForOthers,
     dayCostSharedBy: farm.dayCostSharedBy,
     usesOwnDays: farm.usesOwnDays ? "on" : undefined,
@@ -149,6 +166,12 @@ const MOST_TYPED_DECIMALS = 2;
  * A setting reads back as it was typed: 60 l stays 60 l on a farm of gallons. A number is taken for typed in the other
  * unit where it is round there and is not in the farm's own.
  */
+/** In feet where they lead back to the same meters. */
+const altitudeAsTyped = (isUs: boolean, meters: number): string => {
+  const feet = Math.round(meters / METERS_PER_FOOT);
+  return isUs && Math.round(feet * METERS_PER_FOOT) === meters ? `${feet} ft` : `${meters} m`;
+};
+
 function asTyped(own: (value: number) => string, other: (value: number) => string) {
   const decimals = (text: string) => /\.(\d+)/.exec(text)?.[1]?.length ?? 0;
   return (value: number) =>

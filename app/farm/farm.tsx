@@ -110,6 +110,9 @@ export default function Farm({ loaderData, actionData }: Route.ComponentProps) {
       {!isNew && (
         <Sheet heading="Devices">
           <p className="pb-3">A thermometer in the scald bath, a bench scale, and a label printer.</p>
+          <ButtonLink kind="plain" to="/farm/data">
+            Data and backups
+          </ButtonLink>
           <ButtonLink kind="plain" to="/farm/devices">
             Devices
           </ButtonLink>

@@ -8,8 +8,8 @@ import { type StockRow, stockOf } from "#app/server/freezer/stock.server.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { Button, ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { placeInWords } from "#app/words/place-words.ts";
-import { productName } from "#app/words/product-words.ts";
+import { placeInWords } from "#app/words/packing/place-words.ts";
+import { productName } from "#app/words/packing/product-words.ts";
 import { plural } from "#app/words/show.ts";
 import { packCode } from "#core/label/pack-code.ts";
 import type { Route } from "./+types/freezers.ts";
@@ -53,7 +53,7 @@ export default function Freezers({ loaderData }: Route.ComponentProps) {
       </PageHead>
       {isEmpty ? <NothingStored /> : <FindBox />}
       <FeedInStock feed={feed} />
-      <div className="grid items-start gap-5 lg:grid-cols-2">
+      <div className="gap-5 lg:columns-2 [&>*]:mb-5 [&>*]:break-inside-avoid">
         {places.map((place) => (
           <OnePlace
             key={place.id}
@@ -161,7 +161,7 @@ function Lately({ lately }: Pick<Loaded, "lately">) {
   const show = useShow();
   if (lately.length === 0) return null;
   return (
-    <Sheet heading="Recently taken out">
+    <Sheet heading="Recently taken out" className="print:hidden">
       <ul>
         {lately.map((pack) => (
           <li key={pack.id} className="flex items-baseline justify-between gap-3 border-b border-rule py-1">
@@ -175,7 +175,8 @@ function Lately({ lately }: Pick<Loaded, "lately">) {
             <RemoveButton
               entryId={pack.outEntryId}
               back="/freezers"
-              what={`taking out ${packCode(pack.id)}`}
+              what={packCode(pack.id)}
+              verb="put back"
             />
           </li>
         ))}

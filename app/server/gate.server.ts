@@ -21,13 +21,20 @@ const MAX_URL_LENGTH = 4096;
 /** A name or an address in brackets, with or without a port. */
 const HOST = /^(?<name>[a-z0-9.-]{1,253}|\[[0-9a-f:.]{2,45}\])(?::\d{1,5})?$/i;
 
-/** Names and addresses under which this machine may be asked: loopback, its own name, and its own addresses. */
-export function ownHosts(): ReadonlySet<string> {
+/**
+ * Names and addresses under which this machine may be asked: loopback, its own name, its own addresses, and those that
+ * PALE_MORNING_HOSTS adds, with commas between.
+ */
+export function ownHosts(added = process.env.PALE_MORNING_HOSTS ?? ""): ReadonlySet<string> {
   const addresses = Object.values(networkInterfaces())
     .flatMap((entries) => entries ?? [])
     .map(({ address, family }) => (family === "IPv6" ? `[${address.split("%")[0]}]` : address));
   const name = hostname().toLowerCase();
-  return new Set(["localhost", "127.0.0.1", "[::1]", name, `${name}.local`, ...addresses]);
+  const named = added
+    .split(",")
+    .map((one) => one.trim().toLowerCase())
+    .filter(Boolean);
+  return new Set(["localhost", "127.0.0.1", "[::1]", name, `${name}.local`, ...addresses, ...named]);
 }
 
 /**
@@ -79,18 +86,9 @@ function hostOf(origin: string): string | undefined {
   }
 }
 
-/** Headers of every answer: no other site learns addresses of ours, guesses what a file is, or puts us in a frame. */
-const HEADERS = {
-  "Referrer-Policy": "same-origin",
-  "X-Content-Type-Options": "nosniff",
-  "X-Frame-Options": "DENY",
-  "Content-Security-Policy": "frame-ancestors 'none'; object-src 'none'; base-uri 'self'; form-action 'self'",
-} as const;
-
 /** Stands before every route. */
 export function gate(hosts: () => ReadonlySet<string> = ownHosts): RequestHandler {
   return (request, response, next) => {
-    for (const [header, value] of Object.entries(HEADERS)) response.setHeader(header, value);
     const refusal = gateRefusal(
       { method: request.method, url: request.url, headers: request.headers },
       hosts(),

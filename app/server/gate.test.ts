@@ -21,6 +21,11 @@ describe("the gate", () => {
     for (const host of [undefined, "", "a b", "barn:port", "barn/", "barn\r\nx: y", ["barn", "barn"]])
       expect(gateRefusal(asked({ headers: { host } }), HOSTS)).toMatchObject({ status: 400 });
     expect(ownHosts()).toContain("localhost");
+    const added = ownHosts("Farm.example, farm.lan,");
+    expect(gateRefusal(asked({ headers: { host: "farm.example:5280" } }), added)).toBeUndefined();
+    expect(gateRefusal(asked({ headers: { host: "elsewhere.example" } }), added)).toMatchObject({
+      status: 403,
+    });
   });
 
   test("takes a write from a page of its own, whatever browser sends it", () => {

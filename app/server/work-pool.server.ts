@@ -9,3 +9,16 @@ let pool: WorkPool | undefined;
 /** What takes longer than a page may. One thread: forecasts of one day follow one another, and pages keep the other core. */
 export const workPool = (): WorkPool =>
   (pool ??= new WorkPool({ root: rootFolder(), threads: 1, mostMilliseconds: PATIENCE_MILLISECONDS }));
+
+/** Whole files take longer than anything a page asks for. */
+const FILE_PATIENCE_MILLISECONDS = 600 * SECOND;
+
+let ofFiles: WorkPool | undefined;
+
+/** Backups and checks of the whole data file, in a thread of their own. */
+export const filePool = (): WorkPool =>
+  (ofFiles ??= new WorkPool({
+    root: rootFolder(),
+    threads: 1,
+    mostMilliseconds: FILE_PATIENCE_MILLISECONDS,
+  }));

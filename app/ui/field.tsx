@@ -152,6 +152,7 @@ export function TickField({ field, label, hint }: FieldProps) {
         <span className="font-semibold">{label}</span>
       </label>
       <Hint field={field} hint={hint} />
+      <Faults field={field} />
     </div>
   );
 }

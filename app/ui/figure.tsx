@@ -5,7 +5,8 @@ import { inputWords, PROVENANCE_WORDS, RULE_WORDS } from "#app/words/reckoning-w
 import { SOURCE_WORDS } from "#app/words/words.ts";
 import type { Input, Provenance, Reckoning } from "#core/reckoning/reckoning.ts";
 
-const PROVENANCE_CLASS: Readonly<Record<Provenance, string>> = {
+/** How a number looks by where it came from. */
+export const PROVENANCE_CLASS: Readonly<Record<Provenance, string>> = {
   measured: "",
   calculated: "is-worked-out",
   "farm-setting": "",

@@ -16,7 +16,7 @@ const PLACES: Readonly<Record<string, { to: string; name: string }>> = {
 const ON_SCREENS = [
   { where: "Run", keys: "Space: bird in the chill tank · u: undo · p: pause or resume" },
   { where: "Season", keys: "← and → on Earlier or Later: move the birds to another day" },
-  { where: "Pack", keys: "Enter: save weight · Alt with s, t, c, p, or x: use" },
+  { where: "Pack", keys: "Enter: save weight · Alt with s, t, c, p, or x: use · Alt with 1 to 9: product" },
 ];
 
 /** `g` and a letter goes to a section; `?` lists the keys. */

@@ -6,20 +6,22 @@ interface TakeBackProps {
   back: string;
   /** What is removed, for those who hear the button and don't see its row. */
   what: string;
+  /** Another word than remove, where taking back is not a removal. */
+  verb?: string;
 }
 
 /** Takes one written-down thing back: it stays in the file and leaves every sum. */
-export function RemoveButton({ entryId, back, what }: TakeBackProps) {
+export function RemoveButton({ entryId, back, what, verb = "remove" }: TakeBackProps) {
   return (
-    <Form method="post" action="/take-back">
+    <Form method="post" action="/take-back" className="print:hidden">
       <input type="hidden" name="entryId" value={entryId} />
       <input type="hidden" name="back" value={back} />
       <button
         type="submit"
         className="min-h-8 px-1 text-sm text-soft underline"
-        aria-label={`Remove: ${what}`}
+        aria-label={`${verb[0]!.toUpperCase()}${verb.slice(1)}: ${what}`}
       >
-        remove
+        {verb}
       </button>
     </Form>
   );

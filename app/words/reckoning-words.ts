@@ -85,10 +85,29 @@ export const RULE_WORDS: Readonly<Record<RuleName, string>> = {
     "Live weight times the dressing percentage of its kind: warm, without giblets, neck, and feet.",
   "birds-alive": "Birds that arrived, minus losses, minus birds processed.",
   "typical-for-kind": "Typical weights for this kind of bird.",
-  "time-since-chill": "From the bird's count into the chill tank until now.",
   "rest-over":
-    "Last bird into the chill tank, plus the time rigor takes to set in and pass. Old birds take longer. This is an estimate: birds are ready when a leg bends freely.",
+    "When the last bird of these was killed, plus the time rigor takes to set in and pass. Old birds take longer. This is an estimate: a bird is ready when a leg bends freely.",
   "live-mean-weighed": "Mean live weight of the day's birds, weighed before the kill.",
+  "frozen-by-the-meat":
+    "Heat leaves the thickest pack through its surface, first down to freezing and then as ice, until its center is hard. The freezer could take away more.",
+  "frozen-by-the-freezer":
+    "The heat of the whole load, and what earlier loads left behind, divided by what the freezer can take away. The packs alone would be hard sooner.",
+  "cutting-time": "Birds to cut up, times the minutes a bird takes with this tool and this cutter.",
+  "sealing-time":
+    "Bagging each pack and loading each cycle by hand, or the cycles themselves if they take longer. An odd pack is sealed too.",
+  "cut-weight-by-default": "Birds to cut up, times what one gives of this cut, by the usual shares.",
+  "cut-weight-from-own-packs":
+    "Birds to cut up, times what one gave of this cut on your own days, corrected to the weight of these birds.",
+  "cut-weight-from-alike":
+    "Birds to cut up, times the usual share of this cut, corrected by what your own packs of the same part of the bird weighed.",
+  "rest-loss":
+    "What drips off in the first day and what dries off the skin each day. Water from the chill drains before that and is not counted.",
+  "dry-weight": "What is not water stays, so the dry weight follows from the water before and after.",
+  "trickle-tank":
+    "Where the cold of the fresh water balances the heat of the birds and of the air. More birds or warmer tap water raise it.",
+  "price-of-printed-weight":
+    "Net weight rounded down to whole steps, times the price, to the nearest cent. The customer never pays for more than is in the pack.",
+  "used-of-live": "Everything in packs or put to other use, divided by what the birds weighed alive.",
 };
 
 /** The numbers that go into a figure. */
@@ -212,13 +231,45 @@ export const INPUT_WORDS: Readonly<Record<InputName, string>> = {
   "dressing-percentage": "dressing percentage",
   "mean-of-the-last-weigh-in": "mean of the last weigh-in",
   "age-at-the-last-weigh-in": "age at the last weigh-in",
-  "first-bird-into-the-chill-tank": "first bird into the chill tank",
-  "last-bird-into-the-chill-tank": "last bird into the chill tank",
+  "last-bird-killed": "last bird killed",
   now: "now",
   "until-rigor-ends": "until rigor ends",
   arrived: "arrived",
   lost: "lost",
   processed: "processed",
+  "weight-of-the-load": "weight of the load",
+  "heat-to-remove": "heat to remove",
+  "spare-power-of-the-freezer": "spare power of the freezer",
+  "air-in-the-freezer": "air in the freezer",
+  "packs-start-at": "packs start at",
+  "thickness-of-the-thickest-pack": "thickness of the thickest pack",
+  "heat-left-from-earlier-loads": "heat left from earlier loads",
+  packs: "packs",
+  "minutes-a-bird-to-cut": "to cut one bird",
+  "packs-a-cycle": "packs a cycle",
+  "sealer-cycle": "one cycle of the sealer",
+  "loading-a-cycle": "loading a cycle",
+  "bagging-a-pack": "bagging a pack",
+  "your-own-birds-cut": "your own birds cut up before",
+  "hours-of-rest": "hours of rest",
+  "drip-in-the-first-day": "drip in the first day",
+  "drying-a-day": "drying a day, uncovered",
+  "share-of-drying-under-this-cover": "of that under this cover",
+  "wet-weight": "wet weight",
+  "water-before": "water before",
+  "water-after": "water after",
+  "water-a-minute": "fresh water",
+  "tap-water": "tap water",
+  "heat-through-the-wall": "heat through the wall",
+  "gross-weight": "with its container",
+  "container-weight": "container",
+  "net-weight": "net weight",
+  "printed-weight": "printed weight",
+  "price-a-pound": "price a pound",
+  "price-a-kilogram": "price a kilogram",
+  "in-packs": "in packs of meat",
+  "put-to-other-use": "giblets, feet, broth, and other uses",
+  "live-weight-of-all": "all birds, alive",
 };
 
 /** An input's name as a person reads it: ours, or the farm's own as entered. */

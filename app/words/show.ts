@@ -4,12 +4,14 @@ import {
   FLUID_OUNCES_PER_CUP,
   fahrenheitFromCelsius,
   KILOMETERS_PER_MILE,
+  METERS_PER_FOOT,
   MILLIGRAMS_PER_KILOGRAM,
   MILLIGRAMS_PER_OUNCE,
   MILLIGRAMS_PER_POUND,
   MILLILITERS_PER_FLUID_OUNCE,
   MILLILITERS_PER_GALLON,
   MILLIMETERS_PER_INCH,
+  PASCALS_PER_PSI,
 } from "#core/quantity/conversion.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 import type { Unit } from "#core/reckoning/reckoning.ts";
@@ -83,6 +85,11 @@ export function showFor({ unitSystem, currency, timeZone, locale }: Reading) {
   };
   const volume = (liters: number) =>
     isUs ? `${trimmed((liters * 1000) / MILLILITERS_PER_GALLON, 1)} gal` : `${trimmed(liters, 1)} l`;
+  const altitude = (meters: number) =>
+    isUs ? `${trimmed(meters / METERS_PER_FOOT, 0)} ft` : `${trimmed(meters, 0)} m`;
+  /** Of a canner's gauge. */
+  const pressure = (pascals: number) =>
+    isUs ? `${trimmed(pascals / PASCALS_PER_PSI, 1)} lb` : `${trimmed(pascals / 1000, 0)} kPa`;
   const money = (cents: number) => formats.money(cents, currency);
   const moneyPerWeight = (centsPerKilogram: number) =>
     isUs
@@ -130,6 +137,15 @@ export function showFor({ unitSystem, currency, timeZone, locale }: Reading) {
     liters: volume,
     milliliters: smallVolume,
     grams: smallWeight,
+    "kilowatt-hours": (value) => `${trimmed(value, 2)} kWh`,
+    millimeters: (value) => (isUs ? `${trimmed(value / 25.4, 1)} in` : `${trimmed(value, 0)} mm`),
+    "watts-per-degree": (value) =>
+      isUs ? `${trimmed(value / 1.8, 1)} W per °F` : `${trimmed(value, 1)} W per °C`,
+    "liters-per-minute": (value) => `${volume(value)} a minute`,
+    "label-kg": (value) =>
+      isUs
+        ? `${((value * MILLIGRAMS_PER_KILOGRAM) / MILLIGRAMS_PER_POUND).toFixed(2)} lb`
+        : `${value.toFixed(3)} kg`,
     amps: (value) => `${trimmed(value, 1)} A`,
     volts: (value) => `${count(value)} V`,
   };
@@ -155,6 +171,8 @@ export function showFor({ unitSystem, currency, timeZone, locale }: Reading) {
     volume,
     /** What was filled into one pack: quarts from one on, or liters. */
     filled,
+    altitude,
+    pressure,
     money,
     moneyPerWeight,
     minutes,

@@ -1,4 +1,5 @@
 import { lotsInWords } from "#app/words/lot-words.ts";
+import { BY_PRODUCT_WORDS } from "#app/words/packing/by-product-words.ts";
 import { plural } from "#app/words/show.ts";
 import type { DayTask, TaskFacts, TaskKey } from "#core/day/tasks/task-shapes.ts";
 
@@ -87,6 +88,22 @@ const TASK_WORDS: Readonly<Record<TaskKey, (facts: TaskFacts) => TaskWords>> = {
   "cut-up": ({ birds = 0 }) => ({
     title: `Cut up ${plural(birds, "bird")}`,
     why: "marked birds first; weigh each pack as it is sealed",
+  }),
+  broth: ({ birds = 0 }) => ({
+    title: `Boil the frames of ${plural(birds, "bird")}, or pack and freeze them`,
+    why: "weigh them into the pot; what is picked off and the broth count too",
+  }),
+  dehydrator: () => ({
+    title: "Peel the feet, then pack them or start the dehydrator",
+    why: "feet that wait dry out; weigh a load before it goes in",
+  }),
+  "dry-check": ({ load }) => ({
+    title: `Look at what dries${load === undefined ? "" : `: ${BY_PRODUCT_WORDS[load].name.toLowerCase()}`}`,
+    why: "dry all through, not soft inside; note what you find",
+  }),
+  "broth-out": () => ({
+    title: "Strain the broth, and pick the frames while they are warm",
+    why: "cool it fast, then refrigerate or freeze; can only by a tested process",
   }),
   drain: () => ({
     title: "Drain the birds and check the refrigerator's thermometer",

@@ -97,6 +97,13 @@ export const SOURCE_WORDS: Readonly<Record<Source, string>> = {
   brine: "salt balance between brine and meat, from textbooks. Weigh the salt",
   needs: "our estimate of what a day uses, until you change it",
   rest: "common practice: about an hour to set in, about a day to pass, longer for old birds",
+  trickle: "the balance of heat in a tank, from textbooks; the air and the wall vary",
+  packs: "our times for cutting and sealing, until you change them",
+  products: "shares in line with extension publications; your own packs replace them",
+  drying: "water in fresh and dried meat, from textbooks; weigh one load",
+  freezing:
+    "a published formula for freezing times, within a tenth on regular shapes; a freezer's spare power varies most",
+  label: "arithmetic: a label never says more than the pack holds",
   cost: "your own bills and hours, split so the parts add up to the cent",
   season:
     "your prices and people where entered, our estimates otherwise; value is sales minus feed, labor, and rental",

@@ -9,7 +9,11 @@ import type { DayChoices } from "#core/day/plan/plan-input.ts";
 import { scaldPlan } from "#core/day/plan/scald-plan.ts";
 import type { DayFact } from "#core/day/run/day-fact.ts";
 import { tanksNow } from "#core/day/run/tanks-now.ts";
-import { type LabelSheets, labelSheets } from "#workers/labels/label-sheets.ts";
+import type { BackupReason } from "#core/file/file-life.ts";
+import { type Backup, dropOldBackups, writeBackup } from "#db/life/backup-archive.server.ts";
+import { damageOf } from "#db/life/file-trouble.server.ts";
+import { type LabelSheets, labelSheets } from "#workers/pdf/label-sheets.ts";
+import { type RunSheet, runSheet } from "#workers/pdf/run-sheet.ts";
 
 /** A day that runs: what its plan is made of, and what was tapped. */
 export interface RunningDay {
@@ -26,6 +30,14 @@ export interface AskedChange extends RunningDay {
   readonly limitAt: number;
   /** Bags that there are; undefined where ice is not short. */
   readonly iceBags: number | undefined;
+}
+
+/** A data file to be packed into a folder of archives. */
+export interface AskedBackup {
+  readonly path: string;
+  readonly folder: string;
+  readonly madeAt: number;
+  readonly reason: BackupReason;
 }
 
 /** The line of a day as its choices have it, from its planned start. */
@@ -77,6 +89,16 @@ export const TASKS = {
   },
   /** A PDF with labels on sheets. */
   "label-sheets": (sheets: LabelSheets): Promise<Uint8Array> => labelSheets(sheets),
+  /** A PDF with the tasks of a day, what to have ready, and a page for each station. */
+  "run-sheet": (sheet: RunSheet): Promise<Uint8Array> => runSheet(sheet),
+  /** Packs a data file into an archive, and drops the oldest that were made on their own. */
+  "back-up": async ({ path, folder, ...made }: AskedBackup): Promise<Backup> => {
+    const backup = await writeBackup(path, folder, made);
+    await dropOldBackups(folder);
+    return backup;
+  },
+  /** What is damaged in a data file; empty where nothing is. */
+  "check-file": (path: string): string[] => damageOf(path),
 } as const;
 
 export type TaskName = keyof typeof TASKS;

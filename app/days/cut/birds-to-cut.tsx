@@ -1,5 +1,5 @@
-import { Link } from "react-router";
-import { Sheet } from "#app/ui/sheet.tsx";
+import { Form, Link } from "react-router";
+import { Button, ButtonLink, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { LOOK_REASON_WORDS } from "#app/words/run-words.ts";
 import { plural } from "#app/words/show.ts";
@@ -7,9 +7,8 @@ import type { LookReason } from "#core/day/run/day-fact.ts";
 import type { Route } from "./+types/cut.ts";
 
 /** The birds themselves: those marked at the table first, with the reason and the band, then those weighed for the knife. */
-export function BirdsToCut({ looked, toCut, day }: Route.ComponentProps["loaderData"]) {
+export function BirdsToCut({ looked, toCut, day, chosen }: Route.ComponentProps["loaderData"]) {
   const show = useShow();
-  if (looked.length + toCut.length === 0) return null;
   return (
     <Sheet heading="Which birds">
       {looked.length > 0 && (
@@ -27,9 +26,7 @@ export function BirdsToCut({ looked, toCut, day }: Route.ComponentProps["loaderD
       )}
       {toCut.length > 0 && (
         <>
-          <h3 className="pt-1 font-semibold">
-            {plural(toCut.length, "bird")} weighed for the knife, the biggest first
-          </h3>
+          <h3 className="pt-1 font-semibold">{plural(toCut.length, "bird")} to cut up, the biggest first</h3>
           <ul className="flex flex-wrap gap-2 py-2">
             {toCut
               .toSorted((one, other) => (other.weightMilligrams ?? 0) - (one.weightMilligrams ?? 0))
@@ -46,6 +43,18 @@ export function BirdsToCut({ looked, toCut, day }: Route.ComponentProps["loaderD
           </ul>
         </>
       )}
+      <div className="flex flex-wrap gap-3 py-2 print:hidden">
+        <ButtonLink kind="plain" to={`/days/${day.id}/cut/choose`}>
+          Cut up more: the biggest
+        </ButtonLink>
+        {chosen !== undefined && (
+          <Form method="post" action={`/days/${day.id}/pack/take-back`}>
+            <input type="hidden" name="entryId" value={chosen} />
+            <input type="hidden" name="back" value="cut" />
+            <Button kind="plain">Undo that choice</Button>
+          </Form>
+        )}
+      </div>
     </Sheet>
   );
 }

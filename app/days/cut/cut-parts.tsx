@@ -1,8 +1,9 @@
 import { Link } from "react-router";
 import { type Column, DataTable } from "#app/ui/data-table.tsx";
+import { Figure, PROVENANCE_CLASS } from "#app/ui/figure.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { PRODUCT_WORDS } from "#app/words/product-words.ts";
+import { PRODUCT_WORDS } from "#app/words/packing/product-words.ts";
 import { plural, type Show } from "#app/words/show.ts";
 import type { ExpectedCut } from "#core/cutting/cut-list.ts";
 import type { Route } from "./+types/cut.ts";
@@ -26,13 +27,28 @@ export function CutParts({ lot, ...loaded }: Loaded & { lot: Loaded["cutting"]["
         keyOf={({ product }) => product}
       />
       <p className="py-2">
-        {show.minutes(list.cutMinutes)} to cut, then {show.minutes(list.sealMinutes)} to bag and seal in{" "}
-        {plural(list.sealCycles, "cycle")} of the sealer. What is left over goes into an odd pack, or waits
-        for the next day's.
+        What is left over goes into an odd pack, or waits for the next day's. An odd pack counts as one.
       </p>
+      <div className="grid gap-x-8 sm:grid-cols-2">
+        <Figure label="To cut" reckoning={list.cutting} />
+        <Figure
+          label="To bag and seal"
+          reckoning={list.sealing}
+          beside={`${plural(list.sealCycles, "cycle")} of the sealer`}
+        />
+      </div>
       {loaded.cutting.entryId === undefined && (
         <p className="pb-2 text-sm text-soft">With a knife and one pack a cycle, until you say otherwise.</p>
       )}
+      <details className="print:hidden">
+        <summary className="min-h-10 text-sm text-soft underline">What each cut should weigh</summary>
+        {list.cuts.map(
+          ({ product, weight }) =>
+            weight && (
+              <Figure key={product} size="small" label={PRODUCT_WORDS[product].name} reckoning={weight} />
+            ),
+        )}
+      </details>
     </Sheet>
   );
 }
@@ -66,7 +82,12 @@ function columnsOf({ day, packs, products }: Loaded, show: Show): Column<Expecte
       head: "About",
       isNumber: true,
       isWideOnly: true,
-      cell: ({ kilograms }) => (kilograms === undefined ? "–" : show.bulk(kilograms * 1e6)),
+      cell: ({ weight }) =>
+        weight === undefined ? (
+          "–"
+        ) : (
+          <span className={PROVENANCE_CLASS[weight.provenance]}>{show.value(weight.value, weight.unit)}</span>
+        ),
     },
     {
       head: "Packed",

@@ -3,6 +3,7 @@ import { Link, useLocation } from "react-router";
 const TABS = [
   ["", "Cut list"],
   ["/by-products", "By-products"],
+  ["/canning", "Canning"],
   ["/went", "Where it went"],
 ] as const;
 

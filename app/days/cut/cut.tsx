@@ -4,11 +4,14 @@ import { cutForm } from "#app/days/cut/cut-form.ts";
 import { CutParts } from "#app/days/cut/cut-parts.tsx";
 import { CutTabs } from "#app/days/cut/cut-tabs.tsx";
 import { HowCut } from "#app/days/cut/how-cut.tsx";
+import { LeftOver } from "#app/days/cut/left-over.tsx";
 import { DayHead } from "#app/days/leaves.tsx";
 import { cuttingOfDay } from "#app/server/day/cutting-of-day.server.ts";
+import { leftOverBefore, sharesBefore } from "#app/server/day/earlier-packs.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { ENTRY_USED, newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { isEntryId } from "#app/ui/read/read-field.ts";
 import { ButtonLink, EmptyPlace, Page } from "#app/ui/sheet.tsx";
 import { batchesInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
@@ -16,13 +19,17 @@ import type { Route } from "./+types/cut.ts";
 
 export const meta = () => [{ title: "Cut · Pale Morning" }];
 
-export function loader({ context, params }: Route.LoaderArgs) {
+export function loader({ context, params, request }: Route.LoaderArgs) {
   const here = context.get(farmContext);
   const { day, lots } = requireDay(here, params.dayId);
+  const chosen = new URL(request.url).searchParams.get("chosen");
   return {
     day,
     line: batchesInWords(lots),
-    cutting: cuttingOfDay(here, day, lots),
+    cutting: cuttingOfDay(here, day, lots, sharesBefore(here, day)),
+    waiting: leftOverBefore(here, day),
+    // The choice that was just made can be undone.
+    chosen: isEntryId(chosen ?? "") && here.file.knowsEntry(chosen!) ? chosen! : undefined,
     schemes: here.file.cutting.schemes().map(({ id, name }) => ({ id, name })),
     people: here.file.people
       .people()
@@ -60,7 +67,14 @@ export default function Cut({ loaderData, actionData }: Route.ComponentProps) {
       {birds === 0 ? (
         <EmptyPlace
           heading="No birds to cut up"
-          action={<ButtonLink to={`/days/${day.id}/pack`}>To packing</ButtonLink>}
+          action={
+            <>
+              <ButtonLink to={`/days/${day.id}/pack`}>To packing</ButtonLink>
+              <ButtonLink kind="plain" to={`/days/${day.id}/cut/choose`}>
+                Choose the biggest
+              </ButtonLink>
+            </>
+          }
         >
           <p>
             A bird that is weighed under Pack with the use “Cut up” comes here: bruised ones first, or the
@@ -77,6 +91,7 @@ export default function Cut({ loaderData, actionData }: Route.ComponentProps) {
                 <CutParts key={lot.id} lot={lot} {...loaderData} />
               ))}
             <BirdsToCut {...loaderData} />
+            <LeftOver {...loaderData} />
           </div>
           <HowCut {...loaderData} refusal={actionData} />
         </div>

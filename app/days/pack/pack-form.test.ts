@@ -11,6 +11,7 @@ const faults = (change: object) =>
 test("a bird for sale is kept with its weight, as it was typed, and where it goes", () => {
   expect(form.parse(TYPED)).toEqual({
     birdNumber: 7,
+    printsLabel: false,
     purpose: "sale",
     placeId: 2,
     reason: "",

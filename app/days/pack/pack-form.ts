@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { choice, optional, wholeNumber, words } from "#app/ui/read/read-field.ts";
+import { choice, optional, tick, wholeNumber, words } from "#app/ui/read/read-field.ts";
 import { weight } from "#app/ui/read/read-measure.ts";
 import { CARCASS_RANGE_KILOGRAMS } from "#core/packing/carcass-range.ts";
 import { CARCASS_USES } from "#core/packing/pack-tally.ts";
@@ -21,6 +21,7 @@ export function packForm(unitSystem: UnitSystem) {
       purpose: choice(CARCASS_USES, "Choose what the bird is for"),
       reason: optional(words(200, "")),
       placeId: optional(wholeNumber({ least: 1, most: 1_000_000_000, ask: "" })),
+      printsLabel: tick,
     })
     .transform(({ weight: asTyped, ...bird }, context) => {
       const mayBeEmpty = bird.purpose === "condemned" && asTyped === "";
@@ -39,6 +40,7 @@ export function packForm(unitSystem: UnitSystem) {
         birdNumber: bird.birdNumber,
         lotId: bird.lotId ?? undefined,
         purpose: bird.purpose,
+        printsLabel: bird.printsLabel,
         placeId: bird.purpose === "condemned" ? undefined : bird.placeId,
         reason: bird.purpose === "condemned" ? (bird.reason ?? "") : "",
         weightMilligrams: read?.data ?? undefined,

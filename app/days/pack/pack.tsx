@@ -1,34 +1,40 @@
 import { Link, redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
+import { ByLot, Places, Tally } from "#app/days/pack/beside-the-scale.tsx";
 import { DotPlot } from "#app/days/pack/dot-plot.tsx";
+import { NotPrinted } from "#app/days/pack/not-printed.tsx";
 import { packForm } from "#app/days/pack/pack-form.ts";
 import { ProductTabs } from "#app/days/pack/product-tabs.tsx";
+import { Redone } from "#app/days/pack/redone.tsx";
 import { ShrinkBagSteps } from "#app/days/pack/shrink-bag.tsx";
 import { WeighOne } from "#app/days/pack/weigh-one.tsx";
 import { dressedWeights, tallySentence } from "#app/days/pack/weights-in-words.ts";
 import { packsByProduct } from "#app/server/day/packs-of-day.server.ts";
 import { progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
+import { suppliesInStock } from "#app/server/day/supplies.server.ts";
 import { attachedDevices } from "#app/server/device/attached-devices.server.ts";
-import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { printerAddress } from "#app/server/device/label-printer.server.ts";
+import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
+import { farmMeans } from "#app/server/farm/farm-means.server.ts";
 import { type LotOfDay, requireDay } from "#app/server/farm/required.server.ts";
+import { printAtOnce, unprintedOf, wasPrinted } from "#app/server/freezer/print-labels.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { type Column, DataTable } from "#app/ui/data-table.tsx";
 import { ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { batchesInWords } from "#app/words/lot-words.ts";
-import { plural, type Show } from "#app/words/show.ts";
+import type { Show } from "#app/words/show.ts";
 import { USE_WORDS } from "#app/words/words.ts";
 import { lotOfBird } from "#core/day/run/lot-of-bird.ts";
 import { packTally } from "#core/packing/pack-tally.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import type { Carcass } from "#db/pack/pack-row.server.ts";
-import type { StoragePlace } from "#db/place/place-queries.server.ts";
 import type { Route } from "./+types/pack.ts";
 
 export const meta = () => [{ title: "Pack · Pale Morning" }];
 
-export function loader({ context, params }: Route.LoaderArgs) {
+export function loader({ context, params, request }: Route.LoaderArgs) {
   const here = context.get(farmContext);
   const { farm, day, lots } = requireDay(here, params.dayId);
   const carcasses = here.file.pack.carcasses(day.id);
@@ -43,6 +49,7 @@ export function loader({ context, params }: Route.LoaderArgs) {
   let next = 1;
   while (numbers.has(next)) next += 1;
   const { state, done } = progressOf(here, day);
+  const means = farmMeans(farm);
   const expected = state === "finished" ? done : Math.max(done, birdsOf(day));
   return {
     day,
@@ -53,6 +60,13 @@ export function loader({ context, params }: Route.LoaderArgs) {
     // The whole bird is the first of them.
     products: here.file.catalog.products(),
     counts: packsByProduct(here.file.pack.packs(day.id)),
+    redone: here.file.redoing.redone(day.id),
+    bags: shrinkBags(here),
+    tapCelsius: means.tapCelsius.value,
+    ambientCelsius: means.ambientCelsius.value,
+    hasPrinter: printerAddress(here) !== undefined,
+    unprinted: unprintedOf(here, farm, request),
+    printsLabel: wasPrinted(here, carcasses.at(-1)),
     places,
     tally,
     next,
@@ -61,6 +75,12 @@ export function loader({ context, params }: Route.LoaderArgs) {
     entryId: newEntryId(),
   };
 }
+
+/** Shrink bags that the farm keeps, the smallest first. */
+const shrinkBags = (here: FarmContext) =>
+  suppliesInStock(here)
+    .flatMap(({ name, mostKilograms }) => (mostKilograms === undefined ? [] : [{ name, mostKilograms }]))
+    .toSorted((one, other) => one.mostKilograms - other.mostKilograms);
 
 /** What was weighed of each lot so far. */
 const weighedByLot = (lots: readonly LotOfDay[], carcasses: readonly Carcass[]) =>
@@ -77,15 +97,16 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   const { farm, day } = requireDay(here, params.dayId);
   const sent = await submitted(here, request, packForm(farm.unitSystem));
   if (!sent.ok) return sent.refusal;
-  const { birdNumber, lotId } = sent.value;
+  const { printsLabel, ...bird } = sent.value;
+  const { birdNumber, lotId } = bird;
   const { priceCents, priceUnit } = here.file.catalog.products()[0]!;
   // Where nobody says otherwise, birds come lot by lot in the order of the kill.
   const lot = lotId ?? day.lots[lotOfBird(day.lots, birdNumber)]!.id;
   const outcome = here.file.pack.recordCarcass(sent.entry, day.id, {
-    ...sent.value,
+    ...bird,
     lotId: lot,
     priceUnit,
-    priceCents: sent.value.purpose === "sale" ? priceCents : undefined,
+    priceCents: bird.purpose === "sale" ? priceCents : undefined,
   });
   const faults = faultsOf(outcome, {
     "bird-already-packed": {
@@ -97,7 +118,10 @@ export async function action({ context, request, params }: Route.ActionArgs) {
     "product-unknown": { "": "That product was removed. Choose another" },
     "place-unknown": { placeId: "That place was removed. Choose another" },
   });
-  return faults ? sent.refuse(faults) : redirect(`/days/${day.id}/pack`, 303);
+  if (faults) return sent.refuse(faults);
+  const isLabeled = printsLabel && bird.purpose !== "cut" && bird.purpose !== "condemned";
+  const unprinted = isLabeled ? await printAtOnce(here, farm, sent.entry.entryId) : "";
+  return redirect(`/days/${day.id}/pack${unprinted}`, 303);
 }
 
 export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
@@ -113,6 +137,7 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
       <ProductTabs dayId={day.id} products={products} packed={counts} currentId={products[0]!.id} />
       <div className="grid gap-5 lg:grid-cols-3">
         <div className="grid content-start gap-5 lg:col-span-2">
+          <NotPrinted unprinted={loaderData.unprinted} />
           {day.settledEntryId ? (
             <Notice tone="plain">
               This day is settled and locked.{" "}
@@ -137,7 +162,15 @@ export default function Pack({ loaderData, actionData }: Route.ComponentProps) {
           <Tally {...loaderData} />
           {lots.length > 1 && <ByLot lots={lots} />}
           <Places places={places} />
-          <ShrinkBagSteps />
+          <Redone
+            dayId={day.id}
+            productId={products[0]!.id}
+            redone={loaderData.redone}
+            packs={carcasses.length}
+            entryId={loaderData.entryId}
+            back={`/days/${day.id}/pack`}
+          />
+          <ShrinkBagSteps {...loaderData} />
           {carcasses.length > 0 && (
             <ButtonLink kind="plain" to={`/days/${day.id}/pack/marks`}>
               Breeding notes
@@ -199,84 +232,3 @@ const columnsOf = (show: Show, lots: Loaded["lots"]): Column<Carcass>[] => [
   },
   { head: "As entered", isNumber: true, cell: ({ asTyped }) => asTyped || "–" },
 ];
-
-function Tally({ tally, toGo, day }: Loaded) {
-  const show = useShow();
-  const weight = (milligrams: number | undefined) => (milligrams === undefined ? "–" : show.bird(milligrams));
-  const rows = [
-    ["Mean", weight(tally.meanMilligrams)],
-    ["Smallest", weight(tally.smallestMilligrams)],
-    ["Largest", weight(tally.largestMilligrams)],
-    ["Total", show.bulk(tally.totalMilligrams)],
-    ...Object.entries(tally.countByUse)
-      .filter(([, count]) => count > 0)
-      .map(([use, count]) => [USE_WORDS[use as keyof typeof USE_WORDS], plural(count, "bird")]),
-  ];
-  return (
-    <Sheet heading="So far" beside={`${plural(tally.dressedCount, "bird")} dressed`}>
-      <dl>
-        {rows.map(([name, value]) => (
-          <div key={name} className="flex justify-between gap-4 border-b border-rule py-2 last:border-b-0">
-            <dt className="first-letter:uppercase text-soft">{name}</dt>
-            <dd className="font-mono">{value}</dd>
-          </div>
-        ))}
-      </dl>
-      {toGo === 0 && tally.dressedCount > 0 && !day.settledEntryId && (
-        <ButtonLink to={`/days/${day.id}/settle`} className="mt-3">
-          All weighed. Settle the day
-        </ButtonLink>
-      )}
-    </Sheet>
-  );
-}
-
-/** Each lot's birds on the scale so far: their weights are kept apart. */
-function ByLot({ lots }: Pick<Loaded, "lots">) {
-  const show = useShow();
-  return (
-    <Sheet heading="By lot">
-      <DataTable
-        caption="Weighed by lot"
-        columns={[
-          { head: "Lot", cell: ({ batchName }) => batchName },
-          { head: "Weighed", isNumber: true, cell: ({ weighed, birds }) => `${weighed} of ${birds}` },
-          {
-            head: "Mean",
-            isNumber: true,
-            cell: ({ meanMilligrams }) => (meanMilligrams === undefined ? "–" : show.bird(meanMilligrams)),
-          },
-        ]}
-        rows={lots}
-        keyOf={({ id }) => String(id)}
-      />
-    </Sheet>
-  );
-}
-
-function Places({ places }: { places: readonly (StoragePlace & { room: number })[] }) {
-  return (
-    <Sheet heading="Storage">
-      {places.length === 0 && <p>Add your refrigerator and freezers to record where each bird is stored.</p>}
-      <ul>
-        {places.map((place) => (
-          <li key={place.id} className="border-b border-rule py-2">
-            <span className="flex justify-between gap-4">
-              <span>{place.name}</span>
-              <span className={place.room <= 0 ? "font-semibold text-barn" : "text-soft"}>
-                {place.room > 0
-                  ? `room for ${place.room} more`
-                  : place.room === 0
-                    ? "full"
-                    : `${-place.room} over`}
-              </span>
-            </span>
-          </li>
-        ))}
-      </ul>
-      <ButtonLink kind="plain" to="/freezers/place" className="mt-3">
-        Add a refrigerator or freezer
-      </ButtonLink>
-    </Sheet>
-  );
-}

@@ -1,5 +1,6 @@
-import { Link } from "react-router";
-import { productName } from "#app/words/product-words.ts";
+import { Link, useNavigate } from "react-router";
+import { useHotkeys } from "#app/ui/use-hotkeys.ts";
+import { productName } from "#app/words/packing/product-words.ts";
 import { PRODUCT_KINDS, type ProductKind } from "#core/packing/product-kinds.ts";
 import type { Product } from "#db/pack/product-queries.server.ts";
 
@@ -24,11 +25,17 @@ const GROUP_WORDS: Readonly<Record<ProductKind["group"], string>> = {
 export function ProductTabs({ dayId, products, packed, currentId }: ProductTabsProps) {
   const isInUse = ({ id, kind }: Product) =>
     kind === "whole-bird" || id === currentId || (packed[id] ?? 0) > 0;
+  const shown = products.filter(isInUse);
+  const navigate = useNavigate();
+  useHotkeys((event) => {
+    const product = event.altKey ? shown[Number(/^Digit([1-9])$/.exec(event.code)?.[1]) - 1] : undefined;
+    return product && (() => navigate(pathOf(dayId, product)));
+  });
   const groups = Object.keys(GROUP_WORDS) as (keyof typeof GROUP_WORDS)[];
   return (
     <nav aria-label="Product" className="grid min-w-0 gap-2 print:hidden">
       <ul className="flex min-w-0 gap-2 overflow-x-auto p-1 sm:flex-wrap">
-        {products.filter(isInUse).map((product) => (
+        {shown.map((product) => (
           <li key={product.id}>
             <ProductLink {...{ dayId, product, currentId }} count={packed[product.id] ?? 0} />
           </li>
@@ -68,10 +75,13 @@ interface ProductLinkProps {
   currentId: number;
 }
 
+const pathOf = (dayId: number, { kind, id }: Product) =>
+  kind === "whole-bird" ? `/days/${dayId}/pack` : `/days/${dayId}/pack/parts/${id}`;
+
 function ProductLink({ dayId, product, count, currentId }: ProductLinkProps) {
   return (
     <Link
-      to={product.kind === "whole-bird" ? `/days/${dayId}/pack` : `/days/${dayId}/pack/parts/${product.id}`}
+      to={pathOf(dayId, product)}
       aria-current={product.id === currentId ? "page" : undefined}
       className="product-link"
     >

@@ -1,10 +1,10 @@
+import type { ComponentProps } from "react";
+import { DipWater } from "#app/days/pack/dip-water.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-
-/** 180 and 200 °F: bags shrink in it, and skin scalds. See docs/sources.md#packs. */
-const DIP_CELSIUS = [82, 93] as const;
+import { DIP_CELSIUS } from "#core/scald/dip-pot.ts";
 
 /** How a bird goes into a shrink bag, step by step, for whoever does it for the first time. */
-export function ShrinkBagSteps() {
+export function ShrinkBagSteps(dip: ComponentProps<typeof DipWater>) {
   const show = useShow();
   const [from, to] = DIP_CELSIUS.map((celsius) => show.air(celsius));
   return (
@@ -22,6 +22,7 @@ export function ShrinkBagSteps() {
         <li>Look for leaks: water inside, or a bag that comes loose. Do it again in a new bag.</li>
         <li>Dry it, weigh it, and label it.</li>
       </ol>
+      <DipWater {...dip} />
       <p className="pb-2 text-sm">
         The dip is nearly boiling: gloves to the elbow, no children near it, and a pot that can't tip.
       </p>

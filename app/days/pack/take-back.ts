@@ -14,6 +14,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   }
   const corrected = /^\d{1,9}$/.exec(String(fields.get("pack") ?? ""))?.[0];
   if (corrected) return redirect(`/days/${day.id}/pack/${corrected}`, 303);
+  if (fields.get("back") === "cut") return redirect(`/days/${day.id}/cut`, 303);
   // A pack of parts goes back to its own product.
   const product = /^\d{1,9}$/.exec(String(fields.get("back") ?? ""))?.[0];
   return redirect(`/days/${day.id}/pack${product ? `/parts/${product}` : ""}`, 303);

@@ -8,11 +8,12 @@ import { PURPOSES } from "#app/days/pack/purposes.ts";
 import { dressedWeights, tallySentence } from "#app/days/pack/weights-in-words.ts";
 import { FromScale } from "#app/ui/device/from-scale.tsx";
 import { FarmForm } from "#app/ui/farm-form.tsx";
-import { ChoiceField, SelectField, TextField } from "#app/ui/field.tsx";
+import { ChoiceField, SelectField, TextField, TickField } from "#app/ui/field.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useHotkeys } from "#app/ui/use-hotkeys.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
+import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Carcass } from "#db/pack/pack-row.server.ts";
 import type { Route } from "./+types/pack.ts";
 
@@ -38,9 +39,9 @@ export function WeighOne(props: Loaded & WeighOneProps) {
   const removalId = useId();
   const lastWeight =
     last?.weightMilligrams === undefined ? "not weighed" : show.exactBird(last.weightMilligrams);
-  const firstWithRoom = places.find((place) => place.room > 0);
   return (
     <Sheet
+      className="for-gloves"
       heading={lots.length > 1 ? `Bird ${next}, ${nextLot}` : `Bird ${next}`}
       beside={last ? `last: bird ${last.birdNumber}, ${lastWeight}` : "first bird"}
     >
@@ -48,12 +49,7 @@ export function WeighOne(props: Loaded & WeighOneProps) {
         schema={packForm(unitSystem)}
         refusal={refusal}
         entryId={entryId}
-        defaults={{
-          birdNumber: String(next),
-          lotId: String(nextLotId),
-          purpose: last && last.purpose !== "condemned" ? last.purpose : "sale",
-          placeId: String(last?.placeId ?? firstWithRoom?.id ?? ""),
-        }}
+        defaults={defaultsOf(props)}
         submit="Save weight"
         isRepeated
         beside={
@@ -64,8 +60,9 @@ export function WeighOne(props: Loaded & WeighOneProps) {
           )
         }
         onRead={(value) => setUnderstood(value?.weightMilligrams ?? undefined)}
-        after={({ birdNumber, lotId, placeId }) => (
+        after={({ birdNumber, lotId, placeId, printsLabel }) => (
           <NumberAndPlace
+            printsLabel={props.hasPrinter ? printsLabel : undefined}
             birdNumber={birdNumber}
             lotId={lotId}
             placeId={placeId}
@@ -91,15 +88,29 @@ export function WeighOne(props: Loaded & WeighOneProps) {
   );
 }
 
+/** What stays from bird to bird. */
+function defaultsOf({ next, nextLotId, last, places, printsLabel }: Loaded & WeighOneProps) {
+  const firstWithRoom = places.find((place) => place.room > 0);
+  return {
+    birdNumber: String(next),
+    lotId: String(nextLotId),
+    purpose: last && last.purpose !== "condemned" ? last.purpose : "sale",
+    placeId: String(last?.placeId ?? firstWithRoom?.id ?? ""),
+    printsLabel: printsLabel ? "on" : undefined,
+  };
+}
+
 interface NumberAndPlaceProps {
   birdNumber: FieldMetadata<string>;
   lotId: FieldMetadata<string>;
   placeId: FieldMetadata<string>;
+  /** Undefined where the farm has no label printer. */
+  printsLabel: FieldMetadata<string> | undefined;
   lots: Loaded["lots"];
   places: Loaded["places"];
 }
 
-function NumberAndPlace({ birdNumber, lotId, placeId, lots, places }: NumberAndPlaceProps) {
+function NumberAndPlace({ birdNumber, lotId, placeId, printsLabel, lots, places }: NumberAndPlaceProps) {
   return (
     <div className="grid gap-4 sm:grid-cols-2">
       <TextField field={birdNumber} label="Bird" hint="Number today" inputMode="numeric" />
@@ -119,6 +130,7 @@ function NumberAndPlace({ birdNumber, lotId, placeId, lots, places }: NumberAndP
           options={placeOptions(places)}
         />
       )}
+      {printsLabel && <TickField field={printsLabel} label="Print its label when it is saved" />}
     </div>
   );
 }
@@ -137,16 +149,30 @@ function Understood({
   milligrams,
   carcasses,
   tally,
-}: Pick<Loaded, "carcasses" | "tally"> & { milligrams: number | undefined }) {
+  bags,
+}: Pick<Loaded, "carcasses" | "tally" | "bags"> & { milligrams: number | undefined }) {
   const show = useShow();
   usePurposeKeys();
+  const bag =
+    milligrams === undefined
+      ? undefined
+      : bags.find(({ mostKilograms }) => kilogramsFromMilligrams(milligrams) <= mostKilograms);
   return (
     <div className="grid items-end gap-4 sm:grid-cols-5">
       <p
         aria-live="polite"
         className="whitespace-nowrap font-display text-5xl leading-none sm:col-span-3 xl:text-hero"
       >
-        {milligrams === undefined ? <span className="text-rule">–</span> : show.exactBird(milligrams)}
+        {milligrams === undefined ? (
+          <span className="text-xl text-soft">Put a bird on the scale</span>
+        ) : (
+          show.exactBird(milligrams)
+        )}
+        {milligrams !== undefined && bags.length > 0 && (
+          <span className="block pt-1 font-sans text-base text-soft">
+            {bag ? `Bag: ${bag.name}` : "Too big for every bag you keep"}
+          </span>
+        )}
       </p>
       <div className="sm:col-span-2">
         <DotPlot weights={dressedWeights(carcasses)} sentence={tallySentence(tally, show)} />

@@ -1,4 +1,5 @@
 import { Form } from "react-router";
+import { FromProbe } from "#app/ui/device/from-probe.tsx";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -39,7 +40,7 @@ export function RestFacts({ refusal, ...loaded }: RestFactsProps) {
   );
 }
 
-function FactForm({ refusal, entryId, places, people, lots }: RestFactsProps) {
+function FactForm({ refusal, entryId, places, people, lots, devices }: RestFactsProps) {
   return (
     <Form method="post" className="grid gap-3 py-2">
       {refusal && (
@@ -71,13 +72,13 @@ function FactForm({ refusal, entryId, places, people, lots }: RestFactsProps) {
           </Button>
         ))}
       </div>
-      <CountedFacts places={places} refusal={refusal} />
+      <CountedFacts places={places} devices={devices} refusal={refusal} />
     </Form>
   );
 }
 
 /** What was done that needs a number or a place. */
-function CountedFacts({ places, refusal }: Pick<RestFactsProps, "places" | "refusal">) {
+function CountedFacts({ places, devices, refusal }: Pick<RestFactsProps, "places" | "devices" | "refusal">) {
   const show = useShow();
   return (
     <div className="grid grid-cols-2 items-end gap-3">
@@ -85,6 +86,7 @@ function CountedFacts({ places, refusal }: Pick<RestFactsProps, "places" | "refu
       <Button kind="plain" name="kind" value="ice" className="min-h-12">
         Ice added
       </Button>
+      <FromProbe field="temperature" devices={devices} />
       <Box
         name="temperature"
         typed={refusal?.entered.temperature}

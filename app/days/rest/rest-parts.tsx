@@ -1,11 +1,14 @@
 import { Form } from "react-router";
+import { Figure } from "#app/ui/figure.tsx";
 import { Button, ButtonLink, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { REST_METHOD_WORDS, STAGE_WORDS } from "#app/words/rest-words.ts";
+import { REST_METHOD_WORDS, STAGE_WORDS } from "#app/words/packing/rest-words.ts";
 import { plural, type Show } from "#app/words/show.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import { brineRecipe } from "#core/chill/brine.ts";
+import { MILLILITERS_PER_GALLON } from "#core/quantity/conversion.ts";
 import { restStage } from "#core/rest/rest.ts";
+import { rigorPassed } from "#core/rest/rest-reckoning.ts";
 import type { Route } from "./+types/rest.ts";
 
 type Loaded = Route.ComponentProps["loaderData"];
@@ -61,10 +64,14 @@ function OnePart({ part, at, lots, places, facts }: Loaded & { part: Part }) {
           : sayingOf(first, last)}
       </p>
       <p className="text-soft">
-        Killed {show.dayTime(times.firstKillAt)} to {show.time(times.lastKillAt)}; rigor has passed in the
-        last by {show.dayTime(times.rigorPassedAt)}.{place ? ` To rest in ${place}.` : ""}{" "}
-        {part.cover === "wrapped" ? "Covered." : ""}
+        Killed {show.dayTime(times.firstKillAt)} to {show.time(times.lastKillAt)}.
+        {place ? ` To rest in ${place}.` : ""} {part.cover === "wrapped" ? "Covered." : ""}
       </p>
+      <Figure
+        size="small"
+        label="Rigor is over for the last of them"
+        reckoning={rigorPassed({ kind, ...times })}
+      />
       {last !== "rested" && (
         <p className="text-soft">
           One for tonight: {at < part.cook.before && `cook it before ${show.dayTime(part.cook.before)}, or `}
@@ -100,8 +107,8 @@ function Brine({ part, facts }: { part: Part } & Pick<Loaded, "facts">) {
   const inAt = hasHappened("brine-in")?.at;
   const outAt = hasHappened("brine-out")?.at;
   const dueAt = inAt === undefined ? undefined : inAt + part.brineHours! * HOUR;
-  // Water as heavy as the birds covers them; how much there is, the farm measures.
-  const liters = 10;
+  // For a measure that a farm has at hand; how much water covers the birds, it measures.
+  const liters = show.isUs ? MILLILITERS_PER_GALLON / 1000 : 10;
   const { saltKilograms } = brineRecipe({
     aim: "brine",
     saltFraction: part.saltPermille! / 1000,
@@ -111,8 +118,9 @@ function Brine({ part, facts }: { part: Part } & Pick<Loaded, "facts">) {
   const sugarKilograms = (part.sugarPermille! / 1000) * (liters + saltKilograms);
   return (
     <p className="border-l-4 border-straw pl-3">
-      Brine of {show.decimal(part.saltPermille! / 10, 1)} %: to each {show.volume(liters)} of water{" "}
-      {show.value(saltKilograms * 1000, "grams")} of salt
+      Brine of {show.decimal(part.saltPermille! / 10, 1)} %: to each{" "}
+      {show.isUs ? "gallon" : show.volume(liters)} of water {show.value(saltKilograms * 1000, "grams")} of
+      salt
       {sugarKilograms > 0 && ` and ${show.value(sugarKilograms * 1000, "grams")} of sugar`}, by weight.{" "}
       {outAt !== undefined && inAt !== undefined && outAt >= inAt ? (
         `Out since ${show.dayTime(outAt)}.`

@@ -7,9 +7,12 @@ import { RestMethods } from "#app/days/rest/rest-methods.tsx";
 import { RestParts } from "#app/days/rest/rest-parts.tsx";
 import { trickleOf } from "#app/days/rest/trickle.server.ts";
 import { TrickleSheet } from "#app/days/rest/trickle-sheet.tsx";
+import { restAround } from "#app/server/day/around-day.server.ts";
 import { planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
-import { restOfDay } from "#app/server/day/rest-of-day.server.ts";
-import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { type RestOfDay, restOfDay } from "#app/server/day/rest-of-day.server.ts";
+import { seasonTerms } from "#app/server/day/season-reading.server.ts";
+import { attachedDevices } from "#app/server/device/attached-devices.server.ts";
+import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
 import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { ENTRY_USED, formFields, newEntryId } from "#app/server/submitted.server.ts";
@@ -18,10 +21,14 @@ import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { batchesInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
+import { localDayOf } from "#core/calendar/farm-time.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
-import { cookBeforeOrAfter } from "#core/rest/rest-part.ts";
+import { restRoom } from "#core/day/plan/rest-room.ts";
+import { cookBeforeOrAfter, REST_METHOD_HOURS, REST_METHODS } from "#core/rest/rest-part.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
+import type { ProcessingDay } from "#db/day/day-queries.server.ts";
+import type { Farm } from "#db/farm/farm-queries.server.ts";
 import type { Route } from "./+types/rest.ts";
 
 export const meta = () => [{ title: "Rest · Pale Morning" }];
@@ -58,10 +65,24 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
     lots: lots.map(({ id, batchName }) => ({ id, batchName })),
     chillHours: plan.chill.hours.value,
     birdKilograms: plan.lots[0]!.forecast.dressed.value,
+    room: roomByMethod(here, farm, day, rest.parts),
+    devices: attachedDevices(here).statuses(),
     trickle: trickleOf(here, farm, day, new URL(request.url).searchParams.get("flow")),
     sky: rest.parts.length > 0 ? skyBetween(firstAt - HOUR, lastDueAt + 4 * HOUR, placeOf(farm)) : undefined,
     entryId: newEntryId(),
   };
+}
+
+/** For each way of resting, whether the refrigerators have room for all of the day's birds through its nights. */
+function roomByMethod(here: FarmContext, farm: Farm, day: ProcessingDay, parts: RestOfDay["parts"]) {
+  const terms = seasonTerms(here, farm, here.file.season.setting(), localDayOf(here.now(), farm.timeZone));
+  const around = restAround(here, terms.restDays, day.id);
+  const birds = parts.reduce((sum, part) => sum + part.birds, 0);
+  return REST_METHODS.map((method) => {
+    const restDays = Math.ceil(REST_METHOD_HOURS[method] / 24);
+    const room = restDays === 0 ? undefined : restRoom(day.processedOn, birds, { ...around, restDays });
+    return { method, birds, free: room?.free };
+  });
 }
 
 export async function action({ context, request, params }: Route.ActionArgs) {

@@ -1,4 +1,5 @@
 import { Form } from "react-router";
+import { Figure } from "#app/ui/figure.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { CHILL } from "#core/chill/chill-constants.ts";
@@ -9,11 +10,12 @@ export function TrickleSheet({ trickle }: Route.ComponentProps["loaderData"]) {
   const show = useShow();
   const target = show.temperature(CHILL.targetCelsius);
   return (
-    <Sheet heading="Well water instead of ice">
+    <Sheet heading="Well water instead of ice" className="print:hidden">
+      <Figure
+        label={`Where the tank settles, with ${show.volume(trickle.litersPerMinute)} a minute`}
+        reckoning={trickle.tank}
+      />
       <p className="py-1">
-        With {show.volume(trickle.litersPerMinute)} a minute of water at{" "}
-        {show.temperature(trickle.tapCelsius)} the tank settles at{" "}
-        <b>{show.temperature(trickle.tankCelsius)}</b>.{" "}
         {trickle.chillHours === undefined ? (
           <b className="text-barn">
             That is too warm: no bird gets under {target} in it, however long it lies. Use it to take the

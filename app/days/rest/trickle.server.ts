@@ -32,8 +32,8 @@ export function trickleOf(here: FarmContext, farm: Farm, day: ProcessingDay, typ
   return {
     ...trickleTank({
       litersPerMinute,
-      tapCelsius: means.tapCelsius.value,
-      ambientCelsius: means.ambientCelsius.value,
+      tapCelsius: means.tapCelsius,
+      ambientCelsius: means.ambientCelsius,
       lossWattPerKelvin: TANK_LOSS[means.tankWall],
       birds: birdsOf(day),
       carcassKilograms: plan.lots[0]!.forecast.dressed.value,

@@ -3,7 +3,7 @@ import { settlementOf } from "#app/server/day/settlement-of.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { ownerNames } from "#app/server/farm/owners.server.ts";
 import type { LotOfDay } from "#app/server/farm/required.server.ts";
-import { productName } from "#app/words/product-words.ts";
+import { productName } from "#app/words/packing/product-words.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import type { DayPlan, LotPlan } from "#core/day/plan/day-plan.ts";
 import { packCode } from "#core/label/pack-code.ts";

@@ -1,7 +1,7 @@
 import Papa from "papaparse";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
-import { productName } from "#app/words/product-words.ts";
+import { productName } from "#app/words/packing/product-words.ts";
 import { packCode } from "#core/label/pack-code.ts";
 import { packPrice } from "#core/label/pack-price.ts";
 import type { Route } from "./+types/packs-csv.ts";

@@ -1,7 +1,8 @@
 import { DataTable } from "#app/ui/data-table.tsx";
+import { Figure } from "#app/ui/figure.tsx";
 import { Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { LIMIT_WORDS } from "#app/words/place-words.ts";
+import { LIMIT_WORDS } from "#app/words/packing/place-words.ts";
 import { plural, type Show } from "#app/words/show.ts";
 import type { NightLoad } from "#core/freezing/freeze-plan.ts";
 import type { Route } from "./+types/freezing.ts";
@@ -12,7 +13,7 @@ type Loaded = Route.ComponentProps["loaderData"];
 const SLIGHT_WARMING = 1;
 
 /** What goes in where, night by night, and by what hour it is hard; then what would help. */
-export function FreezingLoads({ plan, freezers, packs, startAt, nights, advice }: Loaded) {
+export function FreezingLoads({ plan, freezers, packs, startAt, nights, advice, hours }: Loaded) {
   const show = useShow();
   const nameOf = (id: number) => freezers.find((one) => one.id === id)?.name ?? "";
   return (
@@ -29,30 +30,7 @@ export function FreezingLoads({ plan, freezers, packs, startAt, nights, advice }
           <p className="pt-1">Choose another freezer, ask a neighbor for room, or take packs out first.</p>
         )}
       </Notice>
-      <Sheet heading="Loads" beside={`first one in at ${show.dayTime(startAt)}`}>
-        <DataTable
-          className="text-base"
-          caption="Loads of each night"
-          columns={[
-            {
-              head: "Night",
-              isOneLine: true,
-              cell: ({ startAt: at }: NightLoad) => show.dateTime(at).replace(/,[^,]*$/, ""),
-            },
-            { head: "Freezer", cell: ({ freezerId }) => nameOf(freezerId) },
-            { head: "Packs", isNumber: true, cell: ({ packIds }) => packIds.length },
-            { head: "Weight", isNumber: true, cell: ({ load }) => show.bulk(load.kilograms * 1e6) },
-            {
-              head: "Hard by",
-              isNumber: true,
-              cell: ({ hardAt }) => (hardAt === undefined ? "never" : show.dayTime(hardAt)),
-            },
-            { head: "Because", isWideOnly: true, cell: ({ load }) => reasonOf(load) },
-          ]}
-          rows={plan.loads}
-          keyOf={({ freezerId, night }) => `${freezerId} ${night}`}
-        />
-      </Sheet>
+      <Loads {...{ plan, startAt, nights, hours, nameOf }} />
       <Sheet heading="What would help">
         <ul className="grid gap-2 py-1">
           {adviceInWords(plan.loads, nameOf, advice, nights, show).map((line) => (
@@ -61,6 +39,57 @@ export function FreezingLoads({ plan, freezers, packs, startAt, nights, advice }
         </ul>
       </Sheet>
     </div>
+  );
+}
+
+type LoadsProps = Pick<Loaded, "plan" | "startAt" | "nights" | "hours"> & { nameOf: (id: number) => string };
+
+/** Each freezer's load of each night, and how its hours come about. */
+function Loads({ plan, startAt, nights, hours, nameOf }: LoadsProps) {
+  const show = useShow();
+  return (
+    <Sheet heading="Loads" beside={`first one in at ${show.dayTime(startAt)}`}>
+      <DataTable
+        className="text-base"
+        caption="Loads of each night"
+        columns={[
+          {
+            head: "Night",
+            isOneLine: true,
+            cell: ({ startAt: at }: NightLoad) => show.dateTime(at).replace(/,[^,]*$/, ""),
+          },
+          { head: "Freezer", cell: ({ freezerId }) => nameOf(freezerId) },
+          { head: "Packs", isNumber: true, cell: ({ packIds }) => packIds.length },
+          { head: "Weight", isNumber: true, cell: ({ load }) => show.bulk(load.kilograms * 1e6) },
+          {
+            head: "Hard by",
+            isNumber: true,
+            cell: ({ hardAt }) => (hardAt === undefined ? "never" : show.dayTime(hardAt)),
+          },
+          { head: "Because", isWideOnly: true, cell: ({ load }) => reasonOf(load) },
+        ]}
+        rows={plan.loads}
+        keyOf={({ freezerId, night }) => `${freezerId} ${night}`}
+      />
+      {plan.loads
+        .filter(({ beyondLayer }) => beyondLayer > 0)
+        .map(({ freezerId, night, beyondLayer, packIds }) => (
+          <p key={`${freezerId} ${night}`} className="py-1 font-semibold text-barn">
+            Only {packIds.length - beyondLayer} of {plural(packIds.length, "pack")} fit in one layer of{" "}
+            {nameOf(freezerId)}. The hour above counts them as stacked; spread them over more nights.
+          </p>
+        ))}
+      <div className="grid gap-x-8 py-1 sm:grid-cols-2 print:hidden">
+        {hours.map(({ freezerId, night, reckoned }) => (
+          <Figure
+            key={`${freezerId} ${night}`}
+            size="small"
+            label={`${nameOf(freezerId)}${nights > 1 ? `, night ${night + 1}` : ""}`}
+            reckoning={reckoned}
+          />
+        ))}
+      </div>
+    </Sheet>
   );
 }
 

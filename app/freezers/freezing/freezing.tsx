@@ -7,6 +7,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { instantOf, localClock, localDayOf } from "#core/calendar/farm-time.ts";
 import { freezeAdvice, freezePlan } from "#core/freezing/freeze-plan.ts";
+import { freezeHours } from "#core/freezing/freeze-reckoning.ts";
 import { PACK_START_CELSIUS } from "#core/freezing/freezing-constants.ts";
 import type { Route } from "./+types/freezing.ts";
 
@@ -38,6 +39,15 @@ export function loader({ context, request }: Route.LoaderArgs) {
     packs: packs.length,
     kilograms: packs.reduce((sum, { kilograms }) => sum + kilograms, 0),
     plan,
+    hours: plan.loads.flatMap(({ freezerId, night, packIds, load }) => {
+      const reckoned = freezeHours(
+        packs.filter(({ id }) => packIds.includes(id)),
+        load,
+        freezers.find(({ id }) => id === freezerId)!.said,
+        PACK_START_CELSIUS,
+      );
+      return reckoned ? [{ freezerId, night, reckoned }] : [];
+    }),
     advice: freezeAdvice(plan, packs, freezers, PACK_START_CELSIUS),
   };
 }

@@ -1,7 +1,7 @@
 import type { labelForm } from "#app/freezers/labels/label-form.ts";
 import type { Fields } from "#app/ui/farm-form.tsx";
 import { ChoiceField, LinesField, TextField, TickField } from "#app/ui/field.tsx";
-import { LABEL_PART_WORDS } from "#app/words/label-words.ts";
+import { LABEL_PART_WORDS } from "#app/words/packing/label-words.ts";
 import { LABEL_PARTS } from "#core/label/label-parts.ts";
 
 /** Size, words, and the checklist of what the local rule asks for. */

@@ -1,3 +1,4 @@
+import { group } from "d3-array";
 import { data } from "react-router";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { labelOfPack, labelSetting } from "#app/server/freezer/label-of-pack.server.ts";
@@ -14,22 +15,22 @@ export async function loader({ context, request }: Route.LoaderArgs) {
   const farm = requireFarm(here);
   const asked = new URL(request.url).searchParams;
   const packIds = asked.getAll("pack").slice(0, MOST_LABELS);
-  const labels = packIds.flatMap((text) => {
-    const pack = /^\d{1,9}$/.test(text) ? here.file.pack.pack(Number(text)) : undefined;
-    return pack ? [labelOfPack(here, farm, pack)] : [];
-  });
-  if (labels.length === 0) throw data("Choose the packs whose labels you want.", { status: 404 });
-  const setting = labelSetting(here);
+  const packs = packIds.flatMap((text) =>
+    /^\d{1,9}$/.test(text) ? (here.file.pack.pack(Number(text)) ?? []) : [],
+  );
+  if (packs.length === 0) throw data("Choose the packs whose labels you want.", { status: 404 });
+  // Labels that look alike share their sheets.
+  const alike = group(packs, ({ productId }) => JSON.stringify(labelSetting(here, productId)));
   const pdf = await workPool().run("label-sheets", {
     paper: showFor(farm).paper,
     madeAt: here.now(),
     title: `Labels of ${farm.name}`,
-    template: setting,
-    rows: setting.rows,
-    columns: setting.columns,
     skip: Math.min(MOST_SKIPPED, Math.max(0, Math.trunc(Number(asked.get("skip")) || 0))),
-    codeKind: setting.codeKind,
-    labels,
+    grids: [...alike.values()].map((some) => {
+      const template = labelSetting(here, some[0]!.productId);
+      const { rows, columns, codeKind } = template;
+      return { template, rows, columns, codeKind, labels: some.map((pack) => labelOfPack(here, farm, pack)) };
+    }),
   });
   return new Response(new Uint8Array(pdf), {
     headers: {

@@ -2,7 +2,7 @@ import { Form, Link } from "react-router";
 import { PrintLabels } from "#app/ui/label/print-labels.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { piecesInWords, productName } from "#app/words/product-words.ts";
+import { piecesInWords, productName } from "#app/words/packing/product-words.ts";
 import { plural } from "#app/words/show.ts";
 import { USE_WORDS } from "#app/words/words.ts";
 import { packCode } from "#core/label/pack-code.ts";

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { amount, choice, optional, tick, wholeNumber, words } from "#app/ui/read/read-field.ts";
 import { temperature, volume } from "#app/ui/read/read-measure.ts";
 import { wattsFromPlate } from "#core/freezing/freezing-constants.ts";
+import { spacesOfVolume } from "#core/freezing/places.ts";
 import { MILLIGRAMS_PER_KILOGRAM, MILLIGRAMS_PER_POUND } from "#core/quantity/conversion.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 
@@ -15,7 +16,7 @@ export const placeForm = (unitSystem: UnitSystem) =>
       revision: optional(wholeNumber({ most: 1_000_000_000, ask: "" })),
       name: words(80, "Enter a name, such as barn chest"),
       kind: choice(["fridge", "freezer", "either"], "Choose the type"),
-      capacityCount: wholeNumber({ least: 1, most: 100_000, ask: "Enter how many birds it holds" }),
+      capacityCount: optional(wholeNumber({ least: 1, most: 100_000, ask: "Enter how many birds it holds" })),
       airMillicelsius: optional(
         temperature({ unitSystem, least: -60, most: 15, ask: "Enter the temperature, or leave it empty" }),
       ),
@@ -27,8 +28,14 @@ export const placeForm = (unitSystem: UnitSystem) =>
       shelfArea: optional(amount({ most: 2000, ask: "Enter the area of its shelves, or leave it empty" })),
       hasFan: tick,
     })
-    .transform(({ kind, shelfArea, platePerDay, spareWatts, ...place }) => ({
+    .refine(
+      ({ capacityCount, volumeMilliliters }) =>
+        capacityCount !== undefined || volumeMilliliters !== undefined,
+      { path: ["capacityCount"], message: "Enter how many birds it holds, or its volume below" },
+    )
+    .transform(({ kind, shelfArea, platePerDay, spareWatts, capacityCount, ...place }) => ({
       ...place,
+      capacityCount: capacityCount ?? spacesOfVolume((place.volumeMilliliters ?? 0) / 1000),
       // The plate is what the maker measured, and stands before a guess at watts.
       spareWatts:
         platePerDay === undefined

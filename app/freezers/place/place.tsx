@@ -8,7 +8,7 @@ import { type FarmContext, farmContext, requireFarm } from "#app/server/farm/far
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { Button, ButtonLink, EmptyPlace, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { LIMIT_WORDS, placeInWords, SETTING_WORDS } from "#app/words/place-words.ts";
+import { LIMIT_WORDS, placeInWords, SETTING_WORDS } from "#app/words/packing/place-words.ts";
 import { plural } from "#app/words/show.ts";
 import { isPastKeeping } from "#core/packing/keeping.ts";
 import { productKind } from "#core/packing/product-kinds.ts";

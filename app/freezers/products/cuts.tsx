@@ -7,7 +7,7 @@ import { TextField } from "#app/ui/field.tsx";
 import { optional, wholeNumber, words } from "#app/ui/read/read-field.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { PRODUCT_WORDS } from "#app/words/product-words.ts";
+import { PRODUCT_WORDS } from "#app/words/packing/product-words.ts";
 import { PRODUCT_KIND_NAMES, type ProductKindName, productKind } from "#core/packing/product-kinds.ts";
 import type { Route } from "./+types/cuts.ts";
 

@@ -2,7 +2,7 @@ import type { productForm } from "#app/freezers/products/product-form.ts";
 import type { Fields } from "#app/ui/farm-form.tsx";
 import { ChoiceField, LinesField, TextField } from "#app/ui/field.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { PRODUCT_WORDS } from "#app/words/product-words.ts";
+import { PRODUCT_WORDS } from "#app/words/packing/product-words.ts";
 import { type ProductKindName, productKind } from "#core/packing/product-kinds.ts";
 
 interface ProductFieldsProps {

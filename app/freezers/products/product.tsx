@@ -7,7 +7,7 @@ import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { productName } from "#app/words/product-words.ts";
+import { productName } from "#app/words/packing/product-words.ts";
 import { productKind } from "#core/packing/product-kinds.ts";
 import type { Product } from "#db/pack/product-queries.server.ts";
 import type { Route } from "./+types/product.ts";

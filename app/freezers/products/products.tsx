@@ -3,7 +3,7 @@ import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.t
 import { DataTable } from "#app/ui/data-table.tsx";
 import { ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { PRICE_UNIT_WORDS, productName } from "#app/words/product-words.ts";
+import { PRICE_UNIT_WORDS, productName } from "#app/words/packing/product-words.ts";
 import { productKind } from "#core/packing/product-kinds.ts";
 import type { Route } from "./+types/products.ts";
 

@@ -48,22 +48,7 @@ export function aroundDay(
   const terms = seasonTerms(here, farm, file.season.setting(), localDayOf(here.now(), farm.timeZone));
   const day = file.day(dayId);
   return {
-    places: roomOfPlaces(here)
-      .filter(({ kind }) => kind === "fridge")
-      .map(({ name, capacityCount, canFreeze, taken }) => ({
-        name,
-        capacity: capacityCount,
-        stored: taken,
-        canFreeze,
-      })),
-    others: file
-      .openDays()
-      .filter(({ id }) => id !== dayId)
-      .map((other) => ({
-        day: other.processedOn,
-        birds: birdsOf(other),
-        restDays: restDaysOf(here, other, lotsOfDay(here, other), terms.restDays),
-      })),
+    ...restAround(here, terms.restDays, dayId),
     // A day that is not set yet rests as those of its birds that need it longest.
     restDays: day
       ? restDaysOf(here, day, lotsOfDay(here, day), terms.restDays)
@@ -78,3 +63,27 @@ export function aroundDay(
     weather: forecastDays(here, farm, addDays(processedOn, -BEFORE_DAYS), BEFORE_DAYS + AFTER_DAYS),
   };
 }
+
+/** Refrigerators as they stand, and the other open days whose birds rest. @param saidBySeason days of rest that the season says */
+export const restAround = (
+  here: FarmContext,
+  saidBySeason: number | undefined,
+  dayId: number,
+): Pick<AroundDay, "places" | "others"> => ({
+  places: roomOfPlaces(here)
+    .filter(({ kind }) => kind === "fridge")
+    .map(({ name, capacityCount, canFreeze, taken }) => ({
+      name,
+      capacity: capacityCount,
+      stored: taken,
+      canFreeze,
+    })),
+  others: here.file
+    .openDays()
+    .filter(({ id }) => id !== dayId)
+    .map((other) => ({
+      day: other.processedOn,
+      birds: birdsOf(other),
+      restDays: restDaysOf(here, other, lotsOfDay(here, other), saidBySeason),
+    })),
+});

@@ -1,8 +1,9 @@
 import { lotsToPack } from "#app/server/day/packs-of-day.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import type { LotOfDay } from "#app/server/farm/required.server.ts";
-import { type CutList, type CutPart, cutList, USUAL_SCHEME } from "#core/cutting/cut-list.ts";
+import { type CutList, type CutPart, type CutWork, cutList, USUAL_SCHEME } from "#core/cutting/cut-list.ts";
 import { CUT_MINUTES, HOME_COOK_MINUTES, SEALER } from "#core/cutting/cutting-constants.ts";
+import type { OwnShares } from "#core/cutting/own-shares.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { CutPlan } from "#db/pack/cutting-queries.server.ts";
 
@@ -28,12 +29,27 @@ export interface CuttingOfDay {
   }[];
 }
 
-/** What a day's birds to be cut up should make, lot by lot: each is packed apart. */
-export function cuttingOfDay(here: FarmContext, day: ProcessingDay, lots: readonly LotOfDay[]): CuttingOfDay {
+/**
+ * What a day's birds to be cut up should make, lot by lot: each is packed apart.
+ *
+ * @param own what the farm's own packs say of its cuts; without it the usual shares stand
+ */
+export function cuttingOfDay(
+  here: FarmContext,
+  day: ProcessingDay,
+  lots: readonly LotOfDay[],
+  own: OwnShares = new Map(),
+): CuttingOfDay {
   const saved = here.file.cutting.cutPlan(day.id);
   const plan = saved ?? USUAL_PLAN;
   const scheme = here.file.cutting.schemes().find(({ id }) => id === plan.schemeId)?.parts ?? USUAL_SCHEME;
   const carcasses = here.file.pack.carcasses(day.id);
+  const ours = plan.isHomeCook ? HOME_COOK_MINUTES : CUT_MINUTES[plan.tool];
+  const work: CutWork = {
+    minutesPerBird: { value: ours, provenance: "our-estimate" },
+    sealer: { ...SEALER, packsPerCycle: plan.packsPerCycle },
+    own,
+  };
   return {
     plan,
     entryId: saved?.entryId,
@@ -45,10 +61,7 @@ export function cuttingOfDay(here: FarmContext, day: ProcessingDay, lots: readon
         id: lot.id,
         batchName: lot.batchName,
         cutUp,
-        list: cutList(cutUp, scheme, lot.means, {
-          minutesPerBird: plan.isHomeCook ? HOME_COOK_MINUTES : CUT_MINUTES[plan.tool],
-          sealer: { ...SEALER, packsPerCycle: plan.packsPerCycle },
-        }),
+        list: cutList(cutUp, scheme, lot.means, work),
       };
     }),
   };

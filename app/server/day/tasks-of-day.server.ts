@@ -11,7 +11,7 @@ import { HOUR } from "#core/calendar/milliseconds.ts";
 import { rulesOf } from "#core/day/crew/crew.ts";
 import { comes } from "#core/day/crew/who-can-come.ts";
 import { dayTasks } from "#core/day/tasks/day-tasks.ts";
-import type { DayTask, PartToRest, TaskPerson } from "#core/day/tasks/task-shapes.ts";
+import type { DayTask, LoadUnderWay, PartToRest, TaskPerson } from "#core/day/tasks/task-shapes.ts";
 import { NO_RULES } from "#core/safety/person-rules.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
@@ -39,11 +39,26 @@ export function tasksOfDay(here: FarmContext, farm: Farm, day: ProcessingDay): (
     timeZone: day.timeZone,
     plan: planned.plan,
     rest: partsToRest(here, farm, day),
+    keepsFeet: day.lots.some(({ keepsFeet }) => keepsFeet),
+    loads: loadsUnderWay(here, day.id),
     people: peopleAround(here, day),
     toBook: terms.hiredThing !== "" && !isBooked ? terms.hiredThing : undefined,
     today,
   });
   return tasks.map(taskInWords);
+}
+
+/** What still dries or boils, and when someone looked at it last. */
+function loadsUnderWay({ file }: FarmContext, dayId: number): LoadUnderWay[] {
+  const looked = group(file.byProducts.checks(dayId), ({ byProductId }) => byProductId);
+  return file.byProducts
+    .loads(dayId)
+    .filter(({ endedAt }) => endedAt === undefined)
+    .map(({ id, kind, startedAt }) => ({
+      id,
+      kind,
+      lookedAt: looked.get(id)?.at(-1)?.checkedAt ?? startedAt,
+    }));
 }
 
 /** The parts of the day's rest as far as they make work; those that wait equally long are one. */

@@ -1,12 +1,19 @@
 import { group, sum } from "d3-array";
 import { settlementOf } from "#app/server/day/settlement-of.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
-import { BY_PRODUCT_WORDS } from "#app/words/by-product-words.ts";
-import { productName } from "#app/words/product-words.ts";
+import { BY_PRODUCT_WORDS } from "#app/words/packing/by-product-words.ts";
+import { productName } from "#app/words/packing/product-words.ts";
 import { byProductRow } from "#core/packing/by-products.ts";
 import { type ProductKindName, productKind } from "#core/packing/product-kinds.ts";
-import { type WentKind, type WentRow, type WhereItWent, whereItWent } from "#core/packing/where-it-went.ts";
+import {
+  usedOfLive,
+  type WentKind,
+  type WentRow,
+  type WhereItWent,
+  whereItWent,
+} from "#core/packing/where-it-went.ts";
 import { milligramsFromKilograms } from "#core/quantity/conversion.ts";
+import type { Reckoning } from "#core/reckoning/reckoning.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 import type { Pack } from "#db/pack/pack-row.server.ts";
@@ -17,6 +24,9 @@ export interface WentOfDay extends WhereItWent {
   readonly birds: number;
   /** Each lot was weighed alive; else what was expected of it stands. */
   readonly isLiveMeasured: boolean;
+  /** Of the live weight: meat in packs, and everything that was used. */
+  readonly meatFraction: number;
+  readonly used: Reckoning;
   /** What came of loads that were boiled, dried, ground or rendered. */
   readonly madeMilligrams: number;
   readonly brothMilliliters: number;
@@ -52,15 +62,18 @@ export function wentOfDay(here: FarmContext, farm: Farm, day: ProcessingDay): We
     ...(condemned > 0 ? [{ kind: "condemned" as const, what: "", milligrams: condemned, packs: 0 }] : []),
   ];
   const cutBirds = packs.filter(({ purpose, productId }) => purpose === "cut" && productId === WHOLE_BIRD);
+  const went = whereItWent({
+    liveMilligrams,
+    rows,
+    cutBirdsMilligrams: sum(cutBirds, ({ weightMilligrams }) => weightMilligrams ?? 0),
+  });
+  const isLiveMeasured = lots.every(({ live }) => live.provenance === "measured");
   return {
-    ...whereItWent({
-      liveMilligrams,
-      rows,
-      cutBirdsMilligrams: sum(cutBirds, ({ weightMilligrams }) => weightMilligrams ?? 0),
-    }),
+    ...went,
+    ...usedOfLive(went, liveMilligrams, isLiveMeasured),
     liveMilligrams,
     birds: carcasses.length,
-    isLiveMeasured: lots.every(({ live }) => live.provenance === "measured"),
+    isLiveMeasured,
     madeMilligrams: sum(loads, ({ outMilligrams }) => outMilligrams ?? 0),
     brothMilliliters: sum(loads, ({ milliliters }) => milliliters ?? 0),
   };

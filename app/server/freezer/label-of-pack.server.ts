@@ -1,5 +1,5 @@
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
-import { PRICE_UNIT_WORDS, productName } from "#app/words/product-words.ts";
+import { PRICE_UNIT_WORDS, productName } from "#app/words/packing/product-words.ts";
 import { showFor } from "#app/words/show.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { BRINE_UPTAKE } from "#core/chill/brine.ts";
@@ -29,12 +29,14 @@ export const USUAL_LABEL: LabelSetting = {
   columns: 2,
 };
 
-export const labelSetting = ({ file }: FarmContext): LabelSetting => file.labels.setting() ?? USUAL_LABEL;
+/** How the label of a product looks: its own, else that of all products, else our proposal. */
+export const labelSetting = ({ file }: FarmContext, productId?: number): LabelSetting =>
+  file.labels.setting(productId) ?? USUAL_LABEL;
 
 /** What the label of a pack says, part by part. A part that has no words is left out, and missing if the farm's rule asks for it. */
 export function labelOfPack(here: FarmContext, farm: Farm, pack: Pack): LabelTexts {
   const show = showFor(farm);
-  const setting = labelSetting(here);
+  const setting = labelSetting(here, pack.productId);
   const product = here.file.catalog.products().find(({ id }) => id === pack.productId)!;
   const total = packPrice(pack);
   const isFood = !productKind(product.kind).isForPets;

@@ -1,9 +1,17 @@
 import { roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
-import { freezerAtWork, isFreezing, packToFreeze } from "#app/server/freezer/freezer-at-work.server.ts";
+import {
+  freezerAtWork,
+  freezerSaid,
+  isFreezing,
+  packToFreeze,
+} from "#app/server/freezer/freezer-at-work.server.ts";
 import type { FreezerInPlan, PlannedPack } from "#core/freezing/freeze-plan.ts";
+import type { FreezerSaid } from "#core/freezing/freeze-reckoning.ts";
 import { KILOGRAMS_PER_SPACE } from "#core/freezing/places.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
+
+const SQUARE_CENTIMETERS_PER_METER = 10_000;
 
 /** Packs that lie where nothing freezes them, and are to be frozen: the oldest first. */
 export function packsToFreeze({ file }: FarmContext): PlannedPack[] {
@@ -26,13 +34,18 @@ export function packsToFreeze({ file }: FarmContext): PlannedPack[] {
 export const freezersAtWork = (
   here: FarmContext,
   isOneLayer: boolean,
-): (FreezerInPlan & { name: string })[] =>
+): (FreezerInPlan & { name: string; said: FreezerSaid })[] =>
   roomOfPlaces(here)
     .filter(isFreezing)
     .map((place) => ({
       ...freezerAtWork(place, isOneLayer),
       id: place.id,
       name: place.name,
+      said: freezerSaid(place),
+      layerSquareMeters:
+        isOneLayer && place.shelfSquareCentimeters !== undefined
+          ? place.shelfSquareCentimeters / SQUARE_CENTIMETERS_PER_METER
+          : undefined,
       room: Math.max(0, place.room),
       frozenKilograms: kilogramsFromMilligrams(place.milligrams),
     }));

@@ -1,5 +1,5 @@
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
-import { productName } from "#app/words/product-words.ts";
+import { productName } from "#app/words/packing/product-words.ts";
 import { isPastKeeping } from "#core/packing/keeping.ts";
 import { productKind } from "#core/packing/product-kinds.ts";
 import type { PacksAlike } from "#db/freezer/freezer-queries.server.ts";

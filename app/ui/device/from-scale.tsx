@@ -1,4 +1,5 @@
 import { useEffect, useRef } from "react";
+import { typeInto } from "#app/ui/device/type-into.ts";
 import { useDevices } from "#app/ui/device/use-devices.ts";
 import { Button } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -60,11 +61,4 @@ export function FromScale({ field, devices: loaded, isAutomatic = false }: FromS
           : `${show.bird(last.valueThousandths)}, wait until it is still`}
     </Button>
   );
-}
-
-/** As if it had been typed, so that whatever follows the box hears of it. */
-function typeInto(box: HTMLInputElement, text: string): void {
-  Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")?.set?.call(box, text);
-  box.dispatchEvent(new Event("input", { bubbles: true }));
-  box.focus();
 }

@@ -3,6 +3,7 @@ import { showUnits } from "#app/words/show.ts";
 import { rangeVerdict } from "#core/packing/carcass-range.ts";
 import {
   kilogramsFromMilligrams,
+  METERS_PER_FOOT,
   MILLILITERS_PER_GALLON,
   millicelsiusFromFahrenheit,
 } from "#core/quantity/conversion.ts";
@@ -141,4 +142,20 @@ function gramsOf(text: string, unitSystem: UnitSystem): number | undefined {
   if (readNumber(text) === 0) return 0;
   const reading = readWeight(text, unitSystem, Number.POSITIVE_INFINITY);
   return reading.readable ? Math.round(kilogramsFromMilligrams(reading.weight) * 1000) : undefined;
+}
+
+/** Whole meters above the sea, typed in feet or meters as the farm uses, or with ft or m behind. */
+export function altitude({ unitSystem, ask }: { unitSystem: UnitSystem; ask: string }) {
+  const show = showUnits(unitSystem).altitude;
+  return field((text) => {
+    if (text === "") return { problem: ask };
+    const [, sign, digits, unit] = /^([-−]?)\s*([\d.,]{1,9})\s*(ft|feet|m|meters?)?$/i.exec(text) ?? [];
+    const size = digits === undefined ? undefined : readNumber(digits);
+    if (size === undefined) return { problem: `Enter a height, such as ${show(310)}` };
+    const isFeet = unit ? unit.toLowerCase().startsWith("f") : unitSystem === "us";
+    const meters = Math.round((sign ? -size : size) * (isFeet ? METERS_PER_FOOT : 1));
+    return meters < -500 || meters > 6000
+      ? { problem: `Enter a height between ${show(-500)} and ${show(6000)}` }
+      : { value: meters };
+  });
 }

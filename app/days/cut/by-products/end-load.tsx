@@ -9,7 +9,7 @@ import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
 import { Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { BY_PRODUCT_WORDS } from "#app/words/by-product-words.ts";
+import { BY_PRODUCT_WORDS } from "#app/words/packing/by-product-words.ts";
 import { byProductRow } from "#core/packing/by-products.ts";
 import type { ByProduct } from "#db/pack/by-product-queries.server.ts";
 import type { Route } from "./+types/end-load.ts";

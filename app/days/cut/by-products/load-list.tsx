@@ -1,13 +1,14 @@
 import { Form } from "react-router";
+import { Figure } from "#app/ui/figure.tsx";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { Button, ButtonLink, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { BY_PRODUCT_WORDS } from "#app/words/by-product-words.ts";
-import { plural, type Show } from "#app/words/show.ts";
+import { BY_PRODUCT_WORDS } from "#app/words/packing/by-product-words.ts";
+import { plural } from "#app/words/show.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
-import { dryYield, WATER_AFTER, WATER_BEFORE } from "#core/carcass-yield/dry-yield.ts";
+import { dryWeight } from "#core/carcass-yield/dry-yield.ts";
 import { byProductRow } from "#core/packing/by-products.ts";
-import { kilogramsFromMilligrams, milligramsFromKilograms } from "#core/quantity/conversion.ts";
+import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import type { Route } from "./+types/by-products.ts";
 
 type Loaded = Route.ComponentProps["loaderData"];
@@ -39,10 +40,8 @@ export function LoadList(loaded: Loaded) {
 function OneLoad({ load, day, checks, entryId, now }: Loaded & { load: Load }) {
   const show = useShow();
   const { name, caution, comesOut } = BY_PRODUCT_WORDS[load.kind];
-  const back = `/days/${day.id}/cut/by-products`;
-  const { hasOut } = byProductRow(load.kind);
+  const { hasOut, dries } = byProductRow(load.kind);
   const isOpen = hasOut && load.endedAt === undefined;
-  const own = checks.filter(({ byProductId }) => byProductId === load.id);
   return (
     <>
       <p className="flex flex-wrap justify-between gap-x-4">
@@ -58,9 +57,31 @@ function OneLoad({ load, day, checks, entryId, now }: Loaded & { load: Load }) {
         {load.endedAt === undefined
           ? isOpen && `, ${show.minutes((now - load.startedAt) / MINUTE)} so far`
           : `, out after ${show.minutes((load.endedAt - load.startedAt) / MINUTE)}`}
-        {load.note && `; ${load.note}`}. {isOpen && expectedInWords(load, show)}
+        {load.note && `; ${load.note}`}.
       </p>
+      {isOpen && dries !== undefined && (
+        <Figure
+          size="small"
+          label="Dry when it weighs about"
+          reckoning={dryWeight(kilogramsFromMilligrams(load.inMilligrams), dries)}
+        />
+      )}
       {isOpen && caution && <p className="text-sm">{caution}.</p>}
+      <ChecksAndRest {...{ load, day, checks, entryId, isOpen }} />
+    </>
+  );
+}
+
+type ChecksProps = Pick<Loaded, "day" | "checks" | "entryId"> & { load: Load; isOpen: boolean };
+
+/** What was found on the way, and what can be done with the load now. */
+function ChecksAndRest({ load, day, checks, entryId, isOpen }: ChecksProps) {
+  const show = useShow();
+  const back = `/days/${day.id}/cut/by-products`;
+  const { name } = BY_PRODUCT_WORDS[load.kind];
+  const own = checks.filter(({ byProductId }) => byProductId === load.id);
+  return (
+    <>
       {own.map((check) => (
         <div key={check.entryId} className="flex items-baseline gap-2 text-sm text-soft">
           {show.dayTime(check.checkedAt)}: {check.note}
@@ -94,12 +115,4 @@ function OneLoad({ load, day, checks, entryId, now }: Loaded & { load: Load }) {
       </div>
     </>
   );
-}
-
-/** What a drying load will weigh when it is done. */
-function expectedInWords({ kind, inMilligrams }: Load, show: Show): string {
-  const { dries } = byProductRow(kind);
-  if (dries === undefined) return "";
-  const { dryKilograms } = dryYield(kilogramsFromMilligrams(inMilligrams), WATER_BEFORE[dries], WATER_AFTER);
-  return `Dry when it weighs about ${show.bird(milligramsFromKilograms(dryKilograms))}.`;
 }

@@ -2,7 +2,7 @@ import { scaleLinear } from "d3-scale";
 import { useId } from "react";
 import { labelPlaces } from "#app/days/cut/went/label-places.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import { WENT_WORDS } from "#app/words/by-product-words.ts";
+import { WENT_WORDS } from "#app/words/packing/by-product-words.ts";
 import { plural } from "#app/words/show.ts";
 import type { WentKind, WentRow } from "#core/packing/where-it-went.ts";
 

@@ -5,12 +5,12 @@ import { wentOfDay } from "#app/server/day/went-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { DataTable } from "#app/ui/data-table.tsx";
+import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, EmptyPlace, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { WENT_WORDS } from "#app/words/by-product-words.ts";
 import { batchesInWords } from "#app/words/lot-words.ts";
+import { WENT_WORDS } from "#app/words/packing/by-product-words.ts";
 import { plural, type Show } from "#app/words/show.ts";
-import type { WentKind } from "#core/packing/where-it-went.ts";
 import type { Route } from "./+types/went.ts";
 
 export const meta = () => [{ title: "Where it went · Pale Morning" }];
@@ -44,6 +44,7 @@ export default function Went({ loaderData: { day, line, went } }: Route.Componen
           <div className="grid items-start gap-5 lg:grid-cols-2">
             <Sheet heading={show.isUs ? "Where each pound went" : "Where each kilogram went"}>
               <p className="py-2 text-lg">{sentenceOf(went, show)}</p>
+              <Figure size="small" label="Share of the live weight used" reckoning={went.used} />
               <WentChart
                 rows={went.rows.filter(({ milligrams }) => milligrams > 0)}
                 sentence={sentenceOf(went, show)}
@@ -67,22 +68,16 @@ export default function Went({ loaderData: { day, line, went } }: Route.Componen
   );
 }
 
-const IN_PACKS: ReadonlySet<WentKind> = new Set(["whole", "cut", "minced"]);
-const BESIDE: ReadonlySet<WentKind> = new Set(["giblets", "feet", "boiled", "dried", "rendered", "pets"]);
-
 function sentenceOf(
-  { rows, liveMilligrams }: NonNullable<Route.ComponentProps["loaderData"]["went"]>,
+  { meatFraction, used }: NonNullable<Route.ComponentProps["loaderData"]["went"]>,
   show: Show,
 ): string {
-  const of = (kinds: ReadonlySet<WentKind>) =>
-    rows.reduce((sum, { kind, milligrams }) => (kinds.has(kind) ? sum + milligrams : sum), 0);
-  const share = (milligrams: number) => show.decimal((100 * milligrams) / liveMilligrams, 0);
-  const meat = of(IN_PACKS);
-  const all = meat + of(BESIDE);
+  const share = (fraction: number) => show.decimal(100 * fraction, 0);
   const unit = show.isUs ? "pounds" : "kilograms";
-  return all > meat
-    ? `${share(meat)} of every 100 ${unit} alive went into packs of meat; with giblets, feet, broth, and what dries, ${share(all)} were used.`
-    : `${share(meat)} of every 100 ${unit} alive went into packs of meat.`;
+  const meat = `${share(meatFraction)} of every 100 ${unit} alive went into packs of meat`;
+  return used.value > meatFraction
+    ? `${meat}; with giblets, feet, broth, and what dries, ${share(used.value)} were used.`
+    : `${meat}.`;
 }
 
 function WentTable({ went }: { went: NonNullable<Route.ComponentProps["loaderData"]["went"]> }) {

@@ -14,10 +14,11 @@ import { labelOfPack, labelSetting } from "#app/server/freezer/label-of-pack.ser
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { Button, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { productName } from "#app/words/product-words.ts";
+import { productName } from "#app/words/packing/product-words.ts";
 import { showFor } from "#app/words/show.ts";
 import { missingParts } from "#core/label/label-parts.ts";
 import { packCode } from "#core/label/pack-code.ts";
+import { priceReckoning } from "#core/label/pack-price.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 import type { Pack, PackVersion } from "#db/pack/pack-row.server.ts";
 import { codePicture } from "#workers/labels/code-picture.ts";
@@ -47,12 +48,13 @@ export function loader({ context, params }: Route.LoaderArgs) {
 /** The pack's label as it would be printed now, and those that were printed; undefined for a bird that gets none. */
 function labelToShow(here: FarmContext, farm: Farm, pack: Pack) {
   if (pack.purpose === "condemned" || pack.purpose === "cut") return undefined;
-  const setting = labelSetting(here);
+  const setting = labelSetting(here, pack.productId);
   const texts = labelOfPack(here, farm, pack);
   return {
     setting,
     texts,
     code: codePicture(setting.codeKind, texts.code!),
+    price: priceReckoning(pack),
     missing: missingParts(setting.required, texts),
     prints: here.file.labels.prints(pack.id),
     hasPrinter: printerAddress(here) !== undefined,
@@ -89,7 +91,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
     const { farm, lots } = requireDay(here, params.dayId);
     const sent = await submitted(here, request, packForm(farm.unitSystem));
     if (!sent.ok) return sent;
-    const { lotId, ...bird } = sent.value;
+    const { lotId, printsLabel: _printsLabel, ...bird } = sent.value;
     return { ...sent, facts: { ...factsLeft(pack), ...bird, lotId: lotId ?? lots[0]!.id } };
   }
 

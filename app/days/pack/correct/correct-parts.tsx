@@ -2,7 +2,7 @@ import { partsForm } from "#app/days/pack/parts/parts-form.ts";
 import { SeldomChanged } from "#app/days/pack/parts/seldom-changed.tsx";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
 import { TextField, TickField } from "#app/ui/field.tsx";
-import { PRODUCT_WORDS } from "#app/words/product-words.ts";
+import { PRODUCT_WORDS } from "#app/words/packing/product-words.ts";
 import type { Route } from "./+types/correct-pack.ts";
 
 type CorrectPartsProps = Route.ComponentProps["loaderData"] & { refusal: Refusal | undefined };
@@ -39,7 +39,7 @@ export function CorrectParts(props: CorrectPartsProps) {
             <input type="hidden" name={fields.pieces.name} value="0" />
           )}
           {fields.isSure.errors && <TickField field={fields.isSure} label="It is right" />}
-          <SeldomChanged {...props} fields={fields} />
+          <SeldomChanged hasPrinter={false} {...props} fields={fields} />
         </>
       )}
     </FarmForm>

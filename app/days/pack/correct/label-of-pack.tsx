@@ -1,10 +1,11 @@
 import { Form, Link } from "react-router";
+import { Figure } from "#app/ui/figure.tsx";
 import { LabelPicture } from "#app/ui/label/label-picture.tsx";
 import { PrintLabels } from "#app/ui/label/print-labels.tsx";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { MISSING_WORDS } from "#app/words/label-words.ts";
+import { MISSING_WORDS } from "#app/words/packing/label-words.ts";
 import type { Route } from "./+types/correct-pack.ts";
 
 /** The pack's label, what it lacks, and every label of it that was printed: an old one says what it said. */
@@ -16,6 +17,7 @@ export function LabelOfPack({ label, pack, day, entryId }: Route.ComponentProps[
       <div className="overflow-x-auto py-2">
         <LabelPicture template={label.setting} texts={label.texts} code={label.code} />
       </div>
+      {label.price && <Figure size="small" label="Price on the label" reckoning={label.price} />}
       {label.missing.length > 0 ? (
         <p className="pb-2 font-semibold text-barn">
           Missing for your rule: {label.missing.map((part) => MISSING_WORDS[part]).join("; ")}.{" "}

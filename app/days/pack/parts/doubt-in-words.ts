@@ -1,4 +1,4 @@
-import { PRODUCT_WORDS } from "#app/words/product-words.ts";
+import { PRODUCT_WORDS } from "#app/words/packing/product-words.ts";
 import { plural, type Show } from "#app/words/show.ts";
 import type { PackDoubt } from "#core/packing/pack-check.ts";
 import type { ProductKindName } from "#core/packing/product-kinds.ts";

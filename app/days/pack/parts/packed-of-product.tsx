@@ -4,7 +4,7 @@ import { type Column, DataTable } from "#app/ui/data-table.tsx";
 import { PrintLabels } from "#app/ui/label/print-labels.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { piecesInWords, productName } from "#app/words/product-words.ts";
+import { piecesInWords, productName } from "#app/words/packing/product-words.ts";
 import { plural, type Show } from "#app/words/show.ts";
 import { packCode } from "#core/label/pack-code.ts";
 import type { Pack } from "#db/pack/pack-row.server.ts";

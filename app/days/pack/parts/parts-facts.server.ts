@@ -27,7 +27,15 @@ type Facts =
 export function factsOf(
   here: FarmContext,
   { product, lots }: { product: Product; lots: readonly LotOfDay[] },
-  { amount, isByVolume, containerId, isSure: _isSure, lotId, ...entered }: PartsEntered,
+  {
+    amount,
+    isByVolume,
+    containerId,
+    isSure: _isSure,
+    printsLabel: _printsLabel,
+    lotId,
+    ...entered
+  }: PartsEntered,
 ): Facts {
   const container =
     containerId === undefined

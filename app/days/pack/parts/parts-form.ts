@@ -41,6 +41,7 @@ export const partsForm = (unitSystem: UnitSystem, isByVolume: boolean) =>
       placeId: id,
       packedBy: id,
       isSure: tick,
+      printsLabel: tick,
     })
     .transform(({ amount: asTyped, ...pack }, context) => {
       const read = amountOf(unitSystem, isByVolume).safeParse(asTyped);

@@ -3,7 +3,7 @@ import type { partsForm } from "#app/days/pack/parts/parts-form.ts";
 import { placeOptions } from "#app/days/pack/place-options.ts";
 import type { PlaceWithRoom } from "#app/server/day/room-of-places.server.ts";
 import type { Fields } from "#app/ui/farm-form.tsx";
-import { ChoiceField, SelectField } from "#app/ui/field.tsx";
+import { ChoiceField, SelectField, TickField } from "#app/ui/field.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { Container } from "#db/pack/product-queries.server.ts";
 
@@ -19,10 +19,11 @@ interface SeldomChangedProps {
   containers: readonly Container[];
   places: readonly PlaceWithRoom[];
   people: readonly { readonly id: number; readonly name: string }[];
+  hasPrinter: boolean;
 }
 
 /** What stays from pack to pack until it is changed. */
-export function SeldomChanged({ fields, lots, containers, places, people }: SeldomChangedProps) {
+export function SeldomChanged({ fields, lots, containers, places, people, hasPrinter }: SeldomChangedProps) {
   const show = useShow();
   return (
     <div className="grid gap-4 sm:grid-cols-2">
@@ -68,6 +69,7 @@ export function SeldomChanged({ fields, lots, containers, places, people }: Seld
       <div className="sm:col-span-2">
         <ChoiceField field={fields.purpose} label="Use" options={USES} />
       </div>
+      {hasPrinter && <TickField field={fields.printsLabel} label="Print its label when it is saved" />}
     </div>
   );
 }

@@ -7,7 +7,7 @@ import { FarmForm, type Fields, type Refusal } from "#app/ui/farm-form.tsx";
 import { TextField, TickField } from "#app/ui/field.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { PRODUCT_WORDS, piecesInWords, productName } from "#app/words/product-words.ts";
+import { PRODUCT_WORDS, piecesInWords, productName } from "#app/words/packing/product-words.ts";
 import { packCode } from "#core/label/pack-code.ts";
 import { packPrice } from "#core/label/pack-price.ts";
 import { productKind } from "#core/packing/product-kinds.ts";
@@ -26,6 +26,7 @@ export function WeighParts(loaded: Loaded & { refusal: Refusal | undefined }) {
   const [read, setRead] = useState<Read>();
   return (
     <Sheet
+      className="for-gloves"
       heading={`Next pack: ${productName(product)}`}
       beside={last ? lastInWords(last, loaded, show) : "first pack"}
     >
@@ -82,7 +83,7 @@ function leftInWords(
   return left === undefined || left <= 0 ? `none left${of}` : `${piecesInWords(kind, left)} left${of}`;
 }
 
-function defaultsOf({ product, lots, places, containers }: Loaded, last: Pack | undefined) {
+function defaultsOf({ product, lots, places, containers, printsLabel }: Loaded, last: Pack | undefined) {
   const { pack, isForPets } = productKind(product.kind);
   const usual = product.piecesPerPack ?? ("pieces" in pack ? pack.pieces : 0);
   const lot = lots.find(({ left }) => left === undefined || left > 0) ?? lots[0];
@@ -100,6 +101,7 @@ function defaultsOf({ product, lots, places, containers }: Loaded, last: Pack | 
           : "sale",
     placeId: String(last?.placeId ?? places.find(({ room }) => room > 0)?.id ?? ""),
     packedBy: String(last?.packedBy ?? ""),
+    printsLabel: printsLabel ? "on" : undefined,
     containerId: String(
       containers.find(({ tareMilligrams }) => tareMilligrams === last?.tareMilligrams)?.id ?? "",
     ),
@@ -141,7 +143,13 @@ function AmountFields({ fields, read, ...loaded }: AmountFieldsProps) {
   return (
     <>
       <p aria-live="polite" className="whitespace-nowrap font-display text-5xl leading-none xl:text-hero">
-        {read ? amountInWords(netOf(read, loaded), isByVolume, show) : <span className="text-rule">–</span>}
+        {read ? (
+          amountInWords(netOf(read, loaded), isByVolume, show)
+        ) : (
+          <span className="text-xl text-soft">
+            {isByVolume ? "Fill the next one" : "Put a pack on the scale"}
+          </span>
+        )}
         {price !== undefined && <span className="pl-6 text-3xl text-soft">{show.money(price)}</span>}
       </p>
       <TextField

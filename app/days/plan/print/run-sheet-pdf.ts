@@ -1,10 +1,10 @@
 import { stationPages } from "#app/days/plan/line/station-words.ts";
-import { writeRunSheet } from "#app/days/plan/print/write-run-sheet.server.ts";
 import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
 import { planOf } from "#app/server/day/plan-of-day.server.ts";
 import { tasksOfDay } from "#app/server/day/tasks-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
+import { workPool } from "#app/server/work-pool.server.ts";
 import { lotsInWords } from "#app/words/lot-words.ts";
 import { plural, showFor } from "#app/words/show.ts";
 import { SUPPLY_WORDS, supplyAmount } from "#app/words/supply-words.ts";
@@ -18,7 +18,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
   const show = showFor(farm);
   const planned = planOf(here, farm, day);
   const use = plannedUse(planned, farm.scalderHeat);
-  const pdf = await writeRunSheet({
+  const pdf = await workPool().run("run-sheet", {
     paper: show.paper,
     madeAt: here.now(),
     title: `${farm.name}, ${show.longDay(day.processedOn)}`,
@@ -37,7 +37,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
     })),
     stations: stationPages(planned, show),
   });
-  return new Response(pdf, {
+  return new Response(new Uint8Array(pdf), {
     headers: {
       "Content-Type": "application/pdf",
       "Content-Disposition": `attachment; filename="run-sheet-${day.processedOn}.pdf"`,

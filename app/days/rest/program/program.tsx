@@ -9,7 +9,7 @@ import { FarmForm, type Fields } from "#app/ui/farm-form.tsx";
 import { ChoiceField, SelectField, TextField } from "#app/ui/field.tsx";
 import { Page, Sheet } from "#app/ui/sheet.tsx";
 import { batchesInWords } from "#app/words/lot-words.ts";
-import { COVER_OPTIONS, REST_METHOD_OPTIONS } from "#app/words/rest-words.ts";
+import { COVER_OPTIONS, REST_METHOD_OPTIONS } from "#app/words/packing/rest-words.ts";
 import { plural } from "#app/words/show.ts";
 import type { Route } from "./+types/program.ts";
 

@@ -1,4 +1,6 @@
+import type { Show } from "#app/words/show.ts";
 import type { ByProductKind } from "#core/packing/by-products.ts";
+import type { CanningVerdict } from "#core/packing/canning.ts";
 import type { WentKind } from "#core/packing/where-it-went.ts";
 
 interface ByProductWords {
@@ -58,3 +60,17 @@ export const WENT_WORDS: Readonly<Record<WentKind, string>> = {
   compost: "Compost",
   "not-weighed": "Not weighed: blood, feathers, heads and guts, water",
 };
+
+/** What a process asks of the canner here, or why nothing may be canned by it. */
+export function canningInWords(
+  verdict: CanningVerdict,
+  minutes: number,
+  altitudeMeters: number | undefined,
+  show: Show,
+): string {
+  if (verdict.may)
+    return `${show.pressure(verdict.pascals)} for ${minutes} min at your ${show.altitude(altitudeMeters!)}`;
+  return verdict.why === "altitude-unknown"
+    ? "Set your altitude first; until then refrigerate or freeze."
+    : `It doesn't cover your ${show.altitude(altitudeMeters!)}: refrigerate or freeze.`;
+}

@@ -1,8 +1,15 @@
-import { createRequire } from "node:module";
-import PDFDocument from "pdfkit";
-import type { StationPage } from "#app/days/plan/line/station-words.ts";
+import { beginPdf, type Pdf } from "#workers/pdf/begin-pdf.ts";
 
-interface RunSheet {
+/** A page to be taped where the work is. */
+interface StationPage {
+  readonly heading: string;
+  readonly people: readonly { readonly name: string; readonly isFirst: boolean }[];
+  readonly lines: readonly string[];
+  readonly foot: string;
+}
+
+/** A day's run sheet, all in words. */
+export interface RunSheet {
   readonly paper: "LETTER" | "A4";
   readonly madeAt: number;
   readonly title: string;
@@ -16,37 +23,15 @@ const MARGIN = 48;
 const GAP = 10;
 const BOX = 12;
 
-const { resolve } = createRequire(import.meta.url);
-const FONTS = {
-  display: "@fontsource/besley/files/besley-latin-600-normal.woff",
-  text: "@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff",
-  strong: "@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-600-normal.woff",
-  mono: "@fontsource/atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-600-normal.woff",
-} as const;
-
 /** Writes the pages in black, to be read from a step away: tasks to tick, what to have ready, a page a station. */
-export async function writeRunSheet(sheet: RunSheet): Promise<Uint8Array<ArrayBuffer>> {
-  const pdf = new PDFDocument({
-    size: sheet.paper,
-    margin: MARGIN,
-    info: { Title: sheet.title, Creator: "Pale Morning", CreationDate: new Date(sheet.madeAt) },
-  });
-  const chunks: Uint8Array[] = [];
-  pdf.on("data", (chunk: Uint8Array) => chunks.push(chunk));
-  const done = new Promise<void>((finish, fail) => {
-    pdf.on("end", finish);
-    pdf.on("error", fail);
-  });
-  for (const [name, file] of Object.entries(FONTS)) pdf.registerFont(name, resolve(file));
+export function runSheet(sheet: RunSheet): Promise<Uint8Array> {
+  const { pdf, end } = beginPdf({ ...sheet, margin: MARGIN });
+  pdf.addPage();
   tasksPage(pdf, sheet);
   needsPage(pdf, sheet);
   for (const station of sheet.stations) stationPage(pdf, sheet, station);
-  pdf.end();
-  await done;
-  return new Uint8Array(Buffer.concat(chunks));
+  return end();
 }
-
-type Pdf = InstanceType<typeof PDFDocument>;
 
 const width = (pdf: Pdf) => pdf.page.width - 2 * MARGIN;
 const bottom = (pdf: Pdf) => pdf.page.height - MARGIN;

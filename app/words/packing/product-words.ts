@@ -1,6 +1,7 @@
 import { plural } from "#app/words/show.ts";
 import type { PriceUnit } from "#core/label/pack-price.ts";
 import type { ProductKindName } from "#core/packing/product-kinds.ts";
+import type { RedoCause } from "#core/packing/redo.ts";
 
 interface ProductWords {
   /** As on a list, and on a label where the farm says nothing else. */
@@ -67,3 +68,13 @@ export function piecesInWords(kind: ProductKindName, pieces: number): string | u
   const { piece } = PRODUCT_WORDS[kind];
   return piece && pieces > 0 ? plural(pieces, ...piece) : undefined;
 }
+
+/** Why a pack is done again, and what helps. */
+export const REDO_WORDS: Readonly<Record<RedoCause, { readonly tap: string; readonly remedy: string }>> = {
+  bone: { tap: "Bone through the bag", remedy: "Tuck the legs, pad the points, or use a thicker bag." },
+  seal: { tap: "Seal leaks", remedy: "Wipe the bag's mouth dry; seal longer." },
+  tie: { tap: "Tie leaks", remedy: "Twist tighter, and tie twice." },
+  burst: { tap: "Burst in the dip", remedy: "Vent it with the tube; a size larger; cooler water." },
+  label: { tap: "Label came off", remedy: "Dry the bag before the label goes on." },
+  other: { tap: "Something else", remedy: "" },
+};

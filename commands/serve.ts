@@ -6,11 +6,24 @@ import compression from "compression";
 import express from "express";
 import { pino } from "pino";
 import { gate } from "#app/server/gate.server.ts";
+import { NONCE_HEADER, pageHeaders } from "#app/server/page-headers.server.ts";
+import { troublePage } from "#app/server/trouble-page.tsx";
+import { troubleInWords } from "#app/words/file-words.ts";
+import { shellShow } from "#commands/file/file-command.ts";
+import { watchEventLoop } from "#commands/watch-event-loop.ts";
+import type { FileTrouble } from "#core/file/file-life.ts";
+import { backupsIn, writeBackup } from "#db/life/backup-archive.server.ts";
+import { backupFolder } from "#db/life/backup-folder.server.ts";
+import { fileTrouble, isOlder, troubleOfError } from "#db/life/file-trouble.server.ts";
+import { markServed } from "#db/life/served-by.server.ts";
+import { openFile } from "#db/open-file.server.ts";
+import { WorkPool } from "#workers/pool/client.ts";
 
 /**
  * Serves the built application.
  *
- * PORT (5280), HOST (127.0.0.1), PALE_MORNING_DATA (the data file) and PALE_MORNING_LOG (info) come from the environment.
+ * PORT (5280), HOST (127.0.0.1), PALE_MORNING_DATA (the data file), PALE_MORNING_BACKUPS (the folder of its archives) and
+ * PALE_MORNING_LOG (info) come from the environment.
  */
 const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 const log = pino({ level: process.env.PALE_MORNING_LOG ?? "info", base: null });
@@ -23,9 +36,29 @@ if (!existsSync(build)) {
   process.exit(1);
 }
 
+const data = process.env.PALE_MORNING_DATA;
+if (!data) {
+  log.fatal("PALE_MORNING_DATA must name the data file");
+  process.exit(1);
+}
+const archives = backupFolder(data, process.env);
+const show = shellShow();
+let trouble: FileTrouble | undefined = await readied(data);
+if (trouble) await tell(trouble);
+
 const app = express();
 app.disable("x-powered-by");
+app.use(pageHeaders);
 app.use(gate());
+app.use(async (request, response, next) => {
+  if (!trouble) return next();
+  const [last] = await backupsIn(archives).catch(() => []);
+  response
+    .status(503)
+    .type("html")
+    .set("Cache-Control", "no-store")
+    .send(troublePage(troubleInWords(trouble, last, show), String(request.headers[NONCE_HEADER])));
+});
 app.use(compression());
 app.use(
   "/assets",
@@ -50,8 +83,65 @@ const server = app.listen(port, host, (error?: Error) => {
     log.fatal({ err: error }, "could not listen");
     process.exit(1);
   }
-  log.info({ url: `http://${host}:${port}`, data: process.env.PALE_MORNING_DATA }, "serving");
+  void ready();
 });
+
+/** The first page is asked for by the server itself, so that no one waits for what a start has to load; then the file is read through. */
+async function ready(): Promise<void> {
+  const self = host === "0.0.0.0" || host === "::" ? "127.0.0.1" : host.includes(":") ? `[${host}]` : host;
+  if (!trouble) {
+    await fetch(`http://${self}:${port}/`).catch((error) =>
+      log.error({ err: error }, "the first page failed"),
+    );
+    markServed(data!);
+  }
+  log.info(
+    { url: `http://${host}:${port}`, data },
+    trouble ? "serving one page that says what to do" : "ready",
+  );
+  watchEventLoop(log);
+  if (!trouble) await checkAll(data!);
+}
+
+/** Looks at the data file before it is served, and packs it before it is brought up to date. */
+async function readied(path: string): Promise<FileTrouble | undefined> {
+  const found = fileTrouble(path);
+  if (found) return found;
+  try {
+    if (isOlder(path)) {
+      const { name } = await writeBackup(path, archives, { madeAt: Date.now(), reason: "before-update" });
+      log.info({ name }, "backed up before the update");
+    }
+    openFile(path).close();
+    return undefined;
+  } catch (error) {
+    log.error({ err: error }, "the data file could not be opened");
+    return { kind: troubleOfError(error), path };
+  }
+}
+
+/** Says on the shell what the page says. */
+async function tell(found: FileTrouble): Promise<void> {
+  const [last] = await backupsIn(archives).catch(() => []);
+  const { what, help, restore } = troubleInWords(found, last, show);
+  log.fatal({ file: found.path, trouble: found.kind }, [what, help, restore].filter(Boolean).join(" "));
+}
+
+/** Reads all of the file in a thread of its own once pages are answered; what is damaged ends the answers. */
+async function checkAll(path: string): Promise<void> {
+  const pool = new WorkPool({ root, threads: 1, mostMilliseconds: 600_000 });
+  try {
+    const damage = await pool.run("check-file", path);
+    if (damage.length === 0) return log.info("the whole data file was checked, and no damage was found");
+    log.fatal({ damage: damage.slice(0, 5) }, "the data file is damaged");
+    trouble = { kind: "broken", path };
+    await tell(trouble);
+  } catch (error) {
+    log.error({ err: error }, "the data file could not be checked");
+  } finally {
+    await pool.close();
+  }
+}
 
 let isStopping = false;
 

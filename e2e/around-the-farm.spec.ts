@@ -84,7 +84,7 @@ test("a bird leaves the freezer and comes back when that was a mistake", async (
   const before = (await chest.getByText(/spaces filled, room for \d+ more/).textContent()) ?? "";
   await walk.follow("Open Barn chest");
   await page.getByRole("checkbox").first().check();
-  await walk.press("eaten");
+  await walk.save("eaten");
   await page.goto(`${farm.url}/freezers`);
   await expect(chest.getByText(before, { exact: true })).toHaveCount(0);
   const lately = page.getByRole("region", { name: "Recently taken out" });

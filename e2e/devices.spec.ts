@@ -1,21 +1,10 @@
-import { type ChildProcess, spawn } from "node:child_process";
 import { readingText } from "#devices/attached/reading-line.ts";
-import { expect, freePort, test } from "./farm-server.ts";
+import { expect, test } from "./farm-server.ts";
 import { FarmWalk } from "./farm-walk.ts";
 import { screenFaults } from "./screen-faults.ts";
+import { startDevice } from "./stand-ins.ts";
 
 test.use({ isDemo: true, clock: "2026-09-19T11:00:00Z" });
-
-/** Starts a stand-in, as npm run devices does, on a port of its own. */
-async function startDevice(
-  name: string,
-  words: readonly string[] = [],
-): Promise<{ port: number; child: ChildProcess }> {
-  const port = await freePort();
-  const program = ["--import", "tsx", `devices/${name}/simulate.ts`, "--port", String(port), ...words];
-  const child = spawn(process.execPath, program, { stdio: ["pipe", "inherit", "inherit"] });
-  return { port, child };
-}
 
 test("a probe is attached, its water moves the countdown of a dip, and its unplugging is seen within ten seconds", async ({
   page,

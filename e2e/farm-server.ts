@@ -8,6 +8,8 @@ import { test as base, expect } from "@playwright/test";
 /** A served farm with its own data file and clock. */
 export interface FarmServer {
   readonly url: string;
+  /** Path of its data file. */
+  readonly data: string;
   /** Ends the process at once, as a power cut would. */
   kill(): Promise<void>;
   /** Asks the process to end, and answers with its exit code. */
@@ -36,6 +38,7 @@ export const test = base.extend<FarmOptions & { farm: FarmServer }>({
     let child = await serve();
     await use({
       url,
+      data,
       kill: () => ended(child, "SIGKILL").then(() => undefined),
       stop: () => ended(child, "SIGTERM"),
       restart: async () => {

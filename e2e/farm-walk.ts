@@ -21,6 +21,13 @@ export class FarmWalk {
     await this.page.getByRole("button", { name, exact: true }).click();
   }
 
+  /** Presses a button and waits until what it sends is answered, so that the page may be left. */
+  async save(name: string): Promise<void> {
+    const answered = this.page.waitForResponse((response) => response.request().method() === "POST");
+    await this.press(name);
+    await answered;
+  }
+
   async follow(name: string): Promise<void> {
     await this.leave(this.page.getByRole("link", { name, exact: true }).first());
   }

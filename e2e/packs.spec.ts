@@ -1,6 +1,7 @@
 import type { Page } from "@playwright/test";
 import { expect, type FarmServer, test } from "./farm-server.ts";
 import { FarmWalk } from "./farm-walk.ts";
+import { numbers, tapThirtyBirds } from "./thirty-birds.ts";
 
 test.use({ isDemo: true, clock: "2026-09-21T14:00:00Z" });
 
@@ -29,10 +30,7 @@ async function weighBirds(
   }
 }
 
-const numbers = (from: number, to: number) =>
-  Array.from({ length: to - from + 1 }, (_, index) => from + index);
-
-test("thirty birds become whole packs, cuts by fixed counts, giblets and picked frames, and every pound is accounted for", async ({
+test("a pack is weighed in its bowl, a slip is asked about, a correction is undone, and no more leaves the pot than went in", async ({
   page,
   farm,
 }) => {
@@ -45,6 +43,10 @@ test("thirty birds become whole packs, cuts by fixed counts, giblets and picked 
   // 12 birds: 24 breasts are 12 packs of 2, 24 wings 2 packs of 12, 12 backs 3 packs of 4: 12 + 12 + 2 + 3 = 29 packs.
   await expect(page.getByText("about 29 packs")).toBeVisible();
   await expect(page.getByRole("row", { name: /Breasts, bone in/ })).toContainText("0 of 24");
+  // What leg quarters weigh is known from the farm's own days, and says from how many birds.
+  await page.getByText("What each cut should weigh").click();
+  await walk.figure("Leg quarters").click();
+  await expect(page.getByRole("row", { name: /^your own birds cut up before/ }).first()).toBeVisible();
   await walk.follow("Wings");
 
   // A pack of 12 wings at 2 lb 8 oz in a bowl of 8 oz holds 2 lb.
@@ -98,18 +100,6 @@ test("thirty birds become whole packs, cuts by fixed counts, giblets and picked 
   await walk.fill({ "Weight, picked meat": "1 12", "Of that, the bowl": "1 lb", Broth: "3 qt" });
   await walk.press("Save");
   await expect(page.getByText("4 lb → 0.8 lb picked meat, 3 qt of broth")).toBeVisible();
-
-  // 72 lb whole; 4 lb wings and 1.5 lb breasts in packs; 4 lb boiled; of the 48 lb cut, 48 - 5.5 - 4 = 38.5 lb in no pack yet.
-  await walk.follow("Where it went");
-  const table = page.getByRole("table", { name: "Where the weight of the live birds went" });
-  await expect(table.getByRole("row", { name: /Whole chicken, 18 packs/ })).toContainText("72 lb");
-  await expect(table.getByRole("row", { name: /Wings, 2 packs/ })).toContainText("4 lb");
-  await expect(table.getByRole("row", { name: /Frames, backs, and necks/ })).toContainText("4 lb");
-  await expect(table.getByRole("row", { name: /Cut birds, not in a pack/ })).toContainText("38.5 lb");
-  const shares = await table
-    .getByRole("row")
-    .evaluateAll((rows) => rows.slice(1, -1).map((row) => Number(row.lastElementChild?.textContent ?? "0")));
-  expect(shares.reduce((sum, share) => sum + share, 0)).toBeCloseTo(100, 0);
 });
 
 test("packs are moved and taken out many at once, found by code and words, and a full freezer is not removed", async ({
@@ -135,8 +125,8 @@ test("packs are moved and taken out many at once, found by code and words, and a
   await page.getByRole("searchbox", { name: "Find a pack" }).fill(code.toLowerCase());
   await walk.press("Find");
   await expect(page.getByRole("heading", { name: `Pack ${code}` })).toBeVisible();
-  await page.goto(`${farm.url}/freezers/find?q=wings+barn`);
-  await expect(page.getByRole("row", { name: /Wings/ }).first()).toContainText("Barn chest");
+  await page.goto(`${farm.url}/freezers/find?q=backs+barn`);
+  await expect(page.getByRole("row", { name: /Backs/ }).first()).toContainText("Barn chest");
   await page.goto(`${farm.url}/freezers/find?q=ostrich`);
   await expect(page.getByText("Nothing stored has all of those words.")).toBeVisible();
 
@@ -150,21 +140,7 @@ test("birds rest in two ways, each with its own hour, and packs are frozen in tw
   farm,
 }) => {
   const walk = new FarmWalk(page, farm.url);
-  const tap = (kind: string, minute: number) =>
-    page.request.post(`${farm.url}/days/3/run/tap`, {
-      form: {
-        entryId: `tap-of-the-walk-${kind}-${minute}`,
-        kind,
-        at: String(Date.parse("2026-09-21T11:00:00Z") + minute * 60_000),
-        answer: "json",
-      },
-      headers: { Origin: farm.url },
-    });
-  await tap("start", 0);
-  for (const bird of numbers(1, 30)) {
-    await tap("kill", bird * 2);
-    await tap("bird", bird * 2 + 20);
-  }
+  await tapThirtyBirds(page, farm, "2026-09-21T11:00:00Z");
   await page.goto(`${farm.url}/days/3/rest/program`);
   const part = (number: string) => page.getByRole("region", { name: `Part ${number}` });
   await part("1").getByLabel("Birds", { exact: true }).fill("18");
@@ -241,4 +217,59 @@ test("a label says what the local rule asks for, true to size, and an old one st
   await expect(label).toContainText(/Printed .*: Breasts, bone in, skin on, Net wt [\d.]+ lb/);
   await label.getByRole("button", { name: /Remove: this printed label/ }).click();
   await expect(label.getByText("void", { exact: true })).toBeVisible();
+});
+
+test("jars are packed only by a tested process that covers the farm's altitude", async ({ page, farm }) => {
+  const walk = new FarmWalk(page, farm.url);
+  const fillJar = async () => {
+    await page.goto(`${farm.url}/days/3/pack/parts/26`);
+    await walk.fill({ Volume: "1 qt" });
+    await walk.press("Save pack");
+  };
+  await fillJar();
+  await expect(page.getByText(/^No sealed jar is left that was canned by a tested process/)).toBeVisible();
+  const add = async (name: string, upTo: string, pressure: string) => {
+    await page.goto(`${farm.url}/freezers/canning`);
+    await walk.fill({ "What is canned": name, "Tested and published by": "An extension office" });
+    await walk.fill({ Year: "2024", Jars: "1 qt", Minutes: "25" });
+    await page.getByLabel("Up to, ft").first().fill(upTo);
+    await page.getByLabel("Pressure").first().fill(pressure);
+    await walk.save("Add process");
+  };
+  await add("Broth, low", "1,000", "");
+  await expect(page.getByText("Enter both the altitude and the pressure, or neither")).toBeVisible();
+  await add("Broth, low", "1,000", "10");
+  // The farm lies at 310 m, which are 1,017 ft.
+  await expect(page.getByText("It doesn't cover your 1,017 ft: refrigerate or freeze.")).toBeVisible();
+  await page.goto(`${farm.url}/days/3/cut/canning`);
+  await expect(page.getByText("None of your processes covers 1,017 ft.")).toBeVisible();
+  await add("Broth, high", "2,000", "11");
+  await page.goto(`${farm.url}/days/3/cut/canning`);
+  await walk.fill({ Jars: "7", "Lids that sealed": "1" });
+  await walk.press("Save load");
+  await expect(page.getByText(/^Jars that were not processed this way/)).toBeVisible();
+  await page.getByLabel("Vented, and held at that pressure for all of those minutes").check();
+  await walk.press("Save load");
+  await expect(page.getByText(/1 of 7 jars sealed; 11 lb for 25 min at 1,017 ft/)).toBeVisible();
+  await fillJar();
+  await expect(page.getByText("1 pack", { exact: true }).first()).toBeVisible();
+  await fillJar();
+  await expect(page.getByText(/^No sealed jar is left/)).toBeVisible();
+});
+
+test("whatever is tapped to weigh and save a pack is large enough for a wet glove", async ({
+  page,
+  farm,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const path of ["/days/3/pack", "/days/3/pack/parts/11"]) {
+    await page.goto(farm.url + path);
+    await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+    const heights = await page
+      .locator(".for-gloves")
+      .locator(".choice, .field-box, button, label:has(> input[type=checkbox])")
+      .evaluateAll((all) => all.map((one) => Math.round(one.getBoundingClientRect().height)).filter(Boolean));
+    expect(heights.length).toBeGreaterThan(5);
+    expect(Math.min(...heights)).toBeGreaterThanOrEqual(64);
+  }
 });

@@ -81,7 +81,7 @@ test("an empty farm goes from its first batch to the cost of a bird, in pounds o
   await page.goto(`${farm.url}/farm/equipment`);
   await walk.fill({ Item: "Plucker", Price: "400", Life: "800" });
   await walk.choose("Birds");
-  await walk.press("Add");
+  await walk.save("Add");
   await page.goto(`${farm.url}/days/1/settle`);
   await walk.follow("Add a cost");
   await walk.fill({ "What for?": "ice", Amount: "5" });

@@ -56,6 +56,9 @@ const SCREENS = {
     "/days/1/cut",
     "/days/3/cut",
     "/days/1/cut/by-products",
+    "/days/1/cut/choose",
+    "/days/3/cut/choose",
+    "/days/3/cut/canning",
     "/days/1/cut/went",
     "/days/3/cut/went",
     "/days/3/pack/parts/11",
@@ -72,13 +75,15 @@ const SCREENS = {
     "/freezers/place",
     "/freezers/place/2",
     "/freezers/place/2/edit",
-    "/freezers/find?q=wings",
+    "/freezers/find?q=backs",
     "/freezers/freezing",
     "/freezers/products",
     "/freezers/products/3",
     "/freezers/products/new",
     "/freezers/containers",
     "/freezers/labels",
+    "/freezers/labels?product=3",
+    "/freezers/canning",
     "/freezers/cuts",
     "/freezers/supplies",
     "/freezers/supplies/new",
@@ -105,6 +110,9 @@ test.describe("with the demo farm", () => {
       test.setTimeout(180_000);
       const elsewhere: string[] = [];
       const faults: string[] = [];
+      page.on("console", (line) => {
+        if (/content security policy/i.test(line.text())) faults.push(line.text());
+      });
       page.on("request", (request) => {
         if (!request.url().startsWith(farm.url)) elsewhere.push(request.url());
       });

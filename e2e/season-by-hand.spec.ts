@@ -48,7 +48,7 @@ test.describe("on a phone", () => {
     await expect(page.getByRole("table", { name: "Weeks ahead" })).toBeHidden();
     await expect(page.getByRole("link", { name: "23 birds of Cockerels 26-C, proposed" })).toBeVisible();
     await why.getByRole("button", { name: "Earlier day" }).first().tap();
-    await expect(why.getByText("$1.93 less").first()).toBeVisible();
+    await expect(why.getByText("$2.08 less").first()).toBeVisible();
     await why.getByRole("button", { name: "Later day" }).first().tap();
     await why.getByRole("link", { name: "Schedule Sat, Oct 17 for Cockerels 26-C" }).tap();
     await expect(page.getByLabel("Date", { exact: true })).toHaveValue("2026-10-17");

@@ -48,7 +48,7 @@ test("a newcomer adds a batch, weighs ten birds, lets the season be set, pins a 
   await expect(recommended).toContainText("They dress at");
   await page.goto(`${farm.url}/freezers/place`);
   await walk.fill({ Name: "Chest", Capacity: "60" });
-  await walk.press("Add");
+  await walk.save("Add");
   await page.goto(`${farm.url}/freezers/place`);
   await walk.fill({ Name: "Refrigerator", Capacity: "40" });
   await page.getByText("Refrigerator", { exact: true }).click();

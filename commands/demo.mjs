@@ -1,6 +1,6 @@
 import { join } from "node:path";
 import { parseArgs } from "node:util";
-import { bin, ensureBuilt, ensureInstalled, root, run } from "./prepare.mjs";
+import { built, ensureBuilt, ensureInstalled, root, run } from "./prepare.mjs";
 import { startDevices } from "./simulated-devices.mjs";
 
 /**
@@ -11,15 +11,13 @@ const { values } = parseArgs({ options: { moment: { type: "string" } } });
 ensureInstalled();
 ensureBuilt();
 const file = join(root, ".data", "demo.sqlite");
-run(bin("tsx"), ["commands/make-demo.ts", file, ...(values.moment ? [values.moment] : [])]);
-const { register } = await import("tsx/esm/api");
-register();
+run(process.execPath, [built("commands/make-demo.ts"), file, ...(values.moment ? [values.moment] : [])]);
 process.env.PALE_MORNING_DATA = file;
 if (values.moment) {
-  const { DEMO_MOMENTS } = await import("../demo/demo-moments.ts");
+  const { DEMO_MOMENTS } = await import(built("demo/demo-moments.ts"));
   process.env.PALE_MORNING_CLOCK ??= DEMO_MOMENTS[values.moment].clock;
 }
 process.env.PALE_MORNING_CLOCK ??= "2026-09-17T10:12:00Z";
 process.env.NODE_ENV ??= "production";
 startDevices();
-await import(join(root, "commands", "serve.ts"));
+await import(built("commands/serve.ts"));

@@ -20,6 +20,9 @@ export function run(program, args, environment = {}, folder = root) {
   }
 }
 
+/** A program of ours as it was built, by the path of its source. */
+export const built = (source) => join(root, "build", "programs", source.replace(/\.ts$/, ".js"));
+
 /** A program that the packages bring. */
 export const bin = (name) => join(root, "node_modules", ".bin", name);
 
@@ -43,9 +46,10 @@ export function ensureInstalled(folder = "") {
 
 /** Builds the application if its sources are newer than the last build. */
 export function ensureBuilt() {
-  const built = join(root, "build", "server", "index.js");
+  const last = built("commands/serve.ts");
   const sources = [
     "app",
+    "commands",
     "core",
     "db",
     "devices",
@@ -56,12 +60,12 @@ export function ensureBuilt() {
     "react-router.config.ts",
   ];
   if (
-    existsSync(built) &&
-    statSync(built).mtimeMs > Math.max(...sources.map((source) => newest(join(root, source))))
+    existsSync(last) &&
+    statSync(last).mtimeMs > Math.max(...sources.map((source) => newest(join(root, source))))
   )
     return;
   console.log("Building the application.");
-  run(bin("react-router"), ["build"]);
+  run(process.execPath, ["commands/build.mjs"]);
 }
 
 function newest(path) {

@@ -1,12 +1,12 @@
 import { existsSync } from "node:fs";
-import { dirname, join } from "node:path";
-import { fileURLToPath } from "node:url";
+import { join } from "node:path";
 import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
 import express from "express";
 import { pino } from "pino";
 import { gate } from "#app/server/gate.server.ts";
 import { NONCE_HEADER, pageHeaders } from "#app/server/page-headers.server.ts";
+import { rootFolder } from "#app/server/root-folder.server.ts";
 import { troublePage } from "#app/server/trouble-page.tsx";
 import { troubleInWords } from "#app/words/file-words.ts";
 import { shellShow } from "#commands/file/file-command.ts";
@@ -25,7 +25,7 @@ import { WorkPool } from "#workers/pool/client.ts";
  * PORT (5280), HOST (127.0.0.1), PALE_MORNING_DATA (the data file), PALE_MORNING_BACKUPS (the folder of its archives) and
  * PALE_MORNING_LOG (info) come from the environment.
  */
-const root = join(dirname(fileURLToPath(import.meta.url)), "..");
+const root = rootFolder();
 const log = pino({ level: process.env.PALE_MORNING_LOG ?? "info", base: null });
 const port = Number(process.env.PORT ?? 5280);
 const host = process.env.HOST ?? "127.0.0.1";

@@ -1,5 +1,5 @@
 import { spawn } from "node:child_process";
-import { root } from "./prepare.mjs";
+import { built, root } from "./prepare.mjs";
 
 /** Where the demo farm's devices listen. */
 export const SIMULATED = [
@@ -11,7 +11,7 @@ export const SIMULATED = [
 /** Starts each stand-in as a program of its own. They end when this process does, however it ends: their input is closed then. */
 export function startDevices() {
   for (const { name, port } of SIMULATED)
-    spawn(process.execPath, ["--import", "tsx", `devices/${name}/simulate.ts`, "--port", String(port)], {
+    spawn(process.execPath, [built(`devices/${name}/simulate.ts`), "--port", String(port)], {
       cwd: root,
       stdio: ["pipe", "inherit", "inherit"],
     });

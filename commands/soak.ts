@@ -75,7 +75,7 @@ rmSync(folder, { recursive: true, force: true });
 process.exitCode = lost.length + doubled + strange.length + unlike.length === 0 ? 0 : 1;
 
 async function served(): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ["--import", "tsx", "commands/serve.ts"], {
+  const child = spawn(process.execPath, ["build/programs/commands/serve.js"], {
     stdio: "inherit",
     env: {
       ...process.env,

@@ -1,5 +1,4 @@
-import { join } from "node:path";
-import { ensureBuilt, ensureInstalled, root } from "./prepare.mjs";
+import { built, ensureBuilt, ensureInstalled } from "./prepare.mjs";
 
 /** Serves a farm's own file. PALE_MORNING_DATA says where it lies; else it lies in the user's data folder. */
 ensureInstalled();
@@ -7,6 +6,4 @@ ensureBuilt();
 const { defaultDataFile } = await import("./data-folder.mjs");
 process.env.PALE_MORNING_DATA ??= defaultDataFile("farm.sqlite");
 process.env.NODE_ENV ??= "production";
-const { register } = await import("tsx/esm/api");
-register();
-await import(join(root, "commands", "serve.ts"));
+await import(built("commands/serve.ts"));

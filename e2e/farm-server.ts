@@ -23,16 +23,20 @@ interface FarmOptions {
   clock: string;
   /** Whether the file holds the demo farm, or nothing. */
   isDemo: boolean;
+  /** Folder of the built application. */
+  root: string;
 }
 
 /** Each test gets a farm of its own, served by the built application. */
 export const test = base.extend<FarmOptions & { farm: FarmServer }>({
   clock: ["2026-09-17T10:12:00Z", { option: true }],
   isDemo: [false, { option: true }],
-  farm: async ({ clock, isDemo }, use) => {
+  root: [process.cwd(), { option: true }],
+  farm: async ({ clock, isDemo, root }, use) => {
     const folder = mkdtempSync(join(tmpdir(), "pale-morning-"));
     const data = join(folder, "farm.sqlite");
-    if (isDemo) spawnSync("node_modules/.bin/tsx", ["commands/make-demo.ts", data], { stdio: "inherit" });
+    const programOf = (name: string) => join(root, "build", "programs", "commands", `${name}.js`);
+    if (isDemo) spawnSync(process.execPath, [programOf("make-demo"), data], { stdio: "inherit" });
     const port = await freePort();
     const url = `http://127.0.0.1:${port}`;
     let child = await serve();
@@ -57,7 +61,7 @@ export const test = base.extend<FarmOptions & { farm: FarmServer }>({
         PALE_MORNING_CLOCK: clock,
         PALE_MORNING_LOG: "warn",
       };
-      const started = spawn(process.execPath, ["--import", "tsx", "commands/serve.ts"], {
+      const started = spawn(process.execPath, [programOf("serve")], {
         stdio: "inherit",
         env: environment,
       });

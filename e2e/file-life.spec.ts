@@ -68,13 +68,8 @@ test("a damaged file is not served: a page of its own says what to do, and the b
   await farm.stop();
 
   const [name] = readdirSync(`${farm.data}.backups`);
-  const restored = spawnSync(
-    "node_modules/.bin/tsx",
-    ["commands/file/restore.ts", name!, "--data", farm.data, "--yes"],
-    {
-      encoding: "utf8",
-    },
-  );
+  const restore = ["build/programs/commands/file/restore.js", name!, "--data", farm.data, "--yes"];
+  const restored = spawnSync(process.execPath, restore, { encoding: "utf8" });
   expect(restored.stdout).toMatch(/Restored\. What stood before is kept as .*set-aside/);
   await farm.restart();
   await page.goto(`${farm.url}/farm`);

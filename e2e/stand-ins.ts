@@ -11,7 +11,7 @@ export interface StandIn {
 /** Starts a stand-in, as npm run devices does, on a port of its own. */
 export async function startDevice(name: string, words: readonly string[] = []): Promise<StandIn> {
   const port = await freePort();
-  const program = ["--import", "tsx", `devices/${name}/simulate.ts`, "--port", String(port), ...words];
+  const program = [`build/programs/devices/${name}/simulate.js`, "--port", String(port), ...words];
   const child = spawn(process.execPath, program, { stdio: ["pipe", "inherit", "inherit"] });
   return { port, child };
 }

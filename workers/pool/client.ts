@@ -1,10 +1,10 @@
-import { pathToFileURL } from "node:url";
-import { Worker } from "node:worker_threads";
+import type { Worker } from "node:worker_threads";
 import type { PoolReply, PoolRequest } from "#workers/pool/protocol.ts";
 import type { TaskInput, TaskName, TaskOutput } from "#workers/pool/tasks.ts";
+import { startThread } from "#workers/program.ts";
 
 interface PoolSettings {
-  /** Folder of the application, which holds `workers/`. */
+  /** Folder of the application. */
   readonly root: string;
   /** Threads that are started as there is work for them, and then stay. */
   readonly threads: number;
@@ -62,10 +62,7 @@ export class WorkPool {
   #started(): Worker | undefined {
     if (this.#threads >= this.#settings.threads) return undefined;
     this.#threads += 1;
-    const { root } = this.#settings;
-    const worker = new Worker(pathToFileURL(`${root}/workers/start-worker.mjs`), {
-      workerData: { module: pathToFileURL(`${root}/workers/pool/worker.ts`).href },
-    });
+    const worker = startThread(this.#settings.root, "workers/pool/worker.ts");
     worker.unref();
     return worker;
   }

@@ -1,6 +1,5 @@
-import { pathToFileURL } from "node:url";
-import { Worker } from "node:worker_threads";
 import type { SeasonProblem } from "#core/season/season-problem.ts";
+import { startThread } from "#workers/program.ts";
 import type { SeasonReply, SeasonRequest } from "#workers/season/protocol.ts";
 import type { SeasonProgress, SolvedSeason } from "#workers/season/solve-season.ts";
 
@@ -14,7 +13,7 @@ export interface SeasonRun {
 interface RunSettings {
   readonly gap: number;
   readonly mostSeconds: number;
-  /** Folder of the application, which holds `workers/`. */
+  /** Folder of the application. */
   readonly root: string;
   readonly onProgress: (progress: SeasonProgress) => void;
 }
@@ -29,9 +28,7 @@ export function runSeason(
 ): SeasonRun {
   const stop = new Int32Array(new SharedArrayBuffer(4));
   const request: SeasonRequest = { problem, gap, mostSeconds, stop };
-  const worker = new Worker(pathToFileURL(`${root}/workers/start-worker.mjs`), {
-    workerData: { ...request, module: pathToFileURL(`${root}/workers/season/worker.ts`).href },
-  });
+  const worker = startThread(root, "workers/season/worker.ts", request);
   const patience = setTimeout(() => void worker.terminate(), mostSeconds * 1000 + PATIENCE_MILLISECONDS);
   patience.unref();
   const solved = new Promise<SolvedSeason>((resolve, reject) => {

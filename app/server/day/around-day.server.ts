@@ -70,7 +70,7 @@ export const restAround = (
   saidBySeason: number | undefined,
   dayId: number,
 ): Pick<AroundDay, "places" | "others"> => ({
-  places: roomOfPlaces(here)
+  places: roomOfPlaces(here, dayId)
     .filter(({ kind }) => kind === "fridge")
     .map(({ name, capacityCount, canFreeze, taken }) => ({
       name,

@@ -12,9 +12,14 @@ export interface PlaceWithRoom extends StoragePlace {
   readonly room: number;
 }
 
-/** Each refrigerator and freezer with what lies in it. */
-export function roomOfPlaces({ file }: FarmContext): PlaceWithRoom[] {
-  const alike = group(file.freezers.alike(), ({ placeId }) => placeId);
+/**
+ * Each refrigerator and freezer with what lies in it.
+ *
+ * @param withoutDayId a day whose packs are not counted, because room is sought for its birds; ids start at 1
+ */
+export function roomOfPlaces({ file }: FarmContext, withoutDayId = 0): PlaceWithRoom[] {
+  const counted = file.freezers.alike().filter(({ dayId }) => dayId !== withoutDayId);
+  const alike = group(counted, ({ placeId }) => placeId);
   return file.places().map((place) => {
     const own = alike.get(place.id) ?? [];
     const taken = spacesTaken({

@@ -1,0 +1,22 @@
+import { join } from "node:path";
+import { pathToFileURL } from "node:url";
+import { Worker } from "node:worker_threads";
+
+/** Whether this code is read as it was written, by tests, benches, and while it is being changed; else it was compiled. */
+const isSource = new URL(import.meta.url).pathname.endsWith(".ts");
+
+/** What Node is to run for a program of ours. @param source its path from the root folder, such as devices/forecast/simulate.ts */
+export const programArguments = (root: string, source: string): string[] =>
+  isSource ? ["--import", "tsx", join(root, source)] : [compiledPath(root, source)];
+
+/** Starts a thread on a module of ours. @param source its path from the root folder, such as workers/pool/worker.ts */
+export function startThread(root: string, source: string, data: object = {}): Worker {
+  if (!isSource) return new Worker(pathToFileURL(compiledPath(root, source)), { workerData: data });
+  const module = pathToFileURL(join(root, source)).href;
+  return new Worker(pathToFileURL(join(root, "workers", "start-worker.mjs")), {
+    workerData: { ...data, module },
+  });
+}
+
+const compiledPath = (root: string, source: string): string =>
+  join(root, "build", "programs", source.replace(/\.ts$/, ".js"));

@@ -107,9 +107,13 @@ describe("people", () => {
       const form = new FormData();
       form.set("entryId", `calendar-file-${++number}`);
       if (content !== undefined) form.set("calendar", new File([content], "c.ics"));
-      return callRoute(readFile.action, new Request("http://farm/x", { method: "POST", body: form }), {
-        personId: "2",
-      });
+      return callRoute(
+        readFile.action,
+        new Request("http://farm/season/people/2/read", { method: "POST", body: form }),
+        {
+          personId: "2",
+        },
+      );
     };
     const event = "BEGIN:VEVENT\r\nUID:1\r\nDTSTART;VALUE=DATE:20261003\r\nSUMMARY:Fair\r\nEND:VEVENT";
     const calendar = `BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:x\r\n${event}\r\nEND:VCALENDAR`;

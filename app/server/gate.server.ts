@@ -1,5 +1,6 @@
 import { hostname, networkInterfaces } from "node:os";
 import type { RequestHandler } from "express";
+import { mostBytesTo } from "#app/server/body-limit.server.ts";
 
 /** What the gate reads of a request. Header names are in lower case, as Node gives them. */
 export interface GateRequest {
@@ -10,7 +11,7 @@ export interface GateRequest {
 }
 
 export interface GateRefusal {
-  readonly status: 400 | 403 | 405 | 414;
+  readonly status: 400 | 403 | 405 | 411 | 413 | 414;
   /** Says what to do, for whoever sees it. */
   readonly words: string;
 }
@@ -59,6 +60,8 @@ export function gateRefusal(
   }
   if (url.length > MAX_URL_LENGTH)
     return { status: 414, words: "This address is too long. Start again from the home page." };
+  if (!canBeRead(url))
+    return { status: 400, words: "This address is mistyped. Start again from the home page." };
   if (READS.includes(method)) return undefined;
   if (method !== "POST") return { status: 405, words: "This page can't be opened by its address." };
   const site = single(headers["sec-fetch-site"]);
@@ -71,7 +74,26 @@ export function gateRefusal(
         "This came from a page that is not Pale Morning's, so nothing was saved. Open the page and try again.",
     };
   }
-  return undefined;
+  return bodyRefusal(url, headers);
+}
+
+/** Whether each part of a path is text once its % signs are read. */
+function canBeRead(url: string): boolean {
+  try {
+    return !decodeURIComponent(pathOf(url)).includes("\0");
+  } catch {
+    return false;
+  }
+}
+
+const pathOf = (url: string): string => url.split("?", 1)[0]!;
+
+/** A write says how long it is, and is no longer than its address takes. */
+function bodyRefusal(url: string, headers: GateRequest["headers"]): GateRefusal | undefined {
+  if (headers["transfer-encoding"] !== undefined)
+    return { status: 411, words: "What was sent does not say how long it is. Nothing was saved." };
+  if (Number(single(headers["content-length"]) ?? 0) <= mostBytesTo(pathOf(url))) return undefined;
+  return { status: 413, words: "What was sent is too large. Nothing was saved." };
 }
 
 /** A header sent once; one that is sent twice counts as not sent. */
@@ -93,7 +115,17 @@ export function gate(hosts: () => ReadonlySet<string> = ownHosts): RequestHandle
       { method: request.method, url: request.url, headers: request.headers },
       hosts(),
     );
-    if (!refusal) return next();
+    if (!refusal) {
+      response.once("finish", () => {
+        if (request.complete) return;
+        // An answer that did not need all of what was sent: the rest is dropped, or the next request on this link would wait behind it.
+        request.removeAllListeners("data");
+        request.resume();
+      });
+      return next();
+    }
+    // What was not read is not waited for either.
+    response.set("Connection", "close");
     response.status(refusal.status).type("text/plain").send(refusal.words);
   };
 }

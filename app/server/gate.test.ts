@@ -53,6 +53,25 @@ describe("the gate", () => {
     expect(gateRefusal(asked({ url: `/x?${"a".repeat(5000)}` }), HOSTS)).toMatchObject({ status: 414 });
   });
 
+  test("takes no write that is longer than its address takes, or does not say how long it is", () => {
+    const sized = (url: string, headers: GateRequest["headers"]) =>
+      gateRefusal(
+        asked({ method: "POST", url, headers: { host: "barn", origin: "http://barn", ...headers } }),
+        HOSTS,
+      )?.status;
+    expect(sized("/days/3/run/tap", { "content-length": "65536" })).toBeUndefined();
+    expect(sized("/days/3/run/tap", { "content-length": "65537" })).toBe(413);
+    expect(sized("/season/people/2/read?x", { "content-length": "8388608" })).toBeUndefined();
+    expect(sized("/season/people/2/read", { "content-length": "8388609" })).toBe(413);
+    expect(sized("/days/3/run/tap", { "transfer-encoding": "chunked" })).toBe(411);
+  });
+
+  test("knows no address that can't be read", () => {
+    for (const url of ["/%", "/days/%ff", "/days/%00"])
+      expect(gateRefusal(asked({ url }), HOSTS)).toMatchObject({ status: 400 });
+    expect(gateRefusal(asked({ url: "/days/%F0%9F%90%93?q=%" }), HOSTS)).toBeUndefined();
+  });
+
   test("never lets a write pass whose origin is not the host it goes to", () => {
     fc.assert(
       fc.property(fc.webUrl(), fc.constantFrom(...HOSTS), (origin, host) => {

@@ -3,13 +3,11 @@ import type { Submission } from "@conform-to/react";
 import { parseWithZod } from "@conform-to/zod/v4";
 import { data } from "react-router";
 import type { z } from "zod";
+import { mostBytesTo } from "#app/server/body-limit.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import type { Refusal } from "#app/ui/farm-form.tsx";
 import { isEntryId } from "#app/ui/read/read-field.ts";
 import type { Entry, Recorded } from "#db/entry.server.ts";
-
-/** No form of ours is larger, notes and a page of weights included. */
-const MOST_BYTES = 64 * 1024;
 
 /** An id for a form that is about to be shown. */
 export const newEntryId = (): string => randomUUID();
@@ -26,8 +24,8 @@ const TAKEN_NAMES = /__|constructor|prototype/;
  *
  * @throws a 413 page if it is too large, or a 400 page if it is no form or no form of ours
  */
-export async function formFields(request: Request, maxBytes = MOST_BYTES): Promise<FormData> {
-  const bytes = await readAtMost(request, maxBytes);
+export async function formFields(request: Request): Promise<FormData> {
+  const bytes = await readAtMost(request, mostBytesTo(new URL(request.url).pathname));
   const contentType = request.headers.get("content-type") ?? "";
   let fields: FormData;
   try {

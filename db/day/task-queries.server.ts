@@ -21,10 +21,10 @@ export function taskQueries(database: Database) {
   );
   return {
     done: (dayId: number): TaskDone[] => selectDone.all({ dayId }),
-    /** Ticks a task; where someone else has ticked it meanwhile, theirs stands. */
-    tick: (entry: Entry, dayId: number, task: string): Recorded =>
+    /** Ticks a task; where someone else has ticked it meanwhile, theirs stands and nothing is kept. */
+    tick: (entry: Entry, dayId: number, task: string): Recorded<"ticked-already"> =>
       entries.once(entry, ["task", dayId, task], () => {
-        if (selectDone.all({ dayId }).some((done) => done.task === task)) return undefined;
+        if (selectDone.all({ dayId }).some((done) => done.task === task)) return "ticked-already";
         insertDone.run({ entryId: entry.entryId, dayId, task });
         return undefined;
       }),

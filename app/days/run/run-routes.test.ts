@@ -62,7 +62,8 @@ test("the live link tells what was missed, then what comes, and the forecast of 
   timeout: 60_000,
 }, async () => {
   const left = new AbortController();
-  const request = new Request("http://farm/days/1/live?after=0", { signal: left.signal });
+  const headers = { Accept: "text/event-stream" };
+  const request = new Request("http://farm/days/1/live?after=0", { signal: left.signal, headers });
   const response = await live.loader(argsOf(request));
   expect(response.headers.get("Cache-Control")).toContain("no-transform");
   const heard = eventsOf(response);

@@ -8,7 +8,7 @@ export function loader({ context, request }: Route.LoaderArgs) {
   const here = context.get(farmContext);
   requireFarm(here);
   const attached = attachedDevices(here);
-  return eventStream(request.signal, (say) => {
+  return eventStream(request, (say) => {
     const leave = attached.listen((status) => say("device", status));
     for (const status of leave ? attached.statuses() : []) say("device", status);
     return leave;

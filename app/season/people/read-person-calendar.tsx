@@ -4,6 +4,7 @@ import { ReadCalendarForm } from "#app/season/people/read-calendar-form.tsx";
 import { requirePerson } from "#app/season/people/require-person.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { ENTRY_USED, formFields, newEntryId } from "#app/server/submitted.server.ts";
+import { isEntryId } from "#app/ui/read/read-field.ts";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays } from "#core/calendar/local-day.ts";
@@ -11,8 +12,6 @@ import type { Route } from "./+types/read-person-calendar.ts";
 
 export const meta = () => [{ title: "Calendar file · Pale Morning" }];
 
-/** Larger files are read off the wire, so that they can be answered, and not parsed. */
-const MOST_BYTES_TAKEN = 30 * 1024 * 1024;
 const MOST_BYTES_READ = 2 * 1024 * 1024;
 const AHEAD_DAYS = 400;
 
@@ -32,9 +31,11 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   const here = context.get(farmContext);
   const farm = requireFarm(here);
   const person = requirePerson(here, params.personId);
-  const fields = await formFields(request, MOST_BYTES_TAKEN);
+  const fields = await formFields(request);
   const file = fields.get("calendar");
   const refuse = (fault: string) => data({ fault }, { status: 422 });
+  const entryId = String(fields.get("entryId") ?? "");
+  if (!isEntryId(entryId)) return refuse("This form lost its ID. Choose the file again");
   if (!(file instanceof File) || file.size === 0) return refuse("Choose the file first");
   if (file.size > MOST_BYTES_READ) {
     const size = (file.size / 1024 / 1024).toFixed(1);
@@ -47,8 +48,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
     timeZone: farm.timeZone,
   });
   if (!reading.ok) return refuse(PROBLEMS[reading.problem]);
-  const entry = { entryId: String(fields.get("entryId") ?? newEntryId()), at: here.now() };
-  const outcome = here.file.people.readCalendar(entry, person.id, reading.busy);
+  const outcome = here.file.people.readCalendar({ entryId, at: here.now() }, person.id, reading.busy);
   return outcome.recorded
     ? redirect(`/season/people/${person.id}?read=${reading.busy.length}`, 303)
     : refuse(ENTRY_USED);

@@ -6,6 +6,7 @@ import { tasksOfDay } from "#app/server/day/tasks-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { formFields, newEntryId } from "#app/server/submitted.server.ts";
+import { isEntryId } from "#app/ui/read/read-field.ts";
 import { ButtonLink, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { lotsInWords } from "#app/words/lot-words.ts";
@@ -43,7 +44,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   const id = String(fields.get("task") ?? "");
   const entryId = String(fields.get("entryId") ?? "");
   const isKnown = tasksOfDay(here, farm, day).some((task) => task.id === id);
-  if (!isKnown || entryId.length < 8 || entryId.length > 64)
+  if (!isKnown || !isEntryId(entryId))
     throw data("This day no longer has that task. Reload the page.", { status: 400 });
   here.file.tasks.tick({ entryId, at: here.now() }, day.id, id);
   return redirect(`/days/${day.id}/tasks`, 303);

@@ -21,7 +21,7 @@ export function loader({ context, request, params }: Route.LoaderArgs) {
   );
   const live = liveDay(here, day.id);
   const attached = attachedDevices(here);
-  return eventStream(request.signal, (sayEvent) => {
+  return eventStream(request, (sayEvent) => {
     const say = ({ name, data }: LiveEvent) =>
       sayEvent(name, data, name === "news" ? data.cursor : undefined);
     const leave = live.listen(say);

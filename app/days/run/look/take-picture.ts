@@ -5,15 +5,13 @@ import { isEntryId } from "#app/ui/read/read-field.ts";
 import { MOST_PICTURE_BYTES } from "#db/day/picture-queries.server.ts";
 import type { Route } from "./+types/take-picture.ts";
 
-/** Fields and boundaries of a form with one picture in it, beside the picture. */
-const FORM_BYTES = 4096;
 const JPEG_BEGINS = [0xff, 0xd8, 0xff];
 
 /** A picture of a bird that was looked at, shrunk by the phone. The same picture sent again is kept once. */
 export async function action({ context, request, params }: Route.ActionArgs) {
   const here = context.get(farmContext);
   const { day } = requireDay(here, params.dayId);
-  const fields = await formFields(request, MOST_PICTURE_BYTES + FORM_BYTES);
+  const fields = await formFields(request);
   const entryId = String(fields.get("entryId") ?? "");
   const of = String(fields.get("of") ?? "");
   const sent = fields.get("picture");
@@ -26,7 +24,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   const outcome = here.file.picturing.addPicture({ entryId, at: here.now() }, day.id, of, jpeg);
   if (outcome.recorded) return new Response(null, { status: 204 });
   // The tap that it belongs to may still be on its way.
-  if (outcome.reason === "no-such-look") return new Response(null, { status: 503 });
+  if (outcome.reason === "no-such-look") return new Response(null, { status: 425 });
   return refused(
     outcome.reason === "too-many"
       ? "This day has 200 pictures already. No more are kept."

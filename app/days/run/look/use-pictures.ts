@@ -95,7 +95,10 @@ async function sent(
       signal: AbortSignal.timeout(PATIENCE_MILLISECONDS),
     });
     if (response.ok) return "kept";
-    return response.status >= 500 ? "not-reached" : { refusal: await response.text() };
+    // 425: the tap that it belongs to is still on its way.
+    return response.status >= 500 || response.status === 425
+      ? "not-reached"
+      : { refusal: await response.text() };
   } catch {
     return "not-reached";
   }

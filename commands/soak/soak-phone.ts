@@ -1,5 +1,5 @@
 import type { NewsAfter } from "#app/days/run/live/live-day.ts";
-import { type KnownFacts, withNews } from "#app/days/run/taps/known-facts.ts";
+import { type KnownFacts, leavesGap, withNews } from "#app/days/run/taps/known-facts.ts";
 import type { FactKind } from "#core/day/run/day-fact.ts";
 
 interface Waiting {
@@ -74,6 +74,10 @@ export class SoakPhone {
   /** Sends until all is answered, then asks for what is still new. */
   async flush(): Promise<void> {
     while (!(await this.send())) await new Promise((resolve) => setTimeout(resolve, 50));
+    await this.#catchUp();
+  }
+
+  async #catchUp(): Promise<void> {
     const response = await fetch(`${this.#at}/days/${this.#dayId}/run/news?after=${this.#known.cursor}`);
     this.#known = withNews(this.#known, (await response.json()) as NewsAfter);
   }
@@ -106,7 +110,9 @@ export class SoakPhone {
         },
       );
       if (!response.ok) return false;
-      this.#known = withNews(this.#known, (await response.json()) as NewsAfter);
+      const news = (await response.json()) as NewsAfter;
+      if (leavesGap(this.#known, news)) await this.#catchUp();
+      else this.#known = withNews(this.#known, news);
       return true;
     } catch {
       return false;

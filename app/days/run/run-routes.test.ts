@@ -1,6 +1,7 @@
 import { beforeAll, expect, test } from "vitest";
 import { post } from "#app/call-route.ts";
 import type { NewsAfter } from "#app/days/run/live/live-day.ts";
+import { leavesGap, withFactsAhead } from "#app/days/run/taps/known-facts.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 import { CONTEXT, HERE, startClock } from "#app/server/farm/here-of-tests.ts";
 import type { RunForecast } from "#core/day/forecast/run-forecast.ts";
@@ -44,6 +45,26 @@ test("the same tap again changes nothing, and one that can't be is refused in wo
   const other = await cones({ entryId: "from-another-farm", kind: "bird", file: "0".repeat(32) });
   expect(other.status).toBe(409);
   expect(facts()).toHaveLength(before);
+});
+
+test("a tap that was kept and is sent again with something else in it is refused, and the first one stands", async () => {
+  const before = facts();
+  const changed = await cones({ entryId: "cone-one-bird-one", kind: "kill", number: "2", person: "Tobias" });
+  expect(changed.status).toBe(409);
+  expect(await changed.text()).toContain("this one was not saved");
+  expect(facts()).toEqual(before);
+});
+
+test("an answer carries one tap, however much the phone has missed, and leaves a gap that it can see", async () => {
+  const taps = Array.from({ length: 20 }, (_, index) => `missed-by-the-phone-${index}`);
+  for (const entryId of taps) await cones({ entryId, kind: "water", celsius: "60" });
+  const last = await (await cones({ entryId: "after-a-long-while", kind: "water", celsius: "59" })).json();
+  expect(last.facts.map(({ entryId }: { entryId: string }) => entryId)).toEqual(["after-a-long-while"]);
+  const known = { cursor: 3, facts: [] };
+  expect(leavesGap(known, last)).toBe(true);
+  expect(withFactsAhead(known, last)).toMatchObject({ cursor: 3, facts: last.facts });
+  for (const entryId of [...taps, "after-a-long-while"])
+    await send(undo, { entryId, device: "the-phone-at-the-cones" });
 });
 
 test("undo takes back only what the same phone tapped, and others hear of it as removed", async () => {

@@ -25,6 +25,12 @@ export function withNews(known: KnownFacts, news: NewsAfter): KnownFacts {
 export const leavesGap = (known: KnownFacts, news: Pick<NewsAfter, "after">): boolean =>
   news.after > known.cursor;
 
+/** Adds news that leave a gap, so that they are shown; the cursor stays, and what lies between is still asked for. */
+export const withFactsAhead = (known: KnownFacts, news: NewsAfter): KnownFacts => ({
+  ...withNews({ ...known, cursor: 0 }, news),
+  cursor: known.cursor,
+});
+
 /** All that was tapped and not taken back: what the farm's machine has, then what waits here. */
 export function shownFacts({ facts }: KnownFacts, waiting: readonly WaitingTap[]): ShownFact[] {
   const known = new Set(facts.map(({ entryId }) => entryId));

@@ -1,7 +1,6 @@
 import { data, redirect } from "react-router";
 import { keptPlanOf } from "#app/days/run/kept-plan-of.server.ts";
-import { liveDay } from "#app/days/run/live/live-days.server.ts";
-import { cursorFrom } from "#app/days/run/taps/cursor-from.ts";
+import { answerToPhone } from "#app/days/run/taps/answer-to-phone.server.ts";
 import { refuseSettled } from "#app/days/run/taps/refuse-settled.ts";
 import { TapForm } from "#app/days/run/taps/tap-form.ts";
 import { progressOf } from "#app/server/day/plan-of-day.server.ts";
@@ -55,12 +54,14 @@ export async function action({ context, request, params }: Route.ActionArgs) {
     return run.record(entry, day.id, { ...said, at });
   });
   if (!outcome.recorded && outcome.reason === "day-settled") return refuseSettled(answer !== undefined);
-  liveDay(here, day.id).changed(before);
-  const known = cursorFrom(after);
-  return answer
-    ? Response.json({ ...run.news(day.id, known), after: known })
-    : redirect(`/days/${day.id}/run`, 303);
+  if (!outcome.recorded && outcome.reason === "entry-used")
+    return new Response(SENT_CHANGED, { status: 409 });
+  const reply = answerToPhone(here, day.id, before, after);
+  return answer ? reply : redirect(`/days/${day.id}/run`, 303);
 }
+
+const SENT_CHANGED =
+  "This tap was sent before and was different then. That one counts; this one was not saved. Discard it, and tap again if it happened too.";
 
 /** A farm that was made anew must not receive what was tapped for the one before. */
 const OTHER_FILE = "These taps are for another data file than the one this computer has open now.";

@@ -1,6 +1,5 @@
 import { redirect } from "react-router";
-import { liveDay } from "#app/days/run/live/live-days.server.ts";
-import { cursorFrom } from "#app/days/run/taps/cursor-from.ts";
+import { answerToPhone } from "#app/days/run/taps/answer-to-phone.server.ts";
 import { refuseSettled } from "#app/days/run/taps/refuse-settled.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
@@ -20,9 +19,6 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   if (outcome === "day-settled") return refuseSettled(isForPhone);
   if (outcome === "not-own" && isForPhone)
     return new Response("Another phone tapped this. Undo it there.", { status: 422 });
-  liveDay(here, day.id).changed(before);
-  const known = cursorFrom(text("after"));
-  return isForPhone
-    ? Response.json({ ...run.news(day.id, known), after: known })
-    : redirect(`/days/${day.id}/run`, 303);
+  const reply = answerToPhone(here, day.id, before, text("after"));
+  return isForPhone ? reply : redirect(`/days/${day.id}/run`, 303);
 }

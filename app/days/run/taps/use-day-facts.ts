@@ -8,6 +8,7 @@ import {
   leavesGap,
   type ShownFact,
   shownFacts,
+  withFactsAhead,
   withNews,
 } from "#app/days/run/taps/known-facts.ts";
 import { sendTap } from "#app/days/run/taps/send-tap.ts";
@@ -55,9 +56,10 @@ export function useDayFacts(day: DayOnPhone) {
 
   const learn = useCallback(
     (news: NewsAfter) => {
-      if (leavesGap(latest.current, news))
+      if (leavesGap(latest.current, news)) {
+        setKnown((before) => withFactsAhead(before, news));
         void catchUp(dayId, latest.current.cursor).then((all) => all && learn(all));
-      else setKnown((before) => withNews(before, news));
+      } else setKnown((before) => withNews(before, news));
     },
     [dayId],
   );

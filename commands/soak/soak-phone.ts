@@ -23,6 +23,8 @@ const PATIENCE_MILLISECONDS = 3000;
 /** A phone as the soak has it: it taps, keeps what waits, sends it in order, and learns what others tapped. */
 export class SoakPhone {
   hasSignal = true;
+  /** Hears of each answer: how long it took, milliseconds, and its size, bytes. */
+  answered: (milliseconds: number, bytes: number) => void = () => {};
   readonly #at: string;
   readonly #dayId: number;
   readonly #device: string;
@@ -99,6 +101,7 @@ export class SoakPhone {
     const body = new FormData();
     const all = { ...fields, device: this.#device, answer: "json", after: String(this.#known.cursor) };
     for (const [name, value] of Object.entries(all)) body.set(name, value);
+    const sentAt = performance.now();
     try {
       const response = await fetch(
         `${this.#at}/days/${this.#dayId}/run/${undoes === undefined ? "tap" : "undo"}`,
@@ -110,7 +113,9 @@ export class SoakPhone {
         },
       );
       if (!response.ok) return false;
-      const news = (await response.json()) as NewsAfter;
+      const text = await response.text();
+      this.answered(performance.now() - sentAt, Buffer.byteLength(text));
+      const news = JSON.parse(text) as NewsAfter;
       if (leavesGap(this.#known, news)) await this.#catchUp();
       else this.#known = withNews(this.#known, news);
       return true;

@@ -1,0 +1,101 @@
+import { entriesWithoutFacts } from "#commands/soak/facts-in-file.ts";
+import { filledPath, formsOf, ROUTE_PATHS, type ShownForm } from "#commands/soak/forms-of-pages.ts";
+import { hostileRequest, type RawRequest } from "#commands/soak/hostile-request.ts";
+import { type RawAnswer, sendRaw } from "#commands/soak/send-raw.ts";
+import type { SoakServer } from "#commands/soak/soak-server.ts";
+import { drawsFrom } from "#demo/draws.ts";
+
+const AT_ONCE = 8;
+const MOST_MILLISECONDS = 2000;
+/** A request that is never answered is given up after this, and counts as one that hung. */
+const PATIENCE_MILLISECONDS = 30_000;
+const MOST_GROWTH_MEGABYTES = 100;
+/** Requests after which memory counts: code is compiled and pages are remembered by then. */
+const WARM_UP_SHARE = 0.2;
+const MOST_SAID = 12;
+
+interface Settings {
+  readonly requests: number;
+  readonly seed: number;
+}
+
+/** Sends made-up requests until there were enough, and says what went wrong. @returns the number of faults */
+export async function hostileSoak(server: SoakServer, { requests, seed }: Settings): Promise<number> {
+  const draw = drawsFrom(seed).uniform;
+  const forms = await shownForms(server);
+  const faults: string[] = [];
+  const byStatus = new Map<number, number>();
+  let sent = 0;
+  let warm = server.megabytes();
+  let most = 0;
+  let slowest = 0;
+  const fault = (request: RawRequest, what: string) => {
+    faults.push(what);
+    if (faults.length <= MOST_SAID) console.log(`soak: ${what}: ${inShort(request)}`);
+  };
+  const one = async () => {
+    while (sent < requests) {
+      sent += 1;
+      const request = hostileRequest(draw, forms, server.port);
+      const answer = await sendRaw(server.port, request, PATIENCE_MILLISECONDS);
+      byStatus.set(answer.status, (byStatus.get(answer.status) ?? 0) + 1);
+      slowest = Math.max(slowest, answer.milliseconds);
+      const wrong = wrongWith(answer);
+      if (wrong) fault(request, wrong);
+      if (!server.isUp) await server.start();
+      if (sent % 100 === 0) {
+        const now = server.megabytes();
+        if (sent >= requests * WARM_UP_SHARE) most = Math.max(most, now);
+        else warm = Math.max(warm, now);
+      }
+    }
+  };
+  await Promise.all(Array.from({ length: AT_ONCE }, one));
+  const empty = entriesWithoutFacts(server.data);
+  const growth = Math.max(0, most - warm);
+  const statuses = [...byStatus]
+    .toSorted(([one], [other]) => one - other)
+    .map(([status, count]) => `${status}: ${count}`);
+  console.log(
+    `soak, hostile: seed ${seed}, ${sent} requests over ${ROUTE_PATHS.length} routes and ${forms.length} forms; ${statuses.join(", ")}; slowest ${Math.round(slowest)} ms; ${server.deaths} deaths; memory ${Math.round(warm)} MB, then ${Math.round(most)} MB; ${empty.length} entries without facts; ${faults.length} faults`,
+  );
+  for (const entry of empty.slice(0, MOST_SAID)) console.log(`soak: entry without a fact: ${entry}`);
+  return faults.length + server.deaths + empty.length + (growth > MOST_GROWTH_MEGABYTES ? 1 : 0);
+}
+
+function wrongWith({ status, milliseconds, location, isHung }: RawAnswer): string | undefined {
+  if (isHung) return "never answered";
+  if (status >= 500) return `answered ${status}`;
+  if (milliseconds > MOST_MILLISECONDS) return `took ${Math.round(milliseconds)} ms`;
+  if (location !== undefined && !/^\/(?![/\\\t])/.test(location)) return `sent on to ${location}`;
+  return undefined;
+}
+
+const inShort = ({ method, path, body }: RawRequest): string =>
+  `${method} ${path.slice(0, 160)} ${JSON.stringify(body.replace(/(.)\1{60,}/g, "$1...").slice(0, 500))}`;
+
+/** The forms of every page of the demo farm. */
+async function shownForms(server: SoakServer): Promise<ShownForm[]> {
+  const forms: ShownForm[] = [];
+  for (const route of ROUTE_PATHS)
+    for (const id of route.includes(":") ? ["1", "2", "3"] : ["1"]) {
+      const path = filledPath(route, () => id);
+      if (/live|news/.test(path)) continue;
+      const response = await fetch(server.url + path).catch(() => undefined);
+      if (response?.headers.get("content-type")?.startsWith("text/html"))
+        forms.push(...formsOf(await response.text(), new URL(response.url).pathname));
+    }
+  return [
+    ...forms,
+    {
+      path: "/days/3/run/tap",
+      fields: [
+        ["entryId", "x"],
+        ["kind", "kill"],
+        ["number", "1"],
+        ["at", "1789800000000"],
+        ["device", "soak-hostile"],
+      ],
+    },
+  ];
+}

@@ -32,6 +32,13 @@ export const test = base.extend<FarmOptions & { farm: FarmServer }>({
   clock: ["2026-09-17T10:12:00Z", { option: true }],
   isDemo: [false, { option: true }],
   root: [process.cwd(), { option: true }],
+  /** No script of a page may fail, nor may a page be drawn anew in the browser because its HTML was not what the server meant. */
+  page: async ({ page }, use) => {
+    const errors: string[] = [];
+    page.context().on("weberror", (error) => errors.push(`${error.page()?.url()}: ${error.error()}`));
+    await use(page);
+    expect(errors).toEqual([]);
+  },
   farm: async ({ clock, isDemo, root }, use) => {
     const folder = mkdtempSync(join(tmpdir(), "pale-morning-"));
     const data = join(folder, "farm.sqlite");

@@ -123,12 +123,12 @@ function Processed({ processes, altitudeMeters }: Loaded) {
       <ul>
         {processes.map((process) => (
           <li key={process.id} className="grid gap-1 border-b border-rule py-3 last:border-b-0">
-            <p className="flex justify-between gap-3">
+            <div className="flex justify-between gap-3">
               <b>
                 {process.name}, jars of {show.filled(process.jarMilliliters)}
               </b>
               <RemoveButton entryId={process.entryId} back="/freezers/canning" what={process.name} />
-            </p>
+            </div>
             <p className="text-soft">
               {process.testedBy}, {process.publishedYear}
             </p>

@@ -9,8 +9,12 @@ export class FarmWalk {
 
   /** Fills fields by their labels: text where a box is, a choice where one is offered. */
   async fill(fields: Readonly<Record<string, string>>): Promise<void> {
-    for (const [label, value] of Object.entries(fields))
-      await this.page.getByLabel(label, { exact: true }).fill(value);
+    for (const [label, value] of Object.entries(fields)) {
+      const box = this.page.getByLabel(label, { exact: true });
+      await box.fill(value);
+      // Where the page's scripts took the box over between the choice of all that was in it and the typing.
+      if ((await box.inputValue()) !== value) await box.fill(value);
+    }
   }
 
   async choose(option: string): Promise<void> {

@@ -1,6 +1,7 @@
 import type { FieldMetadata } from "@conform-to/react";
 import { Label } from "radix-ui";
-import { type ReactNode, useState } from "react";
+import { type ReactNode, useEffect, useRef, useState } from "react";
+import { restoreEarlyTyping } from "#app/ui/early-typing.ts";
 
 interface FieldProps {
   field: FieldMetadata<string>;
@@ -76,10 +77,15 @@ export function CountField({
 
 /** A few lines of text. */
 export function LinesField({ field, label, hint, rows = 4 }: FieldProps & { rows?: number }) {
+  const box = useRef<HTMLTextAreaElement>(null);
+  useEffect(() => {
+    if (box.current) restoreEarlyTyping(box.current);
+  }, []);
   return (
     <Labelled field={field} label={label} hint={hint}>
       <textarea
         key={field.key}
+        ref={box}
         rows={rows}
         defaultValue={field.initialValue}
         className={`${BOX} py-2 font-mono`}

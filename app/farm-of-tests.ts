@@ -1,5 +1,9 @@
+import { createHash } from "node:crypto";
 import { USUAL_DAY, USUAL_LOT } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
+
+/** The secret of an invitation that is good in every test. */
+export const INVITATION_OF_TESTS = "i".repeat(43);
 
 /** A small farm for tests: one batch of twelve, and a day for ten of them on Saturday 19 September 2026. */
 export function makeFarmOfTests(file: FarmFile): void {
@@ -65,4 +69,13 @@ export function makeFarmOfTests(file: FarmFile): void {
     breakMinutes: 0,
     ...USUAL_DAY,
   });
+  file.access.invite(
+    { entryId: "invitation-of-tests", at: 0 },
+    {
+      role: "helper",
+      endsAt: Date.parse("2100-01-01"),
+      mostCount: 30,
+      secretHash: createHash("sha256").update(INVITATION_OF_TESTS).digest(),
+    },
+  );
 }

@@ -1,3 +1,5 @@
+import { INVITATION_OF_TESTS } from "#app/farm-of-tests.ts";
+
 export type Fields = Readonly<Record<string, string>>;
 /** An action and a form for it. */
 interface Case {
@@ -8,11 +10,28 @@ interface Case {
   readonly changed: Fields;
 }
 
+const PASSPHRASE = "pond gravel seven umbrellas";
 const PERSON = { handsPercent: "100", saturday: "on" };
 const WEEK = "2026-09-12";
 
 /** One that writes under an entry's id; ids are made by the test. */
 export const RECORDED: readonly Case[] = [
+  {
+    route: "access/access.tsx",
+    fields: { deed: "passphrase", passphrase: PASSPHRASE, hasRead: "on" },
+    changed: { passphrase: "another one altogether" },
+  },
+  {
+    route: "access/sign-in.tsx",
+    fields: { passphrase: PASSPHRASE, name: "Maren", secret: "s".repeat(43) },
+    changed: { name: "Tobias" },
+  },
+  {
+    route: "access/join.tsx",
+    params: { secret: INVITATION_OF_TESTS },
+    fields: { name: "Juniper", secret: "j".repeat(43) },
+    changed: { name: "Tobias" },
+  },
   {
     route: "batches/new-batch.tsx",
     fields: {

@@ -247,5 +247,6 @@ export const REPEATED: readonly Repeat[] = [
     route: "farm/devices/simulate-device.ts",
     fields: () => ({ device: "bath-probe", deed: "dunk" }),
   },
+  { route: "access/sign-out.ts", fields: () => ({}) },
   { isRefused: true, route: "home/nowhere.tsx", fields: () => ({}) },
 ];

@@ -15,12 +15,16 @@ import { config } from "zod";
 import { farmLifeContext } from "#app/server/farm/farm-life.server.ts";
 import { spineWords } from "#app/server/farm/spine.server.ts";
 import { thisFarm } from "#app/server/farm/this-farm.server.ts";
+import { refuseUnlessMay } from "#app/server/visitor/refusal.server.ts";
+import { AT_THE_FARM, asVisitor, visitorContext, visitorOf } from "#app/server/visitor/visitor.server.ts";
+import { withoutMoney } from "#app/server/visitor/without-money.server.ts";
 import { KeyList } from "#app/ui/key-list.tsx";
 import { keepNonce, useNonce } from "#app/ui/nonce.ts";
 import { ButtonLink } from "#app/ui/sheet.tsx";
 import { Spine } from "#app/ui/spine.tsx";
 import { markUnanswered, unansweredPath } from "#app/ui/typed-draft.ts";
 import { ShowProvider } from "#app/ui/use-show.tsx";
+import { RoleProvider } from "#app/ui/visitor/role.tsx";
 import { DEFAULT_LOCALE, localeFormats } from "#app/words/locale.ts";
 import { showFor } from "#app/words/show.ts";
 import type { Route } from "./+types/root.ts";
@@ -36,22 +40,32 @@ export const links: Route.LinksFunction = () => [
 ];
 
 export const middleware: Route.MiddlewareFunction[] = [
-  async ({ context }, next) => {
+  async ({ context, request, params, pattern }, next) => {
     const { here, life, ready } = thisFarm();
     await ready;
-    context.set(farmContext, here);
+    const visitor = import.meta.env.DEV ? AT_THE_FARM : await visitorOf(here.file, request, here.now());
+    refuseUnlessMay(here, visitor, { request, params, pattern });
+    context.set(visitorContext, visitor);
+    context.set(farmContext, visitor.role === "owner" ? here : withoutMoney(here));
     context.set(farmLifeContext, life);
-    return next();
+    return asVisitor(visitor, next);
   },
 ];
 
 export function loader({ context }: Route.LoaderArgs) {
   const here = context.get(farmContext);
+  const { role, name: deviceName } = context.get(visitorContext);
   const farm = here.file.farm();
-  if (!farm) return { farm: undefined };
+  if (!farm || role === undefined) return { role, deviceName, farm: undefined };
   const { name, unitSystem, currency, timeZone, locale } = farm;
   return {
-    farm: { name, reading: { unitSystem, currency, timeZone, locale }, words: spineWords(here, farm) },
+    role,
+    deviceName,
+    farm: {
+      name,
+      reading: { unitSystem, currency, timeZone, locale, seesMoney: role === "owner" },
+      words: spineWords(here, farm),
+    },
   };
 }
 
@@ -83,15 +97,20 @@ export function Layout({ children }: { children: ReactNode }) {
         >
           Skip to content
         </a>
-        <Spine
-          farmName={farm?.name ?? "New farm"}
-          words={farm?.words ?? { batches: "", season: "", days: "", freezers: "", books: "" }}
-          units={`${show.weightUnit} · ${show.temperatureUnit} · ${reading.currency}`}
-        />
-        <main id="main" className="min-w-0 grow pb-20 md:pb-0">
-          <ShowProvider reading={reading}>{children}</ShowProvider>
-        </main>
-        <KeyList />
+        <RoleProvider value={loaded?.role}>
+          {loaded?.role !== undefined && (
+            <Spine
+              farmName={farm?.name ?? "New farm"}
+              deviceName={loaded.deviceName}
+              words={farm?.words ?? { batches: "", season: "", days: "", freezers: "", books: "" }}
+              units={`${show.weightUnit} · ${show.temperatureUnit} · ${reading.currency}`}
+            />
+          )}
+          <main id="main" className="min-w-0 grow pb-20 md:pb-0">
+            <ShowProvider reading={reading}>{children}</ShowProvider>
+          </main>
+          <KeyList />
+        </RoleProvider>
         <ScrollRestoration {...nonce} />
         <Scripts {...nonce} />
       </body>
@@ -103,8 +122,23 @@ export default function App() {
   return <Outlet />;
 }
 
+const ERROR_HEADINGS: Readonly<Record<number, string | undefined>> = {
+  403: "Not from this phone",
+  404: "Page not found",
+  429: "Wait a while",
+};
+
 /** A plain page for what can't be shown: what happened, and where to go. Never a stack trace. */
 export function ErrorBoundary() {
+  return (
+    // Where nobody knows who looks, the way home is shown all the same.
+    <RoleProvider value="owner">
+      <ErrorPage />
+    </RoleProvider>
+  );
+}
+
+function ErrorPage() {
   const error = useRouteError();
   if (isRouteErrorResponse(error) && error.status < 500) {
     const said =
@@ -113,7 +147,7 @@ export function ErrorBoundary() {
         : "The address may be mistyped, or the page no longer exists.";
     return (
       <div className="grid max-w-prose gap-4 p-6">
-        <h1 className="text-3xl">{error.status === 404 ? "Page not found" : "That could not be done"}</h1>
+        <h1 className="text-3xl">{ERROR_HEADINGS[error.status] ?? "That could not be done"}</h1>
         <p>{said}</p>
         <div>
           <ButtonLink to="/">Go to the home page</ButtonLink>

@@ -3,6 +3,12 @@ import { index, type RouteConfig, route } from "@react-router/dev/routes";
 export default [
   index("home/home.tsx"),
   route("take-back", "home/take-back.ts"),
+  route("today", "home/today.tsx"),
+
+  route("sign-in", "access/sign-in.tsx"),
+  route("sign-out", "access/sign-out.ts"),
+  route("join/:secret", "access/join.tsx"),
+  route("farm/access", "access/access.tsx"),
 
   route("batches", "batches/batches.tsx"),
   route("batches/new", "batches/new-batch.tsx"),

@@ -8,6 +8,8 @@ import { gate } from "#app/server/gate.server.ts";
 import { NONCE_HEADER, pageHeaders } from "#app/server/page-headers.server.ts";
 import { rootFolder } from "#app/server/root-folder.server.ts";
 import { troublePage } from "#app/server/trouble-page.tsx";
+import { markPeer } from "#app/server/visitor/peer.server.ts";
+import { slowGuesses } from "#app/server/visitor/slow-guesses.server.ts";
 import { troubleInWords } from "#app/words/file-words.ts";
 import { shellShow } from "#commands/file/file-command.ts";
 import { watchEventLoop } from "#commands/watch-event-loop.ts";
@@ -50,6 +52,8 @@ const app = express();
 app.disable("x-powered-by");
 app.use(pageHeaders);
 app.use(gate());
+app.use(markPeer);
+app.use(["/sign-in", "/sign-in.data", "/join"], slowGuesses);
 app.use(async (request, response, next) => {
   if (!trouble) return next();
   const [last] = await backupsIn(archives).catch(() => []);

@@ -18,11 +18,11 @@ export function entryQueries(database: Database) {
     "SELECT content FROM entry WHERE id = ?",
   );
   const insertEntry = database.prepare<[string, string, number]>(
-    "INSERT INTO entry (id, content, at) VALUES (?, ?, ?)",
+    "INSERT INTO entry (id, content, at, device_id) VALUES (?, ?, ?, visiting_device())",
   );
   const insertTakenBack = database.prepare<{ entryId: string; at: number }>(`
-    INSERT INTO entry_taken_back (entry_id, at)
-    SELECT id, @at FROM entry WHERE id = @entryId
+    INSERT INTO entry_taken_back (entry_id, at, device_id)
+    SELECT id, @at, visiting_device() FROM entry WHERE id = @entryId
     ON CONFLICT (entry_id) DO NOTHING`);
 
   const selectTakenBack = database.prepare<[string], { entry_id: string }>(
@@ -87,6 +87,7 @@ const FACTS = [
   "feed_moved",
   "bird_owner",
   "device_address",
+  "invitation",
   "kit_item",
   "place_switch",
   "label_template",

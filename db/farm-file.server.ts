@@ -1,4 +1,5 @@
 import { MOST_LOTS } from "#core/processing-line/line-context.ts";
+import { accessQueries } from "#db/access/access-queries.server.ts";
 import { batchQueries } from "#db/batch/batch-queries.server.ts";
 import { bookQueries } from "#db/book/book-queries.server.ts";
 import { changeQueries } from "#db/day/change-queries.server.ts";
@@ -33,9 +34,14 @@ import { supplyQueries } from "#db/supply/supply-queries.server.ts";
 
 export type FarmFile = ReturnType<typeof openFarmFile>;
 
-/** Opens a farm's data file with all its queries; `:memory:` for one that is thrown away. */
-export function openFarmFile(path: string) {
-  const database = openFile(path);
+/**
+ * Opens a farm's data file with all its queries.
+ *
+ * @param path of the file; `:memory:` for one that is thrown away
+ * @param visiting the joined device that writes; undefined on the farm's own computer
+ */
+export function openFarmFile(path: string, visiting?: () => number | undefined) {
+  const database = openFile(path, visiting);
   return {
     ...farmQueries(database),
     ...placeQueries(database),
@@ -65,6 +71,7 @@ export function openFarmFile(path: string) {
     owning: ownerQueries(database),
     readings: readingQueries(database),
     attached: addressQueries(database),
+    access: accessQueries(database),
     removeFact: removeFact(database),
     /** Whether something was kept under an id before. */
     knowsEntry: entryQueries(database).isKnown,

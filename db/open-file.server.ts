@@ -14,14 +14,16 @@ interface Migration {
  * A file that has to be changed is copied first and the change tried on the copy.
  *
  * @param path of the file, or `:memory:`
+ * @param visiting the joined device that the present call is for; undefined on the farm's own computer
  */
-export function openFile(path: string): Database {
+export function openFile(path: string, visiting: () => number | undefined = () => undefined): Database {
   if (path !== ":memory:") mkdirSync(dirname(path), { recursive: true });
   const database = plainDatabase(path);
   database.pragma("journal_mode = WAL");
   database.pragma("synchronous = FULL");
   database.pragma("foreign_keys = ON");
   database.pragma("busy_timeout = 5000");
+  database.function("visiting_device", () => visiting() ?? null);
   const pending = migrations().filter(({ number }) => number > versionOf(database));
   if (pending.length > 0 && versionOf(database) > 0) tryOnCopy(database, path, pending);
   applyAll(database, pending);

@@ -2,6 +2,8 @@ import { redirect } from "react-router";
 import { progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
+import { visitorContext } from "#app/server/visitor/visitor.server.ts";
+import { mayOpen } from "#app/ui/visitor/route-roles.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
@@ -25,8 +27,13 @@ export function loader({ context, params }: Route.LoaderArgs) {
     }
     return localDayOf(here.now(), farm.timeZone) === day.processedOn ? "run" : "plan";
   })();
-  throw redirect(`/days/${day.id}/${leaf}`);
+  const { role } = context.get(visitorContext);
+  const seen = mayOpen(role, `/days/${day.id}/${leaf}`) ? leaf : LEAF_INSTEAD[leaf];
+  throw redirect(`/days/${day.id}/${seen ?? "run"}`);
 }
+
+/** For those who may not open a leaf. */
+const LEAF_INSTEAD: Readonly<Record<string, string | undefined>> = { plan: "tasks", settle: "pack" };
 
 const SEVERAL_PHONES = 3;
 

@@ -99,26 +99,51 @@ export default function Farm({ loaderData, actionData }: Route.ComponentProps) {
         )}
       </FarmForm>
       {!isNew && <Kit kit={kit} />}
-      {!isNew && (
-        <Sheet heading="Whose birds">
-          <p className="pb-3">Households that raise with you, and neighbors who bring birds along.</p>
-          <ButtonLink kind="plain" to="/farm/owners">
-            Households and neighbors
-          </ButtonLink>
-        </Sheet>
-      )}
-      {!isNew && (
-        <Sheet heading="Devices">
-          <p className="pb-3">A thermometer in the scald bath, a bench scale, and a label printer.</p>
-          <ButtonLink kind="plain" to="/farm/data">
-            Data and backups
-          </ButtonLink>
-          <ButtonLink kind="plain" to="/farm/devices">
-            Devices
-          </ButtonLink>
-        </Sheet>
-      )}
+      {!isNew && <MoreOfFarm />}
     </Page>
+  );
+}
+
+/** What has a page of its own. */
+const MORE = [
+  {
+    heading: "Whose birds",
+    words: "Households that raise with you, and neighbors who bring birds along.",
+    to: "/farm/owners",
+    link: "Households and neighbors",
+  },
+  {
+    heading: "Devices",
+    words: "A thermometer in the scald bath, a bench scale, and a label printer.",
+    to: "/farm/devices",
+    link: "Devices",
+  },
+  {
+    heading: "Phones",
+    words: "Which phones and computers may come in, and what each may do.",
+    to: "/farm/access",
+    link: "Phones",
+  },
+  {
+    heading: "Data",
+    words: "The farm's file, its backups, and the way back to one.",
+    to: "/farm/data",
+    link: "Data and backups",
+  },
+] as const;
+
+function MoreOfFarm() {
+  return (
+    <div className="grid gap-5 sm:grid-cols-2">
+      {MORE.map(({ heading, words, to, link }) => (
+        <Sheet key={to} heading={heading}>
+          <p className="pb-3">{words}</p>
+          <ButtonLink kind="plain" to={to} className="mb-2">
+            {link}
+          </ButtonLink>
+        </Sheet>
+      ))}
+    </div>
   );
 }
 

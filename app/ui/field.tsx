@@ -1,7 +1,7 @@
 import type { FieldMetadata } from "@conform-to/react";
 import { Label } from "radix-ui";
 import { type ReactNode, useEffect, useRef, useState } from "react";
-import { restoreEarlyTyping } from "#app/ui/early-typing.ts";
+import { restoreEarlyTyping } from "#app/ui/read/early-typing.ts";
 
 interface FieldProps {
   field: FieldMetadata<string>;

@@ -1,5 +1,6 @@
 import type { ComponentProps, ReactNode } from "react";
 import { Link } from "react-router";
+import { useMayOpen } from "#app/ui/visitor/role.tsx";
 
 interface SheetProps extends Omit<ComponentProps<"section">, "title"> {
   heading: string;
@@ -70,11 +71,14 @@ export function Button({
   return <button type="submit" className={`${BUTTON_KINDS[kind]} ${className}`} {...rest} />;
 }
 
+/** A link that looks like a button; left out for those who may not open where it leads. */
 export function ButtonLink({
   kind = "main",
   className = "",
   ...rest
 }: ComponentProps<typeof Link> & { kind?: keyof typeof BUTTON_KINDS }) {
+  const mayOpen = useMayOpen();
+  if (typeof rest.to === "string" && rest.to.startsWith("/") && !mayOpen(rest.to)) return null;
   return <Link className={`${BUTTON_KINDS[kind]} ${className}`} {...rest} />;
 }
 

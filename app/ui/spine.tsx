@@ -1,22 +1,22 @@
-import { NavLink } from "react-router";
+import { Form, NavLink } from "react-router";
+import { useRole } from "#app/ui/visitor/role.tsx";
+import { mayOpen } from "#app/ui/visitor/route-roles.ts";
 
 export interface SpineProps {
   farmName: string;
+  /** Whose device this is; empty on the farm's own computer. */
+  deviceName: string;
   /** One live word a section; empty where there is nothing to say. */
   words: { batches: string; season: string; days: string; freezers: string; books: string };
   units: string;
 }
 
 /** The sections in the order of the work: on the left, or along the bottom of a phone. */
-export function Spine({ farmName, words, units }: SpineProps) {
-  const sections = [
-    { to: "/batches", name: "Batches", word: words.batches },
-    { to: "/season", name: "Season", word: words.season },
-    { to: "/days", name: "Days", word: words.days },
-    { to: "/freezers", name: "Freezers", word: words.freezers },
-    { to: "/books", name: "Books", word: words.books },
-    { to: "/farm", name: "Farm", word: "" },
-  ];
+export function Spine({ farmName, deviceName, words, units }: SpineProps) {
+  const role = useRole();
+  const sections = sectionsOf(words).filter(({ to }) =>
+    to === "/today" ? role === "helper" : mayOpen(role, to),
+  );
   return (
     <header className="fixed inset-x-0 bottom-0 z-10 bg-night text-milk md:sticky md:top-0 md:h-dvh md:w-40 md:shrink-0 md:self-start print:hidden">
       <div className="flex h-full flex-col">
@@ -25,7 +25,7 @@ export function Spine({ farmName, words, units }: SpineProps) {
           <p className="pt-1 text-sm text-fog">{farmName}</p>
         </div>
         <nav aria-label="Sections">
-          <ul className="grid grid-cols-6 md:grid-cols-1">
+          <ul className="grid auto-cols-fr grid-flow-col md:grid-flow-row md:grid-cols-1">
             {sections.map(({ to, name, word }) => (
               <li key={to}>
                 <NavLink to={to} className="section-link">
@@ -36,8 +36,33 @@ export function Spine({ farmName, words, units }: SpineProps) {
             ))}
           </ul>
         </nav>
-        <p className="mt-auto hidden px-5 pb-5 text-sm text-fog md:block">{units}</p>
+        <div className="mt-auto hidden px-5 pb-5 text-sm text-fog md:block">
+          {deviceName !== "" && <Leave deviceName={deviceName} />}
+          <p>{units}</p>
+        </div>
       </div>
     </header>
+  );
+}
+
+const sectionsOf = (words: SpineProps["words"]) => [
+  { to: "/today", name: "Today", word: "" },
+  { to: "/batches", name: "Batches", word: words.batches },
+  { to: "/season", name: "Season", word: words.season },
+  { to: "/days", name: "Days", word: words.days },
+  { to: "/freezers", name: "Freezers", word: words.freezers },
+  { to: "/books", name: "Books", word: words.books },
+  { to: "/farm", name: "Farm", word: "" },
+];
+
+/** Whose device this is, and the way out. */
+function Leave({ deviceName }: { deviceName: string }) {
+  return (
+    <Form method="post" action="/sign-out" className="pb-3">
+      <p>{deviceName}</p>
+      <button type="submit" className="min-h-8 underline">
+        Leave the farm
+      </button>
+    </Form>
   );
 }

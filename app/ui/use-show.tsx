@@ -8,10 +8,10 @@ const ShowContext = createContext<Show>(
 
 /** Gives every part below it the farm's units, money and time zone. */
 export function ShowProvider({ reading, children }: { reading: Reading; children: ReactNode }) {
-  const { unitSystem, currency, timeZone, locale } = reading;
+  const { unitSystem, currency, timeZone, locale, seesMoney } = reading;
   const show = useMemo(
-    () => showFor({ unitSystem, currency, timeZone, locale }),
-    [unitSystem, currency, timeZone, locale],
+    () => showFor({ unitSystem, currency, timeZone, locale, seesMoney }),
+    [unitSystem, currency, timeZone, locale, seesMoney],
   );
   return <ShowContext value={show}>{children}</ShowContext>;
 }

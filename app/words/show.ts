@@ -23,12 +23,16 @@ export interface Reading {
   readonly timeZone: string;
   /** BCP 47 tag: formats of clocks, dates, numbers and paper. */
   readonly locale: string;
+  /** False for those who see no money: a line stands in its place. */
+  readonly seesMoney?: boolean | undefined;
 }
+
+const NO_MONEY = "—";
 
 export type Show = ReturnType<typeof showFor>;
 
 /** Words for every quantity, in the farm's own units, money, time zone and locale. */
-export function showFor({ unitSystem, currency, timeZone, locale }: Reading) {
+export function showFor({ unitSystem, currency, timeZone, locale, seesMoney = true }: Reading) {
   const isUs = unitSystem === "us";
   const formats = localeFormats(locale, timeZone);
   const { time } = formats;
@@ -90,11 +94,13 @@ export function showFor({ unitSystem, currency, timeZone, locale }: Reading) {
   /** Of a canner's gauge. */
   const pressure = (pascals: number) =>
     isUs ? `${trimmed(pascals / PASCALS_PER_PSI, 1)} lb` : `${trimmed(pascals / 1000, 0)} kPa`;
-  const money = (cents: number) => formats.money(cents, currency);
-  const moneyPerWeight = (centsPerKilogram: number) =>
-    isUs
+  const money = (cents: number) => (seesMoney ? formats.money(cents, currency) : NO_MONEY);
+  const moneyPerWeight = (centsPerKilogram: number) => {
+    if (!seesMoney) return NO_MONEY;
+    return isUs
       ? `${money((centsPerKilogram * MILLIGRAMS_PER_POUND) / MILLIGRAMS_PER_KILOGRAM)} / lb`
       : `${money(centsPerKilogram)} / kg`;
+  };
 
   const minutes = (value: number): string => {
     const whole = Math.round(value);
@@ -155,6 +161,7 @@ export function showFor({ unitSystem, currency, timeZone, locale }: Reading) {
     currency,
     timeZone,
     isUs,
+    seesMoney,
     /** Any value by its unit. */
     value: (value: number, unit: Unit) => byUnit[unit](value),
     bird,

@@ -110,6 +110,42 @@ test("what stands is kept before something else is put in its place, also where 
   expect(containers(place.path)).toEqual(["Bowl 1"]);
 });
 
+test("a restore lets nobody in who was put out since, and brings back no passphrase that was changed", async () => {
+  const place = { path: at("farm.sqlite"), folder: at("backups"), now: 50 };
+  const file = openFarmFile(place.path);
+  const passphrase = (byte: number) => ({ salt: Buffer.alloc(16, byte), hash: Buffer.alloc(32, byte) });
+  const secret = (name: string) => Buffer.alloc(32, name);
+  file.access.setPassphrase({ entryId: "passphrase-1", at: 1 }, passphrase(1));
+  for (const name of ["kept", "lost"])
+    file.access.joinAsOwner({ entryId: `joined-${name}`, at: 1 }, { name, secretHash: secret(name) });
+  const invitation = { role: "owner" as const, endsAt: 1000, mostCount: 1, secretHash: secret("code") };
+  file.access.invite({ entryId: "invitation-1", at: 1 }, invitation);
+  const { name } = await writeBackup(place.path, place.folder, asked(1));
+  file.access.putOut(file.access.deviceBySecret(secret("lost"))!.id, 2);
+  file.access.setPassphrase({ entryId: "passphrase-2", at: 3 }, passphrase(2));
+  file.removeFact("invitation-1", 4);
+  file.close();
+
+  const doors = async (restored: string) => {
+    await restoreBackup(join(place.folder, name), { ...place, path: at(restored) });
+    const there = openFarmFile(at(restored));
+    const { access } = there;
+    const seen = {
+      in: access
+        .devices()
+        .filter(({ putOutAt }) => putOutAt === undefined)
+        .map((device) => device.name),
+      passphrase: access.passphrase()?.hash[0],
+      codes: access.openInvitations(51).length,
+    };
+    there.close();
+    return seen;
+  };
+  expect(await doors("farm.sqlite")).toEqual({ in: ["kept"], passphrase: 2, codes: 0 });
+  // On a computer that knows none of them, everyone joins again.
+  expect(await doors("elsewhere.sqlite")).toEqual({ in: [], passphrase: 1, codes: 0 });
+});
+
 test.each([8, 11, 12, 18])(
   "a backup of a file at version %d is brought up to date as it is restored",
   async (version) => {

@@ -1,4 +1,5 @@
 import { existsSync, renameSync, rmSync } from "node:fs";
+import { keepOut } from "#db/access/keep-out.server.ts";
 import { type Backup, type BackupFacts, unpackBackup, writeBackup } from "#db/life/backup-archive.server.ts";
 import { damageOf, FileTroubleError, fileTrouble } from "#db/life/file-trouble.server.ts";
 import { newestVersion, openFile } from "#db/open-file.server.ts";
@@ -13,7 +14,8 @@ export interface Restored {
 
 /**
  * Puts an archive's data file in the place of another, which must not be open anywhere. The archive is unpacked, checked and brought up
- * to date beside it first; what stood there is kept as an archive, or set aside as it is where it can't be read.
+ * to date beside it first, and nobody comes in by it who was put out since; what stood there is kept as an archive, or set aside as it is
+ * where it can't be read.
  *
  * @param path of the data file
  * @param folder where archives are kept
@@ -30,6 +32,7 @@ export async function restoreBackup(
     const facts = await unpackBackup(archive, next);
     if (facts.version > newestVersion()) throw new FileTroubleError({ kind: "newer", path: archive });
     openFile(next).close();
+    keepOut({ next, standing: path, now });
     if (damageOf(next).length > 0) throw new FileTroubleError({ kind: "broken", path: archive });
     const { kept, setAside } = await keepPresent(path, folder, now);
     removeFile(path);

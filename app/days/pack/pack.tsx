@@ -15,7 +15,7 @@ import { roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
 import { suppliesInStock } from "#app/server/day/supplies.server.ts";
 import { attachedDevices } from "#app/server/device/attached-devices.server.ts";
 import { printerAddress } from "#app/server/device/label-printer.server.ts";
-import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
+import { type FarmContext, farmContext, wholeOf } from "#app/server/farm/farm-context.server.ts";
 import { farmMeans } from "#app/server/farm/farm-means.server.ts";
 import { type LotOfDay, requireDay } from "#app/server/farm/required.server.ts";
 import { printAtOnce, unprintedOf, wasPrinted } from "#app/server/freezer/print-labels.server.ts";
@@ -65,7 +65,7 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
     tapCelsius: means.tapCelsius.value,
     ambientCelsius: means.ambientCelsius.value,
     hasPrinter: printerAddress(here) !== undefined,
-    unprinted: unprintedOf(here, farm, request),
+    unprinted: unprintedOf(here, request),
     printsLabel: wasPrinted(here, carcasses.at(-1)),
     places,
     tally,
@@ -99,7 +99,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   if (!sent.ok) return sent.refusal;
   const { printsLabel, ...bird } = sent.value;
   const { birdNumber, lotId } = bird;
-  const { priceCents, priceUnit } = here.file.catalog.products()[0]!;
+  const { priceCents, priceUnit } = wholeOf(here).file.catalog.products()[0]!;
   // Where nobody says otherwise, birds come lot by lot in the order of the kill.
   const lot = lotId ?? day.lots[lotOfBird(day.lots, birdNumber)]!.id;
   const outcome = here.file.pack.recordCarcass(sent.entry, day.id, {
@@ -120,7 +120,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   });
   if (faults) return sent.refuse(faults);
   const isLabeled = printsLabel && bird.purpose !== "cut" && bird.purpose !== "condemned";
-  const unprinted = isLabeled ? await printAtOnce(here, farm, sent.entry.entryId) : "";
+  const unprinted = isLabeled ? await printAtOnce(here, sent.entry.entryId) : "";
   return redirect(`/days/${day.id}/pack${unprinted}`, 303);
 }
 

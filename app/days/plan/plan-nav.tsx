@@ -1,4 +1,5 @@
 import { NavLink } from "react-router";
+import { useMayOpen } from "#app/ui/visitor/role.tsx";
 
 const LEAVES = [
   { to: "plan", words: "The line" },
@@ -10,10 +11,12 @@ const LEAVES = [
 
 /** The parts of a day's plan. */
 export function PlanNav({ dayId }: { dayId: number }) {
+  const mayOpen = useMayOpen();
+  const leaves = LEAVES.filter(({ to }) => mayOpen(`/days/${dayId}/${to}`));
   return (
     <nav aria-label="Plan pages" className="-mx-3 -mt-3 print:hidden">
       <ul className="flex flex-wrap">
-        {LEAVES.map(({ to, words }) => (
+        {leaves.map(({ to, words }) => (
           <li key={to}>
             <NavLink to={`/days/${dayId}/${to}`} className="plan-link">
               {words}

@@ -7,13 +7,13 @@ import type { Route } from "./+types/print-labels.ts";
 /** Writes down that the labels of some packs were printed, word for word, and leads to their sheet. */
 export async function action({ context, request }: Route.ActionArgs) {
   const here = context.get(farmContext);
-  const farm = requireFarm(here);
+  requireFarm(here);
   const { fields, entryId, packIds, back } = await tickedPacks(request);
   const labels = packIds.map((packId) => {
     const pack = here.file.pack.pack(packId);
     if (!pack)
       throw data("One of those packs was removed. Nothing was printed. Reload the page.", { status: 409 });
-    const ready = readyLabel(here, farm, pack);
+    const ready = readyLabel(here, pack);
     if (!ready.ok) throw data(`${ready.fault} Nothing was printed.`, { status: 422 });
     return ready.label;
   });

@@ -1,5 +1,5 @@
 import { EventEmitter } from "node:events";
-import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { type FarmContext, wholeOf } from "#app/server/farm/farm-context.server.ts";
 import { log } from "#app/server/log.server.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import type { AttachedDevice, DeviceQuantity } from "#core/quantity/device-reading.ts";
@@ -124,7 +124,8 @@ function isWorthSending({ state, last }: DeviceStatus, sent: DeviceStatus | unde
 /** By data file: a process may serve the files of several tests. */
 const ofFile = new WeakMap<FarmContext["file"], AttachedDevices>();
 
-export function attachedDevices(here: FarmContext): AttachedDevices {
+export function attachedDevices(asked: FarmContext): AttachedDevices {
+  const here = wholeOf(asked);
   const devices = ofFile.get(here.file) ?? new AttachedDevices(here);
   ofFile.set(here.file, devices);
   return devices;

@@ -6,7 +6,12 @@ import type { FarmFile } from "#db/farm-file.server.ts";
 export interface FarmContext {
   readonly file: FarmFile;
   readonly now: () => number;
+  /** The same farm with its money, where this is the farm of somebody who sees none. */
+  readonly whole?: FarmContext;
 }
+
+/** The farm with its money, whoever asks: for what is kept, or printed on a label, and not shown to them. */
+export const wholeOf = (here: FarmContext): FarmContext => here.whole ?? here;
 
 /** Set for every request by the root's middleware. */
 export const farmContext = createContext<FarmContext>();

@@ -4,6 +4,7 @@ import { type RouterContext, RouterContextProvider } from "react-router";
 import { clockFrom } from "#app/server/farm/clock.server.ts";
 import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
 import { type FarmLife, farmLifeContext } from "#app/server/farm/farm-life.server.ts";
+import { AT_THE_FARM, visitorContext } from "#app/server/visitor/visitor.server.ts";
 import { type FarmFile, openFarmFile } from "#db/farm-file.server.ts";
 
 let file: FarmFile | undefined;
@@ -45,5 +46,6 @@ export const CONTEXT: Readonly<RouterContextProvider> = new RouterContextProvide
   new Map<RouterContext, unknown>([
     [farmContext, HERE],
     [farmLifeContext, LIFE],
+    [visitorContext, AT_THE_FARM],
   ]),
 );

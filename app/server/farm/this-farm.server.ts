@@ -3,6 +3,7 @@ import { clockFrom } from "#app/server/farm/clock.server.ts";
 import { backUpDaily } from "#app/server/farm/daily-backup.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import type { FarmLife } from "#app/server/farm/farm-life.server.ts";
+import { visitingDevice } from "#app/server/visitor/visitor.server.ts";
 import { openFarmFile } from "#db/farm-file.server.ts";
 import { backupFolder } from "#db/life/backup-folder.server.ts";
 
@@ -32,7 +33,7 @@ function openFromEnvironment(): ServedFarm {
   const start = setTo ? Date.parse(setTo) : Date.now();
   if (Number.isNaN(start)) throw new Error(`PALE_MORNING_CLOCK is not a moment: ${setTo}`);
   const folder = backupFolder(path, process.env);
-  let file = openFarmFile(path);
+  let file = openFarmFile(path, visitingDevice);
   process.once("exit", () => file.close());
   const here: FarmContext = {
     // After a restore it is another one: whoever holds the context goes on with it.
@@ -53,7 +54,7 @@ function openFromEnvironment(): ServedFarm {
           try {
             return await work();
           } finally {
-            file = openFarmFile(path);
+            file = openFarmFile(path, visitingDevice);
           }
         })();
         served.ready = done.catch(() => undefined);

@@ -1,11 +1,10 @@
 import { printerAddress } from "#app/server/device/label-printer.server.ts";
-import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { type FarmContext, requireFarm, wholeOf } from "#app/server/farm/farm-context.server.ts";
 import { labelOfPack, labelSetting } from "#app/server/freezer/label-of-pack.server.ts";
 import { MISSING_WORDS } from "#app/words/packing/label-words.ts";
 import { type LabelTexts, labelLayout, missingParts } from "#core/label/label-parts.ts";
 import { packCode } from "#core/label/pack-code.ts";
 import { placedLabel } from "#core/label/placed-label.ts";
-import type { Farm } from "#db/farm/farm-queries.server.ts";
 import type { LabelPrint, LabelSetting } from "#db/pack/label-queries.server.ts";
 import type { Pack } from "#db/pack/pack-row.server.ts";
 import { printLabels } from "#devices/label-printer/label-printer-driver.ts";
@@ -18,12 +17,14 @@ export interface ReadyLabel {
   readonly texts: LabelTexts;
 }
 
-/** A pack's label, or in words what keeps it from being printed. */
+/** A pack's label with its price, or in words what keeps it from being printed. */
 export function readyLabel(
-  here: FarmContext,
-  farm: Farm,
-  pack: Pack,
+  asked: FarmContext,
+  { id }: Pick<Pack, "id">,
 ): { readonly ok: true; readonly label: ReadyLabel } | { readonly ok: false; readonly fault: string } {
+  const here = wholeOf(asked);
+  const farm = requireFarm(here);
+  const pack = here.file.pack.pack(id)!;
   const setting = labelSetting(here, pack.productId);
   const texts = labelOfPack(here, farm, pack);
   const missing = missingParts(setting.required, texts);
@@ -83,9 +84,9 @@ async function sentToPrinter(
 const PRINTER_STOPPED = "The printer is out of paper, or can't be reached";
 
 /** The labels that an entry's packs get as they are saved, printed at once. @returns what the next page is told, as a search text */
-export async function printAtOnce(here: FarmContext, farm: Farm, entryId: string): Promise<string> {
+export async function printAtOnce(here: FarmContext, entryId: string): Promise<string> {
   for (const pack of here.file.pack.packsOfEntry(entryId)) {
-    const ready = readyLabel(here, farm, pack);
+    const ready = readyLabel(here, pack);
     if (!ready.ok || (await printReady(here, entryId, [ready.label], "printer")) !== 1)
       return `?unprinted=${pack.id}`;
   }
@@ -99,11 +100,11 @@ export interface UnprintedLabel {
 }
 
 /** The pack of which a page was told that its label did not print, and why. */
-export function unprintedOf(here: FarmContext, farm: Farm, request: Request): UnprintedLabel | undefined {
+export function unprintedOf(here: FarmContext, request: Request): UnprintedLabel | undefined {
   const text = new URL(request.url).searchParams.get("unprinted") ?? "";
   const pack = /^\d{1,9}$/.test(text) ? here.file.pack.pack(Number(text)) : undefined;
   if (!pack) return undefined;
-  const ready = readyLabel(here, farm, pack);
+  const ready = readyLabel(here, pack);
   return {
     packId: pack.id,
     dayId: pack.dayId,

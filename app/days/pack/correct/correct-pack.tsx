@@ -8,7 +8,7 @@ import { doubtOf, factsOf } from "#app/days/pack/parts/parts-facts.server.ts";
 import { partsForm } from "#app/days/pack/parts/parts-form.ts";
 import { roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
 import { printerAddress } from "#app/server/device/label-printer.server.ts";
-import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
+import { type FarmContext, farmContext, wholeOf } from "#app/server/farm/farm-context.server.ts";
 import { idFrom, requireDay } from "#app/server/farm/required.server.ts";
 import { labelOfPack, labelSetting } from "#app/server/freezer/label-of-pack.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
@@ -74,7 +74,8 @@ const productOf = (here: FarmContext, { productId }: Pack) =>
 export async function action({ context, request, params }: Route.ActionArgs) {
   const here = context.get(farmContext);
   const { day } = requireDay(here, params.dayId);
-  const pack = requirePack(here, day.id, params.packId);
+  // With its price, which a correction keeps.
+  const pack = requirePack(wholeOf(here), day.id, params.packId);
   const read = pack.birdNumber === undefined ? await partsEntered() : await birdEntered();
   if (!read.ok) return read.refusal;
   const faults = faultsOf(here.file.pack.correct(read.entry, pack.id, read.facts), {

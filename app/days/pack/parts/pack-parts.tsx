@@ -41,7 +41,7 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
     day,
     product,
     products,
-    unprinted: unprintedOf(here, farm, request),
+    unprinted: unprintedOf(here, request),
     printsLabel: wasPrinted(here, own.at(-1)),
     counts: packsByProduct(packs),
     own,
@@ -100,7 +100,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
     "pack-unknown": { "": "That pack was removed. Reload the page" },
   });
   if (faults) return sent.refuse(faults);
-  const unprinted = sent.value.printsLabel ? await printAtOnce(here, farm, sent.entry.entryId) : "";
+  const unprinted = sent.value.printsLabel ? await printAtOnce(here, sent.entry.entryId) : "";
   return redirect(`/days/${day.id}/pack/parts/${product.id}${unprinted}`, 303);
 }
 

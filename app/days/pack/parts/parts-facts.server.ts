@@ -1,7 +1,7 @@
 import { doubtFaults } from "#app/days/pack/parts/doubt-in-words.ts";
 import type { PartsEntered } from "#app/days/pack/parts/parts-form.ts";
 import { kilogramsOf, lotsToPack } from "#app/server/day/packs-of-day.server.ts";
-import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { type FarmContext, wholeOf } from "#app/server/farm/farm-context.server.ts";
 import type { LotOfDay } from "#app/server/farm/required.server.ts";
 import type { Faults } from "#app/server/submitted.server.ts";
 import type { Show } from "#app/words/show.ts";
@@ -51,6 +51,9 @@ export function factsOf(
         amount: `This is no more than the ${container?.name ?? "container"} weighs empty. Weigh again, or choose another container`,
       },
     };
+  const { priceCents } = wholeOf(here)
+    .file.catalog.products()
+    .find(({ id }) => id === product.id)!;
   return {
     ok: true,
     pack: {
@@ -62,7 +65,7 @@ export function factsOf(
       tareMilligrams,
       volumeMilliliters: isByVolume ? amount : undefined,
       reason: "",
-      priceCents: entered.purpose === "sale" ? product.priceCents : undefined,
+      priceCents: entered.purpose === "sale" ? priceCents : undefined,
       priceUnit: product.priceUnit,
     },
   };

@@ -2,8 +2,7 @@ import { EventEmitter } from "node:events";
 import type { LiveEvent } from "#app/days/run/live/live-day.ts";
 import { iceBagsInStock } from "#app/server/day/ice-left.server.ts";
 import { basisOfDay, progressOf } from "#app/server/day/plan-of-day.server.ts";
-import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
-import { requireFarm } from "#app/server/farm/farm-context.server.ts";
+import { type FarmContext, requireFarm, wholeOf } from "#app/server/farm/farm-context.server.ts";
 import { log } from "#app/server/log.server.ts";
 import { workPool } from "#app/server/work-pool.server.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
@@ -99,7 +98,8 @@ class LiveDay {
 /** By data file and day: a process may serve the files of several tests. */
 const days = new WeakMap<FarmContext["file"], Map<number, LiveDay>>();
 
-export function liveDay(here: FarmContext, dayId: number): LiveDay {
+export function liveDay(asked: FarmContext, dayId: number): LiveDay {
+  const here = wholeOf(asked);
   const ofFile = days.get(here.file) ?? new Map<number, LiveDay>();
   days.set(here.file, ofFile);
   const day = ofFile.get(dayId) ?? new LiveDay(here, dayId);

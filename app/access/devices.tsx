@@ -1,0 +1,67 @@
+import { Form } from "react-router";
+import { ROLE_WORDS } from "#app/access/role-words.ts";
+import { type Column, DataTable } from "#app/ui/data-table.tsx";
+import { Sheet } from "#app/ui/sheet.tsx";
+import { useShow } from "#app/ui/use-show.tsx";
+import type { Show } from "#app/words/show.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
+import type { JoinedDevice } from "#db/access/access-queries.server.ts";
+
+/** A device that was seen so lately is in use. */
+const NOW_MILLISECONDS = 6 * MINUTE;
+
+/** The phones and computers that joined, each with the way to put it out. */
+export function Devices({ devices, now }: { devices: readonly JoinedDevice[]; now: number }) {
+  const show = useShow();
+  return (
+    <Sheet heading="Phones and computers that joined">
+      {devices.length === 0 ? (
+        <p className="py-1">
+          None yet. Each phone that joins is listed here with what it may do and when it was last used. One
+          that was lost, or whose owner has gone home for good, is put out here, and can do nothing from then
+          on.
+        </p>
+      ) : (
+        <DataTable
+          caption="Phones and computers that joined"
+          rows={devices}
+          keyOf={({ id }) => id}
+          columns={columnsOf(show, now)}
+        />
+      )}
+    </Sheet>
+  );
+}
+
+function columnsOf(show: Show, now: number): Column<JoinedDevice>[] {
+  return [
+    { head: "Whose", cell: ({ name }) => name },
+    { head: "May do", cell: ({ role }) => ROLE_WORDS[role].name },
+    { head: "Joined", cell: ({ joinedAt }) => show.dateTime(joinedAt) },
+    {
+      head: "Last used",
+      cell: ({ lastSeenAt, putOutAt }) => {
+        if (putOutAt !== undefined) return `put out ${show.dateTime(putOutAt)}`;
+        return now - lastSeenAt < NOW_MILLISECONDS ? "now" : show.dateTime(lastSeenAt);
+      },
+    },
+    {
+      head: "Put out",
+      isHeadHidden: true,
+      cell: ({ id, name, putOutAt }) => (
+        <Form method="post" preventScrollReset>
+          <input type="hidden" name="device" value={id} />
+          <button
+            type="submit"
+            name="deed"
+            value={putOutAt === undefined ? "put-out" : "let-in"}
+            className="min-h-12 px-2 underline"
+            aria-label={putOutAt === undefined ? `Put out: ${name}` : `Let in again: ${name}`}
+          >
+            {putOutAt === undefined ? "put out" : "let in again"}
+          </button>
+        </Form>
+      ),
+    },
+  ];
+}

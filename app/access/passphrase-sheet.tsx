@@ -1,0 +1,56 @@
+import { Form } from "react-router";
+import type { FieldFaults } from "#app/access/join-form.ts";
+import { SecretField } from "#app/access/secret-field.tsx";
+import { Button, Sheet } from "#app/ui/sheet.tsx";
+
+interface PassphraseSheetProps {
+  hasPassphrase: boolean;
+  isSecure: boolean;
+  entryId: string;
+  faults: FieldFaults;
+}
+
+/** What owners sign in with. Setting it opens the farm to its network, so what that gives up is read first. */
+export function PassphraseSheet({ hasPassphrase, isSecure, entryId, faults }: PassphraseSheetProps) {
+  return (
+    <Sheet
+      heading={hasPassphrase ? "Change the passphrase" : "Set a passphrase first"}
+      beside={hasPassphrase ? "one is set" : undefined}
+    >
+      <Form method="post" className="grid gap-5 pb-3" noValidate>
+        <input type="hidden" name="deed" value="passphrase" />
+        <input type="hidden" name="entryId" value={`${entryId}-pass`} />
+        <SecretField
+          name="passphrase"
+          label={hasPassphrase ? "New passphrase" : "Passphrase"}
+          hint="Owners sign in with it on a new phone. Four words that don't belong together are easy to type and hard to guess."
+          autoComplete="new-password"
+          fault={faults.passphrase}
+        />
+        <label className="flex min-h-12 items-start gap-3">
+          <input
+            type="checkbox"
+            name="hasRead"
+            className="mt-1 size-5 shrink-0"
+            aria-invalid={faults.hasRead !== undefined}
+          />
+          <span>
+            {isSecure
+              ? "I have read this: whoever has the passphrase sees and changes everything, money included."
+              : "I have read this: whoever has the passphrase sees and changes everything, money included. On this plain connection, anyone who listens in on the farm's network can read what is sent, the passphrase too."}
+          </span>
+        </label>
+        {faults.hasRead && (
+          <p role="alert" className="text-barn">
+            {faults.hasRead}
+          </p>
+        )}
+        <div>
+          <Button kind={hasPassphrase ? "plain" : "main"}>
+            {hasPassphrase ? "Change passphrase" : "Set passphrase"}
+          </Button>
+        </div>
+      </Form>
+    </Sheet>
+  );
+}

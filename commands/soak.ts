@@ -32,7 +32,10 @@ const PORT = 5291;
 const draw = drawsFrom(seed).uniform;
 
 const PARTS: Readonly<Record<string, () => Promise<number>>> = {
-  gates: () => on(new SoakServer(PORT, SMALL_FARM_CLOCK, makeSmallFarm), gatesSoak),
+  gates: () =>
+    on(new SoakServer(PORT, SMALL_FARM_CLOCK, makeSmallFarm), (server) =>
+      gatesSoak(server, SMALL_FARM_CLOCK),
+    ),
   hostile: () =>
     on(new SoakServer(PORT, BEFORE_THE_DAY), (server) =>
       hostileSoak(server, { requests: size.requests, seed }),

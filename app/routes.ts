@@ -127,6 +127,7 @@ export default [
   route("farm/equipment", "farm/add-kit.tsx"),
   route("farm/data", "farm/data/data.tsx"),
   route("farm/data/archive/:name", "farm/data/archive.ts"),
+  route("farm/data/farm.json", "farm/data/farm-json.ts"),
   route("farm/devices", "farm/devices/devices.tsx"),
   route("farm/devices/live", "farm/devices/live-devices.ts"),
   route("farm/devices/simulate", "farm/devices/simulate-device.ts"),

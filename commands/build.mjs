@@ -13,6 +13,8 @@ const PROGRAMS = [
   "commands/file/backup",
   "commands/file/restore",
   "commands/file/check",
+  "commands/file/export",
+  "commands/file/import",
   "demo/demo-moments",
   "workers/pool/worker",
   "workers/season/worker",

@@ -30,6 +30,15 @@ export function openFile(path: string, visiting: () => number | undefined = () =
   return database;
 }
 
+/** Makes a file as a version had it, with nothing in it but what its tables begin with. @throws {Error} if there is no such version */
+export function makeFile(path: string, version: number): Database {
+  const until = migrations().filter(({ number }) => number <= version);
+  if (until.at(-1)?.number !== version) throw new Error(`there is no version ${version} of the data file`);
+  const database = plainDatabase(path);
+  applyAll(database, until);
+  return database;
+}
+
 function versionOf(database: Database): number {
   return database.pragma("user_version", { simple: true }) as number;
 }

@@ -18,6 +18,9 @@ test("a backup is made and put in place from the page, and what stood before can
   await expect(rows).toHaveCount(2);
   expect(await screenFaults(page, farm.url, ["/farm/data"])).toEqual([]);
 
+  const exported = await page.request.get(`${farm.url}/farm/data/farm.json`);
+  expect(await exported.json()).toMatchObject({ format: "pale-morning-farm" });
+
   await page.goto(`${farm.url}/freezers/containers`);
   await walk.fill({ Name: "Blue bowl", "Weight, empty": "8 oz" });
   await walk.press("Add container");

@@ -4,12 +4,16 @@ import { type Backup, type BackupFacts, unpackBackup, writeBackup } from "#db/li
 import { damageOf, FileTroubleError, fileTrouble } from "#db/life/file-trouble.server.ts";
 import { newestVersion, openFile } from "#db/open-file.server.ts";
 
-export interface Restored {
-  readonly facts: BackupFacts;
+/** What became of the file that stood. */
+export interface Kept {
   /** The archive of what stood before; undefined where nothing did. */
   readonly kept: Backup | undefined;
   /** Where a file that could not be packed was set aside, as it was. */
   readonly setAside: string | undefined;
+}
+
+export interface Restored extends Kept {
+  readonly facts: BackupFacts;
 }
 
 /**
@@ -22,22 +26,41 @@ export interface Restored {
  * @throws {FileTroubleError} if the archive is of a newer version, or damaged
  * @throws {Error} if the archive was changed, or is none of ours
  */
-export async function restoreBackup(
-  archive: string,
-  { path, folder, now }: { readonly path: string; readonly folder: string; readonly now: number },
-): Promise<Restored> {
+export async function restoreBackup(archive: string, { path, folder, now }: Place): Promise<Restored> {
   const next = `${path}.restoring`;
   removeFile(next);
   try {
     const facts = await unpackBackup(archive, next);
     if (facts.version > newestVersion()) throw new FileTroubleError({ kind: "newer", path: archive });
+    return { facts, ...(await putInPlace(next, archive, { path, folder, now })) };
+  } finally {
+    removeFile(next);
+  }
+}
+
+interface Place {
+  /** Of the data file. */
+  readonly path: string;
+  /** Where archives are kept. */
+  readonly folder: string;
+  readonly now: number;
+}
+
+/**
+ * Puts a file in the place of the data file, which must not be open anywhere. It is brought up to date and checked first; nobody comes in
+ * by it who was put out since; what stood is kept.
+ *
+ * @param from what the file was made from, for what is said if it can't be used
+ */
+export async function putInPlace(next: string, from: string, { path, folder, now }: Place): Promise<Kept> {
+  try {
     openFile(next).close();
     keepOut({ next, standing: path, now });
-    if (damageOf(next).length > 0) throw new FileTroubleError({ kind: "broken", path: archive });
-    const { kept, setAside } = await keepPresent(path, folder, now);
+    if (damageOf(next).length > 0) throw new FileTroubleError({ kind: "broken", path: from });
+    const kept = await keepPresent(path, folder, now);
     removeFile(path);
     renameSync(next, path);
-    return { facts, kept, setAside };
+    return kept;
   } finally {
     removeFile(next);
     removeFile(`${next}.trial`);
@@ -45,7 +68,7 @@ export async function restoreBackup(
 }
 
 /** Nothing that stands is lost, however broken it is. */
-async function keepPresent(path: string, folder: string, now: number) {
+async function keepPresent(path: string, folder: string, now: number): Promise<Kept> {
   if (!existsSync(path)) return { kept: undefined, setAside: undefined };
   if (fileTrouble(path) === undefined && damageOf(path).length === 0) {
     const kept = await writeBackup(path, folder, { madeAt: now, reason: "before-restore" });

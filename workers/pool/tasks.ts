@@ -1,3 +1,4 @@
+import { closeSync, openSync, writeSync } from "node:fs";
 import type { LocalDay } from "#core/calendar/local-day.ts";
 import { birdsThatIceChills } from "#core/day/forecast/birds-that-ice-chills.ts";
 import { type ChangedDay, changedDay } from "#core/day/forecast/changed-day.ts";
@@ -11,6 +12,7 @@ import type { DayFact } from "#core/day/run/day-fact.ts";
 import { tanksNow } from "#core/day/run/tanks-now.ts";
 import type { BackupReason } from "#core/file/file-life.ts";
 import { type Backup, dropOldBackups, writeBackup } from "#db/life/backup-archive.server.ts";
+import { exportedFarm } from "#db/life/farm-json.server.ts";
 import { damageOf } from "#db/life/file-trouble.server.ts";
 import { type LabelSheets, labelSheets } from "#workers/pdf/label-sheets.ts";
 import { type RunSheet, runSheet } from "#workers/pdf/run-sheet.ts";
@@ -96,6 +98,15 @@ export const TASKS = {
     const backup = await writeBackup(path, folder, made);
     await dropOldBackups(folder);
     return backup;
+  },
+  /** Writes the whole farm into a file. */
+  "export-farm": ({ path, to }: { readonly path: string; readonly to: string }): void => {
+    const file = openSync(to, "w");
+    try {
+      for (const part of exportedFarm(path)) writeSync(file, part);
+    } finally {
+      closeSync(file);
+    }
   },
   /** What is damaged in a data file; empty where nothing is. */
   "check-file": (path: string): string[] => damageOf(path),

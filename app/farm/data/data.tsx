@@ -175,6 +175,9 @@ function ThisFile({ path, folder, counts }: Loaded) {
         <Button kind="plain" name="deed" value="check">
           Check the whole file
         </Button>
+        <ButtonLink kind="plain" to="/farm/data/farm.json" reloadDocument>
+          Download as JSON
+        </ButtonLink>
       </Form>
     </Sheet>
   );

@@ -33,8 +33,10 @@ export async function benchForecastInPool(): Promise<void> {
     const running = halfDone(asked + 1);
     const startedAt = performance.now();
     let soFar = 0;
-    await pool.run("run-forecast", running, () => {
-      soFar = performance.now() - startedAt;
+    await pool.run("run-forecast", running, {
+      soFar: () => {
+        soFar = performance.now() - startedAt;
+      },
     });
     // The first question starts the thread.
     if (asked < 0) continue;

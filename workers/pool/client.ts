@@ -12,11 +12,23 @@ interface PoolSettings {
   readonly mostMilliseconds: number;
 }
 
+/** A task took longer than it may: too much was asked at once. */
+export class TookTooLong extends Error {}
+
+interface Limits<Output> {
+  /** Hears of an answer that is not whole yet. */
+  readonly soFar?: (output: Output) => void;
+  /** Shorter than the pool's own, for what somebody waits for. */
+  readonly mostMilliseconds?: number;
+  /** Whoever asked has left: the task is not begun, or ended. */
+  readonly signal?: AbortSignal;
+}
+
 interface Waiting {
   readonly request: PoolRequest;
   readonly resolve: (output: never) => void;
   readonly reject: (reason: Error) => void;
-  readonly soFar: ((output: never) => void) | undefined;
+  readonly limits: Limits<never>;
 }
 
 /** Threads for what would keep pages waiting. Tasks that find no free thread wait for their turn. */
@@ -32,20 +44,30 @@ export class WorkPool {
   }
 
   /**
-   * @param soFar hears of an answer that is not whole yet
-   * @throws {Error} (rejects) if the task fails, takes too long, or its thread ends
+   * @throws {TookTooLong} (rejects) if the task takes longer than it may
+   * @throws {Error} (rejects) if the task fails, whoever asked has left, or its thread ends
    */
   run<Name extends TaskName>(
     name: Name,
     input: TaskInput<Name>,
-    soFar?: (output: TaskOutput<Name>) => void,
+    limits: Limits<TaskOutput<Name>> = {},
   ): Promise<TaskOutput<Name>> {
     this.#asked += 1;
     const request = { id: this.#asked, name, input };
     return new Promise((resolve, reject) => {
-      this.#waiting.push({ request, resolve, reject, soFar });
+      const waiting: Waiting = { request, resolve, reject, limits };
+      limits.signal?.addEventListener("abort", () => this.#leave(waiting), { once: true });
+      this.#waiting.push(waiting);
       this.#next();
     });
+  }
+
+  /** Takes a task out that nobody waits for any more, if it was not begun. */
+  #leave(waiting: Waiting): void {
+    const place = this.#waiting.indexOf(waiting);
+    if (place === -1) return;
+    this.#waiting.splice(place, 1);
+    waiting.reject(new Error(`nobody waits for ${waiting.request.name} any more`));
   }
 
   /** Ends every thread. */
@@ -67,12 +89,15 @@ export class WorkPool {
     return worker;
   }
 
-  #give(worker: Worker, { request, resolve, reject, soFar }: Waiting): void {
+  #give(worker: Worker, { request, resolve, reject, limits }: Waiting): void {
+    const { soFar, signal, mostMilliseconds = this.#settings.mostMilliseconds } = limits;
     const patience = setTimeout(
-      () => ended(new Error(`${request.name} took too long`)),
-      this.#settings.mostMilliseconds,
+      () => ended(new TookTooLong(`${request.name} took too long`)),
+      mostMilliseconds,
     );
     patience.unref();
+    const onLeft = () => ended(new Error(`nobody waits for ${request.name} any more`));
+    signal?.addEventListener("abort", onLeft, { once: true });
     const onMessage = (reply: PoolReply) => {
       if (reply.type === "so-far") return soFar?.(reply.output as never);
       free();
@@ -91,6 +116,7 @@ export class WorkPool {
     const onExit = () => ended(new Error(`the thread of ${request.name} ended`));
     const free = () => {
       clearTimeout(patience);
+      signal?.removeEventListener("abort", onLeft);
       worker.off("message", onMessage);
       worker.off("error", ended);
       worker.off("exit", onExit);

@@ -14,6 +14,7 @@ import type { BackupReason } from "#core/file/file-life.ts";
 import { type Backup, dropOldBackups, writeBackup } from "#db/life/backup-archive.server.ts";
 import { exportedFarm } from "#db/life/farm-json.server.ts";
 import { damageOf } from "#db/life/file-trouble.server.ts";
+import { type CalendarAsked, type CalendarReading, readCalendar } from "#workers/calendar/read-calendar.ts";
 import { type LabelSheets, labelSheets } from "#workers/pdf/label-sheets.ts";
 import { type RunSheet, runSheet } from "#workers/pdf/run-sheet.ts";
 
@@ -99,6 +100,8 @@ export const TASKS = {
     await dropOldBackups(folder);
     return backup;
   },
+  "read-calendar": ({ text, ...asked }: { readonly text: string } & CalendarAsked): CalendarReading =>
+    readCalendar(text, asked),
   /** Writes the whole farm into a file. */
   "export-farm": ({ path, to }: { readonly path: string; readonly to: string }): void => {
     const file = openSync(to, "w");

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { calendarFile } from "#app/season/calendar/write-calendar.server.ts";
-import { readCalendar } from "#app/season/people/read-calendar.server.ts";
+import { readCalendar } from "#workers/calendar/read-calendar.ts";
 
 const ASKED = { from: "2026-09-17", to: "2026-12-31", timeZone: "America/New_York" };
 const calendar = (...events: string[][]) =>

@@ -81,7 +81,7 @@ class LiveDay {
       now: this.#here.now(),
     };
     workPool()
-      .run("run-forecast", running, hear)
+      .run("run-forecast", running, { soFar: hear })
       .then(hear)
       .catch((error) => log.warn({ err: error }, "the day could not be played on; it is tried again"))
       .finally(() => {

@@ -10,7 +10,14 @@ export interface BusyDay {
 
 export type CalendarReading =
   | { readonly ok: true; readonly busy: readonly BusyDay[]; readonly events: number }
-  | { readonly ok: false; readonly problem: "not-a-calendar" | "no-events" };
+  | { readonly ok: false; readonly problem: "not-a-calendar" | "no-events" | "too-much" };
+
+/** Between which days a calendar is read, and on whose clock. */
+export interface CalendarAsked {
+  readonly from: LocalDay;
+  readonly to: LocalDay;
+  readonly timeZone: string;
+}
 
 /** An event longer than this is a slip. */
 const MOST_DAYS_LONG = 60;
@@ -24,10 +31,7 @@ const MOST_TIMES = 20_000;
  * Days between two on which someone's calendar has something in the hours of work, on the farm's clock: whole days,
  * times in any zone, and events that repeat. What is marked as free or called off does not count.
  */
-export function readCalendar(
-  text: string,
-  { from, to, timeZone }: { from: LocalDay; to: LocalDay; timeZone: string },
-): CalendarReading {
+export function readCalendar(text: string, { from, to, timeZone }: CalendarAsked): CalendarReading {
   let events: ICAL.Event[];
   try {
     const root = new ICAL.Component(ICAL.parse(text) as unknown as string);

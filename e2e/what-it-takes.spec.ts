@@ -44,7 +44,8 @@ test("what a day used is taken from stock when it settles, and put back when it 
   await walk.fill({ "Clip ties": "a few" });
   await walk.press("Settle this day");
   await expect(page.getByText("Enter a whole number, such as 31")).toBeVisible();
-  await walk.fill({ "Clip ties": "3" });
+  await walk.fill({ "Clip ties": "3", "Total hours worked, all people": "7.25" });
+  await walk.fill({ "Mean live weight that morning, if weighed": "6 4" });
   await walk.press("Settle this day");
   await expect(page.getByRole("listitem").filter({ hasText: "Clip ties" })).toContainText(
     "3 pieces from stock",
@@ -53,6 +54,10 @@ test("what a day used is taken from stock when it settles, and put back when it 
   await page.goto(`${farm.url}/days/3/settle`);
   await walk.press("Reopen this day");
   await expect(page.getByRole("button", { name: "Settle this day" })).toBeVisible();
+  // What was typed is not asked for again.
+  await expect(page.getByLabel("Clip ties")).toHaveValue("3");
+  await expect(page.getByLabel("Total hours worked, all people")).toHaveValue("7.25");
+  await expect(page.getByLabel("Mean live weight that morning, if weighed")).toHaveValue("6 lb 4 oz");
   await expect(await ties()).toContainText("140");
 });
 

@@ -37,6 +37,13 @@ export interface SupplyUse {
   readonly used: readonly { readonly supplyId: number; readonly amount: number }[];
 }
 
+/** What was typed when a day was settled last, whether it still is or was opened again. */
+export interface TypedAtSettling {
+  readonly workMinutes: number | undefined;
+  readonly live: readonly SettledLot[];
+  readonly used: SupplyUse["used"];
+}
+
 /** Prepares every statement of settling a day once; call it once per connection. */
 export function settleQueries(database: Database) {
   const entries = entryQueries(database);
@@ -54,6 +61,15 @@ export function settleQueries(database: Database) {
   const selectLots = database.prepare<[number], SettledLot>(`
     SELECT lot_id AS lotId, bird_count AS birdCount, live_mean_milligrams AS liveMeanMilligrams
       FROM settled_lot WHERE settlement_id = ?`);
+  const selectLast = database.prepare<
+    [number],
+    { id: number; entryId: string; workMinutes: number | undefined }
+  >(`
+    SELECT id, entry_id AS entryId, work_minutes AS workMinutes FROM day_settlement
+     WHERE day_id = ? ORDER BY id DESC LIMIT 1`);
+  const selectUsed = database.prepare<[string], { supplyId: number; amount: number }>(
+    "SELECT supply_id AS supplyId, amount FROM supply_move WHERE entry_id = ? AND kind = 'used'",
+  );
   const insertSettlement = database.prepare<
     Omit<SettlementRow, "lots"> & { dayId: number; birdCount: number }
   >(`
@@ -81,6 +97,13 @@ export function settleQueries(database: Database) {
       if (!settled) return undefined;
       const { id, ...row } = settled;
       return { ...row, lots: selectLots.all(id) };
+    },
+
+    lastTyped: (dayId: number): TypedAtSettling | undefined => {
+      const last = selectLast.get(dayId);
+      if (!last) return undefined;
+      const { id, entryId, workMinutes } = last;
+      return { workMinutes, live: selectLots.all(id), used: selectUsed.all(entryId) };
     },
 
     addCost: (entry: Entry, dayId: number, cost: Omit<DayCost, "entryId">): Recorded<"day-settled"> =>

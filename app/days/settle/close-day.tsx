@@ -5,6 +5,7 @@ import { FarmForm } from "#app/ui/farm-form.tsx";
 import { TextField } from "#app/ui/field.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import type { Show } from "#app/words/show.ts";
 import { supplyAmount, supplyTyped } from "#app/words/supply-words.ts";
 import type { Route } from "./+types/settle.ts";
 
@@ -28,7 +29,7 @@ export function Close(props: Loaded & { refusal: Route.ComponentProps["actionDat
         schema={settleForm(unitSystem, supplies, lots.length)}
         refusal={refusal}
         entryId={entryId}
-        defaults={Object.fromEntries(typed)}
+        defaults={{ ...Object.fromEntries(typed), ...typedBefore(props, show) }}
         submit="Settle this day"
       >
         {(fields) => (
@@ -56,6 +57,25 @@ export function Close(props: Loaded & { refusal: Route.ComponentProps["actionDat
       </FarmForm>
     </Sheet>
   );
+}
+
+/** What was typed when the day was settled before it was opened again. */
+function typedBefore({ lots, likelyUse, lastTyped }: Loaded, show: Show): Record<string, string> {
+  if (!lastTyped) return {};
+  const { workMinutes, live, used } = lastTyped;
+  const weighed = lots.flatMap(({ lotId }, index) => {
+    const mean = live.find((lot) => lot.lotId === lotId)?.liveMeanMilligrams;
+    return mean === undefined ? [] : [[liveField(index), show.exactBird(mean)]];
+  });
+  const taken = likelyUse.flatMap(({ supply }) => {
+    const amount = used.find(({ supplyId }) => supplyId === supply.id)?.amount;
+    return amount === undefined ? [] : [[usedField(supply.id), supplyTyped(supply.kind, amount, show)]];
+  });
+  return Object.fromEntries([
+    ...(workMinutes === undefined ? [] : [["workHours", show.decimal(workMinutes / 60, 4)]]),
+    ...weighed,
+    ...taken,
+  ]);
 }
 
 function Settled({ dayId }: { dayId: number }) {

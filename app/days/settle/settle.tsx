@@ -33,6 +33,8 @@ export function loader({ context, params }: Route.LoaderArgs) {
     kept: here.file.keptPlan(day.id),
     likelyUse: day.settledEntryId ? [] : likelyUse(here, farm, day),
     used: usedOn(here, day.id),
+    // A day that was opened again is settled with what was typed before, until that is changed.
+    lastTyped: day.settledEntryId ? undefined : here.file.settling.lastTyped(day.id),
     hasKit: here.file.kit().length > 0,
     entryId: newEntryId(),
     ...settlementOf(here, farm, day),

@@ -44,7 +44,7 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
     await page.locator("details.figure").first().locator("summary").click();
   });
   await picture("books", "/books", DESK);
-  await picture("farm", "/farm", DESK);
+  await picture("access", "/farm/access", DESK, letPhonesIn);
   await phone("/days/3/plan", bringNeighborsBirds);
   await phone("/days/3/tasks");
 });
@@ -109,6 +109,15 @@ async function bringNeighborsBirds(page: Page): Promise<void> {
   await page.getByText("Dual-purpose or old").click();
   await page.getByRole("button", { name: "Add their birds" }).click();
   await untilWorkedOut(page);
+}
+
+/** A passphrase, and a helper's code. */
+async function letPhonesIn(page: Page): Promise<void> {
+  await page.getByLabel("Passphrase", { exact: true }).fill("pond gravel seven umbrellas");
+  await page.getByLabel(/^I have read this/).check();
+  await page.getByRole("button", { name: "Set passphrase" }).click();
+  await page.getByRole("button", { name: "Make a code" }).click();
+  await page.getByRole("img", { name: "Code to join" }).first().waitFor();
 }
 
 async function untilWorkedOut(page: Page): Promise<void> {

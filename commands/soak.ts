@@ -23,8 +23,15 @@ const { values } = parseArgs({
 });
 const seed = Number(values.seed) || 1;
 const size = values.short
-  ? { requests: 1500, phoneSeconds: 12, loadSeconds: 10, kills: 8, updateKills: 8 }
-  : { requests: 100_000, phoneSeconds: 60, loadSeconds: 600, kills: 200, updateKills: 60 };
+  ? { requests: 800, mostMilliseconds: 10_000, phoneSeconds: 10, loadSeconds: 8, kills: 6, updateKills: 4 }
+  : {
+      requests: 100_000,
+      mostMilliseconds: 2000,
+      phoneSeconds: 60,
+      loadSeconds: 600,
+      kills: 200,
+      updateKills: 60,
+    };
 const BEFORE_THE_DAY = "2026-09-19T12:00:00Z";
 const DAY_BEGINS = "2026-09-19T11:00:00Z";
 const SMALL_FARM_CLOCK = "2026-09-19T13:00:00Z";
@@ -38,7 +45,7 @@ const PARTS: Readonly<Record<string, () => Promise<number>>> = {
     ),
   hostile: () =>
     on(new SoakServer(PORT, BEFORE_THE_DAY), (server) =>
-      hostileSoak(server, { requests: size.requests, seed }),
+      hostileSoak(server, { requests: size.requests, mostMilliseconds: size.mostMilliseconds, seed }),
     ),
   kills: () =>
     on(new SoakServer(PORT, SMALL_FARM_CLOCK, makeSmallFarm), (server) =>
@@ -52,7 +59,9 @@ const PARTS: Readonly<Record<string, () => Promise<number>>> = {
   load: () => on(new SoakServer(PORT, BEFORE_THE_DAY), (server) => loadSoak(server, size.loadSeconds, draw)),
 };
 
-const parts = values.part === undefined ? Object.keys(PARTS) : [values.part];
+/** Speed is measured on a machine that does nothing else, so a short soak leaves the load out. */
+const isPart = (part: string) => part !== "load" || !values.short;
+const parts = values.part === undefined ? Object.keys(PARTS).filter(isPart) : [values.part];
 let faults = 0;
 for (const part of parts) {
   const run = PARTS[part];

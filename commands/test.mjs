@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { bin, ensureBuilt, ensureInstalled, root, run } from "./prepare.mjs";
 
-/** Everything that must hold: types, lint, layers, unit tests, build, browser tests. Ends with `N passed, N failed`. */
+/** Everything that must hold: types, lint, layers, unit tests, build, a short soak, browser tests. Ends with `N passed, N failed`. */
 ensureInstalled();
 ensureBrowser();
 mkdirSync(join(root, "test-results"), { recursive: true });
@@ -34,12 +34,19 @@ const unit = counted(
   },
 );
 ensureBuilt();
+const { status: soakStatus } = spawnSync(bin("tsx"), ["commands/soak.ts", "--short"], {
+  cwd: root,
+  stdio: "inherit",
+});
+const soak = { status: soakStatus ?? 1, passed: soakStatus === 0 ? 1 : 0, failed: soakStatus === 0 ? 0 : 1 };
 const browser = counted(bin("playwright"), ["test"], () => {
   const { stats } = JSON.parse(readFileSync(join(root, "test-results", "browser.json"), "utf8"));
   return { passed: stats.expected, failed: stats.unexpected + stats.flaky };
 });
-console.log(`${unit.passed + browser.passed} passed, ${unit.failed + browser.failed} failed`);
-process.exitCode = unit.status || browser.status;
+const all = [unit, soak, browser];
+const total = (name) => all.reduce((sum, part) => sum + part[name], 0);
+console.log(`${total("passed")} passed, ${total("failed")} failed`);
+process.exitCode = all.find(({ status }) => status !== 0)?.status ?? 0;
 
 /** Runs tests and counts them; a run that could not be counted has failed. */
 function counted(program, args, count) {

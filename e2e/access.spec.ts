@@ -29,6 +29,7 @@ async function setPassphrase(page: Page, url: string): Promise<void> {
   await page.getByLabel(/^I have read this/).check();
   await page.getByRole("button", { name: "Set passphrase" }).click();
   await expect(page.getByRole("heading", { name: "Change the passphrase" })).toBeVisible();
+  await expect(page.getByLabel("New passphrase")).toHaveValue("");
 }
 
 test("a helper joins by the code, works the day, sees no money anywhere, and is put out", async ({

@@ -28,7 +28,8 @@ export function loader({ context, request }: Route.LoaderArgs) {
   const here = context.get(farmContext);
   requireFarm(here);
   return {
-    hasPassphrase: here.file.access.passphrase() !== undefined,
+    /** Which passphrase stands; another number after it was changed. */
+    passphraseId: here.file.access.passphrase()?.id,
     isOnNetwork: isOnNetwork(),
     isSecure: new URL(request.url).protocol === "https:",
     devices: here.file.access.devices(),
@@ -103,7 +104,7 @@ function invite(here: FarmContext, fields: Readonly<Record<string, unknown>>, as
 /** Who may come in from other devices: the passphrase, the codes by which phones join, and the phones that did. */
 export default function Access({ loaderData, actionData }: Route.ComponentProps) {
   const faults = actionData?.faults ?? {};
-  const { hasPassphrase, isOnNetwork: isReached } = loaderData;
+  const { passphraseId, isOnNetwork: isReached } = loaderData;
   return (
     <Page isWide>
       <PageHead title="Phones" line="who may come in from other devices" />
@@ -114,8 +115,16 @@ export default function Access({ loaderData, actionData }: Route.ComponentProps)
         </Notice>
       )}
       <div className="grid items-start gap-5 lg:grid-cols-2">
-        {hasPassphrase && <Invitations {...loaderData} fault={faults.role} code={actionData?.code} />}
-        <PassphraseSheet {...loaderData} faults={faults} />
+        {passphraseId !== undefined && (
+          <Invitations {...loaderData} fault={faults.role} code={actionData?.code} />
+        )}
+        <PassphraseSheet
+          // One that was set does not stay on the screen.
+          key={passphraseId}
+          {...loaderData}
+          hasPassphrase={passphraseId !== undefined}
+          faults={faults}
+        />
       </div>
       <Devices {...loaderData} />
     </Page>

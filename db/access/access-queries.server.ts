@@ -40,8 +40,8 @@ type NotJoined = "invitation-over" | "secret-used";
 /** Prepares every statement of who may come in once; call it once per connection. Secrets come in as hashes. */
 export function accessQueries(database: Database) {
   const entries = entryQueries(database);
-  const selectPassphrase = database.prepare<[], KeptPassphrase>(
-    "SELECT salt, hash FROM passphrase ORDER BY id DESC LIMIT 1",
+  const selectPassphrase = database.prepare<[], KeptPassphrase & { readonly id: number }>(
+    "SELECT id, salt, hash FROM passphrase ORDER BY id DESC LIMIT 1",
   );
   const insertPassphrase = database.prepare<KeptPassphrase & { entryId: string }>(
     "INSERT INTO passphrase (entry_id, salt, hash) VALUES (@entryId, @salt, @hash)",

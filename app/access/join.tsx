@@ -1,11 +1,11 @@
 import { data, Form, redirect } from "react-router";
 import { type FieldFaults, faultsOfParse, joinForm } from "#app/access/join-form.ts";
 import { ROLE_WORDS } from "#app/access/role-words.ts";
-import { SecretField } from "#app/access/secret-field.tsx";
 import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
 import { formFields, newEntryId } from "#app/server/submitted.server.ts";
 import { hashOfSecret, isSecret, newSecret } from "#app/server/visitor/secret.server.ts";
 import { cookieWith } from "#app/server/visitor/visitor.server.ts";
+import { AskBox } from "#app/ui/ask-box.tsx";
 import { Button, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/join.ts";
 
@@ -62,7 +62,7 @@ export default function Join({ loaderData, actionData }: Route.ComponentProps) {
           <input type="hidden" name="entryId" value={entryId} />
           <input type="hidden" name="secret" value={secret} />
           {faults[""] && <Notice tone="heed">{faults[""]}</Notice>}
-          <SecretField
+          <AskBox
             name="name"
             label="Your name"
             hint="What you tap is kept under it."

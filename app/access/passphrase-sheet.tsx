@@ -1,6 +1,6 @@
 import { Form } from "react-router";
 import type { FieldFaults } from "#app/access/join-form.ts";
-import { SecretField } from "#app/access/secret-field.tsx";
+import { AskBox } from "#app/ui/ask-box.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 
 interface PassphraseSheetProps {
@@ -20,7 +20,7 @@ export function PassphraseSheet({ hasPassphrase, isSecure, entryId, faults }: Pa
       <Form method="post" className="grid gap-5 pb-3" noValidate>
         <input type="hidden" name="deed" value="passphrase" />
         <input type="hidden" name="entryId" value={`${entryId}-pass`} />
-        <SecretField
+        <AskBox
           name="passphrase"
           label={hasPassphrase ? "New passphrase" : "Passphrase"}
           hint="Owners sign in with it on a new phone. Four words that don't belong together are easy to type and hard to guess."

@@ -1,10 +1,10 @@
 import { data, Form, redirect } from "react-router";
 import { type FieldFaults, faultsOfParse, signInForm } from "#app/access/join-form.ts";
-import { SecretField } from "#app/access/secret-field.tsx";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { formFields, newEntryId } from "#app/server/submitted.server.ts";
 import { hashOfSecret, isPassphrase, newSecret } from "#app/server/visitor/secret.server.ts";
 import { cookieWith, visitorContext } from "#app/server/visitor/visitor.server.ts";
+import { AskBox } from "#app/ui/ask-box.tsx";
 import { Button, ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import type { Route } from "./+types/sign-in.ts";
 
@@ -72,14 +72,14 @@ function SignInForm({ entryId, secret, faults }: { entryId: string; secret: stri
         <input type="hidden" name="entryId" value={entryId} />
         <input type="hidden" name="secret" value={secret} />
         {faults[""] && <p role="alert">{faults[""]}</p>}
-        <SecretField
+        <AskBox
           name="passphrase"
           label="The farm's passphrase"
           type="password"
           autoComplete="current-password"
           fault={faults.passphrase}
         />
-        <SecretField
+        <AskBox
           name="name"
           label="Whose phone or computer is this?"
           hint="For example: Maren's phone"

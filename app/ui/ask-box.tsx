@@ -7,7 +7,7 @@ interface AskBoxProps extends ComponentProps<"input"> {
   fault?: string | undefined;
 }
 
-/** A box of a question that keeps nothing, sent with the address: its words, what was asked, and what is wrong with it. */
+/** A box of a form that the browser does not remember, for questions sent with the address and for secrets: its words, and what is wrong with it. */
 export function AskBox({ label, hint, fault, className = "", ...input }: AskBoxProps) {
   const id = useId();
   const described = [hint && `${id}-hint`, fault && `${id}-fault`].filter(Boolean).join(" ");

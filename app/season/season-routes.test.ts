@@ -11,6 +11,7 @@ const stopSeason = await import("#app/season/calendar/stop-season.ts");
 const pinBirds = await import("#app/season/calendar/pin-birds.ts");
 const people = await import("#app/season/people/people.tsx");
 const person = await import("#app/season/people/person.tsx");
+const changePerson = await import("#app/season/people/change-person.tsx");
 const personIcs = await import("#app/season/people/person-ics.ts");
 const seasonIcs = await import("#app/season/calendar/season-ics.ts");
 const readFile = await import("#app/season/people/read-person-calendar.tsx");
@@ -77,6 +78,19 @@ describe("people", () => {
     await callRoute(people.action, sent({ ...PERSON, name: "Lark" }));
     expect(HERE.file.people.people()).toHaveLength(3);
     expect(HERE.file.people.people()[0]).toMatchObject({ weekdayMask: 16 + 32, handsPercent: 100 });
+  });
+
+  test("changed in two windows are changed by the first, and the second is told", async () => {
+    const change = (fields: Record<string, string>) =>
+      callRoute(changePerson.action, sent({ saturday: "on", handsPercent: "100", ...fields }), {
+        personId: "3",
+      });
+    expect(await change({ seen: "0", handsPercent: "80" })).toMatchObject({ status: 303 });
+    const second = await change({ seen: "0", noKnives: "on" });
+    expect(second.status).toBe(422);
+    expect(JSON.stringify(second.faults)).toContain("Lark was changed in another window");
+    expect(HERE.file.people.people()[2]).toMatchObject({ handsPercent: 80, usesKnives: true, revision: 1 });
+    expect(await change({ seen: "1", noKnives: "on" })).toMatchObject({ status: 303 });
   });
 
   test("can or can't come on a single day, not on one gone by", async () => {

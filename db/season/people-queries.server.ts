@@ -8,10 +8,12 @@ export interface Person extends Helper {
   readonly entryId: string;
   /** Weekdays on which they usually can: bit 0 for Monday to bit 6 for Sunday. */
   readonly weekdayMask: number;
+  /** Counts on with each change. */
+  readonly revision: number;
 }
 
-/** What someone can and may do: all of a person but their name and ids. */
-export type PersonAbility = Omit<Person, "id" | "entryId" | "name">;
+/** What someone can and may do: all of a person but their name, ids, and revision. */
+export type PersonAbility = Omit<Person, "id" | "entryId" | "name" | "revision">;
 
 interface PersonRow {
   readonly id: number;
@@ -27,6 +29,7 @@ interface PersonRow {
   readonly toMinute: number | undefined;
   /** With a space between. */
   readonly besideAdult: string;
+  readonly revision: number;
 }
 
 /** A day on which someone can or can't come, whatever their weekdays say. */
@@ -46,9 +49,9 @@ export function peopleQueries(database: Database) {
   const selectPeople = database.prepare<[], PersonRow>(`
     SELECT id, entry_id AS entryId, name, weekday_mask AS weekdayMask, hands_percent AS handsPercent,
            uses_knives AS usesKnives, scalds, lifts, born_year AS bornYear, from_minute AS fromMinute,
-           to_minute AS toMinute, beside_adult_stations AS besideAdult
+           to_minute AS toMinute, beside_adult_stations AS besideAdult, revision
       FROM person WHERE ${current} ORDER BY id`);
-  const insertPerson = database.prepare<Omit<PersonRow, "id">>(`
+  const insertPerson = database.prepare<Omit<PersonRow, "id" | "revision">>(`
     INSERT INTO person (entry_id, name, weekday_mask, hands_percent, uses_knives, scalds, lifts, born_year,
                         from_minute, to_minute, beside_adult_stations)
     VALUES (@entryId, @name, @weekdayMask, @handsPercent, @usesKnives, @scalds, @lifts, @bornYear,
@@ -56,8 +59,8 @@ export function peopleQueries(database: Database) {
   const updatePerson = database.prepare<Omit<PersonRow, "entryId" | "name">>(`
     UPDATE person SET weekday_mask = @weekdayMask, hands_percent = @handsPercent, uses_knives = @usesKnives,
            scalds = @scalds, lifts = @lifts, born_year = @bornYear, from_minute = @fromMinute, to_minute = @toMinute,
-           beside_adult_stations = @besideAdult
-     WHERE id = @id`);
+           beside_adult_stations = @besideAdult, revision = revision + 1
+     WHERE id = @id AND revision = @revision`);
   const selectDays = database.prepare<[string, string], PersonDay>(`
     SELECT entry_id AS entryId, person_id AS personId, on_day AS onDay, can_come AS canCome, source, why
       FROM person_day WHERE ${current} AND on_day BETWEEN ? AND ? ORDER BY id`);
@@ -88,12 +91,16 @@ export function peopleQueries(database: Database) {
         return undefined;
       }),
 
-    /** What someone can and may do; their name stays. */
-    changePerson: (entry: Entry, person: PersonAbility & { readonly id: number }): Recorded<"grant-taken"> =>
-      entries.once(entry, ["person-changed", person], () => {
-        if (isGrantUsed(person, person.id)) return "grant-taken";
-        updatePerson.run({ id: person.id, ...rowFromAbility(person) });
-        return undefined;
+    /** What someone can and may do, if no one else has said it since the revision that was seen; their name stays. */
+    changePerson: (
+      entry: Entry,
+      { revision, ...person }: PersonAbility & { readonly id: number; readonly revision: number },
+    ): Recorded<"grant-taken" | "changed-meanwhile"> =>
+      entries.once<"grant-taken" | "changed-meanwhile">(entry, ["person-changed", person], () => {
+        const { id } = person;
+        if (isGrantUsed(person, id)) return "grant-taken";
+        const { changes } = updatePerson.run({ id, revision, ...rowFromAbility(person) });
+        return changes === 1 ? undefined : "changed-meanwhile";
       }),
 
     /** What was said of days from one to another, both included, in the order in which it was said: the last word stands. */
@@ -133,7 +140,7 @@ function rowFromAbility({
   fromMinute,
   toMinute,
   besideAdult,
-}: PersonAbility): Omit<PersonRow, "id" | "entryId" | "name"> {
+}: PersonAbility): Omit<PersonRow, "id" | "entryId" | "name" | "revision"> {
   const given = { weekdayMask, handsPercent, usesKnives, scalds, lifts, bornYear, fromMinute, toMinute };
   return { ...given, besideAdult: besideAdult.join(" ") };
 }

@@ -4,7 +4,7 @@ import { TextField, TickField } from "#app/ui/field.tsx";
 import { STATION_WORDS } from "#app/words/words.ts";
 
 /** What someone can and may do, and when. A plan never puts them where a rule keeps them from. */
-export function AbleFields({ fields }: { fields: Fields<typeof ableForm> }) {
+export function AbleFields({ fields }: { fields: Omit<Fields<typeof ableForm>, "seen"> }) {
   return (
     <>
       <fieldset className="grid gap-1">

@@ -21,10 +21,15 @@ export function loader({ context, params }: Route.LoaderArgs) {
 export async function action({ context, request, params }: Route.ActionArgs) {
   const here = context.get(farmContext);
   requireFarm(here);
-  const { id } = requirePerson(here, params.personId);
+  const { id, name, revision } = requirePerson(here, params.personId);
   const sent = await submitted(here, request, ableForm);
   if (!sent.ok) return sent.refusal;
-  const faults = faultsOf(here.file.people.changePerson(sent.entry, { id, ...ableOf(sent.value) }), {
+  const { seen, ...able } = sent.value;
+  const change = { id, revision: seen ?? revision, ...ableOf(able) };
+  const faults = faultsOf(here.file.people.changePerson(sent.entry, change), {
+    "changed-meanwhile": {
+      "": `${name} was changed in another window or by someone else. What you entered is still here; reload the page to see what they saved`,
+    },
     "grant-taken": {
       besideAdultFeet: "Only one young person can have this. Clear it for the other person first",
     },
@@ -45,7 +50,12 @@ export default function ChangePerson({ loaderData: { person, entryId }, actionDa
           defaults={ableFields(person)}
           submit="Save"
         >
-          {(fields) => <AbleFields fields={fields} />}
+          {(fields) => (
+            <>
+              <input type="hidden" name="seen" value={person.revision} />
+              <AbleFields fields={fields} />
+            </>
+          )}
         </FarmForm>
       </Sheet>
     </Page>

@@ -5,7 +5,7 @@ import { STATION_WORDS } from "#app/words/words.ts";
 import { clockOfMinute, minuteOfClock } from "#core/calendar/farm-time.ts";
 import { STATIONS, type Station } from "#core/processing-line/line-station.ts";
 import { isGrantable, MIN_AGE } from "#core/safety/person-rules.ts";
-import type { Person, PersonAbility } from "#db/season/people-queries.server.ts";
+import type { PersonAbility } from "#db/season/people-queries.server.ts";
 
 /** The days of the week from Monday on, as a person's mask counts them. */
 export const WEEKDAYS = [
@@ -70,10 +70,13 @@ export const personForm = z
   .object({ name: words(60, "Enter their name"), ...ABLE })
   .refine(isLater, LATER)
   .refine(isGrantOfYoung, YOUNG);
-export const ableForm = z.object(ABLE).refine(isLater, LATER).refine(isGrantOfYoung, YOUNG);
+export const ableForm = z
+  .object({ ...ABLE, seen: optional(wholeNumber({ most: 1_000_000_000, ask: "" })) })
+  .refine(isLater, LATER)
+  .refine(isGrantOfYoung, YOUNG);
 
 /** What was said of someone, as it is kept. */
-export function ableOf(said: z.output<typeof ableForm>): PersonAbility {
+export function ableOf(said: Omit<z.output<typeof ableForm>, "seen">): PersonAbility {
   return {
     weekdayMask: WEEKDAYS.reduce((mask, { field }, index) => mask | (Number(said[field]) << index), 0),
     handsPercent: said.handsPercent,
@@ -88,7 +91,7 @@ export function ableOf(said: z.output<typeof ableForm>): PersonAbility {
 }
 
 /** The same, as it stands in the form. */
-export function ableFields(person: Person): Record<string, string | undefined> {
+export function ableFields(person: PersonAbility): Record<string, string | undefined> {
   const on = (isOn: boolean) => (isOn ? "on" : undefined);
   return {
     handsPercent: String(person.handsPercent),
@@ -115,7 +118,7 @@ export function ableInWords({
   besideAdult,
   fromMinute,
   toMinute,
-}: Person): string {
+}: PersonAbility): string {
   return [
     !usesKnives && "no knives",
     !scalds && "no scalding",

@@ -123,9 +123,9 @@ export default function App() {
 }
 
 const ERROR_HEADINGS: Readonly<Record<number, string | undefined>> = {
-  403: "Not from this phone",
+  403: "No access",
   404: "Page not found",
-  429: "Wait a while",
+  429: "Too many tries",
 };
 
 /** A plain page for what can't be shown: what happened, and where to go. Never a stack trace. */

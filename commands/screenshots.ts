@@ -114,9 +114,9 @@ async function bringNeighborsBirds(page: Page): Promise<void> {
 /** A passphrase, and a helper's code. */
 async function letPhonesIn(page: Page): Promise<void> {
   await page.getByLabel("Passphrase", { exact: true }).fill("pond gravel seven umbrellas");
-  await page.getByLabel(/^I have read this/).check();
+  await page.getByLabel(/^I understand that anyone/).check();
   await page.getByRole("button", { name: "Set passphrase" }).click();
-  await page.getByRole("button", { name: "Make a code" }).click();
+  await page.getByRole("button", { name: "Show a code" }).click();
   await page.getByRole("img", { name: "Code to join" }).first().waitFor();
 }
 

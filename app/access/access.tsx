@@ -60,7 +60,7 @@ export async function action({ context, request }: Route.ActionArgs) {
   if (fields.deed === "invite") return invite(here, fields, new URL(request.url));
   const read = deviceForm.safeParse(fields);
   if (!read.success) throw data("Choose what to do. Nothing was changed.", { status: 422 });
-  if (fields.deed === "let-in") here.file.access.letInAgain(read.data.device);
+  if (fields.deed === "unblock") here.file.access.letInAgain(read.data.device);
   else here.file.access.putOut(read.data.device, here.now());
   return redirect("/farm/access", 303);
 }
@@ -107,11 +107,11 @@ export default function Access({ loaderData, actionData }: Route.ComponentProps)
   const { passphraseId, isOnNetwork: isReached } = loaderData;
   return (
     <Page isWide>
-      <PageHead title="Phones" line="who may come in from other devices" />
+      <PageHead title="Phones" line="phones and computers that can use this farm" />
       {!isReached && (
         <Notice tone="plain">
-          Pale Morning answers this computer alone now, and asks nobody who they are. For phones to reach it,
-          start it with <code>HOST=0.0.0.0 npm start</code>.
+          Only this computer can use Pale Morning now, and nobody has to sign in. To let phones connect, start
+          it with <code>HOST=0.0.0.0 npm start</code>.
         </Notice>
       )}
       <div className="grid items-start gap-5 lg:grid-cols-2">

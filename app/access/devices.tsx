@@ -14,16 +14,15 @@ const NOW_MILLISECONDS = 6 * MINUTE;
 export function Devices({ devices, now }: { devices: readonly JoinedDevice[]; now: number }) {
   const show = useShow();
   return (
-    <Sheet heading="Phones and computers that joined">
+    <Sheet heading="Joined phones and computers">
       {devices.length === 0 ? (
         <p className="py-1">
-          None yet. Each phone that joins is listed here with what it may do and when it was last used. One
-          that was lost, or whose owner has gone home for good, is put out here, and can do nothing from then
-          on.
+          None yet. Each phone that joins is listed here with its role and when it was last used. Block a
+          phone that is lost or no longer needs access.
         </p>
       ) : (
         <DataTable
-          caption="Phones and computers that joined"
+          caption="Joined phones and computers"
           rows={devices}
           keyOf={({ id }) => id}
           columns={columnsOf(show, now)}
@@ -36,17 +35,17 @@ export function Devices({ devices, now }: { devices: readonly JoinedDevice[]; no
 function columnsOf(show: Show, now: number): Column<JoinedDevice>[] {
   return [
     { head: "Whose", cell: ({ name }) => name },
-    { head: "May do", cell: ({ role }) => ROLE_WORDS[role].name },
+    { head: "Role", cell: ({ role }) => ROLE_WORDS[role].name },
     { head: "Joined", cell: ({ joinedAt }) => show.dateTime(joinedAt) },
     {
       head: "Last used",
       cell: ({ lastSeenAt, putOutAt }) => {
-        if (putOutAt !== undefined) return `put out ${show.dateTime(putOutAt)}`;
+        if (putOutAt !== undefined) return `blocked ${show.dateTime(putOutAt)}`;
         return now - lastSeenAt < NOW_MILLISECONDS ? "now" : show.dateTime(lastSeenAt);
       },
     },
     {
-      head: "Put out",
+      head: "Block",
       isHeadHidden: true,
       cell: ({ id, name, putOutAt }) => (
         <Form method="post" preventScrollReset>
@@ -54,11 +53,11 @@ function columnsOf(show: Show, now: number): Column<JoinedDevice>[] {
           <button
             type="submit"
             name="deed"
-            value={putOutAt === undefined ? "put-out" : "let-in"}
+            value={putOutAt === undefined ? "block" : "unblock"}
             className="min-h-12 px-2 underline"
-            aria-label={putOutAt === undefined ? `Put out: ${name}` : `Let in again: ${name}`}
+            aria-label={putOutAt === undefined ? `Block: ${name}` : `Unblock: ${name}`}
           >
-            {putOutAt === undefined ? "put out" : "let in again"}
+            {putOutAt === undefined ? "Block" : "Unblock"}
           </button>
         </Form>
       ),

@@ -26,14 +26,14 @@ interface InvitationsProps {
 export function Invitations({ invitations, entryId, secret, fault, code }: InvitationsProps) {
   const show = useShow();
   return (
-    <Sheet heading="Let a phone in">
+    <Sheet heading="Add a phone">
       {code && <Code {...code} />}
       <Form method="post" className="grid gap-4" preventScrollReset>
         <input type="hidden" name="deed" value="invite" />
         <input type="hidden" name="entryId" value={`${entryId}-invite`} />
         <input type="hidden" name="secret" value={secret} />
         <fieldset className="grid gap-2">
-          <legend className="pb-2 font-semibold">Whoever joins is a</legend>
+          <legend className="pb-2 font-semibold">The phone joins as</legend>
           {ROLES.toReversed().map((role) => (
             <label key={role} className="flex min-h-12 items-start gap-3">
               <input
@@ -52,11 +52,11 @@ export function Invitations({ invitations, entryId, secret, fault, code }: Invit
         </fieldset>
         {fault && <p role="alert">{fault}</p>}
         <div>
-          <Button kind={code ? "plain" : "main"}>{code ? "Make another code" : "Make a code"}</Button>
+          <Button kind={code ? "plain" : "main"}>{code ? "Show another code" : "Show a code"}</Button>
         </div>
       </Form>
       {invitations.length > 0 && (
-        <ul className="pt-4" aria-label="Codes that are good now">
+        <ul className="pt-4" aria-label="Codes that work now">
           {invitations.map(({ id, entryId: of, role, endsAt, joinedCount }) => (
             <li
               key={id}
@@ -64,9 +64,9 @@ export function Invitations({ invitations, entryId, secret, fault, code }: Invit
             >
               <span>
                 A {ROLE_WORDS[role].name.toLowerCase()}'s code, until {show.dayTime(endsAt)};{" "}
-                {joinedCount === 0 ? "nobody joined yet" : `${plural(joinedCount, "phone")} joined`}
+                {joinedCount === 0 ? "no phone joined yet" : `${plural(joinedCount, "phone")} joined`}
               </span>
-              <RemoveButton entryId={of} back="/farm/access" what={`this ${role}'s code`} verb="close" />
+              <RemoveButton entryId={of} back="/farm/access" what={`this ${role}'s code`} verb="cancel" />
             </li>
           ))}
         </ul>
@@ -83,14 +83,15 @@ function Code({ role, endsAt, pictures }: ShownCode) {
   return (
     <div className="mb-5 grid gap-3 border-b border-rule pb-5" role="status">
       <p>
-        Point the {ROLE_WORDS[role].name.toLowerCase()}'s camera at this. It is good until{" "}
+        Scan this with the {ROLE_WORDS[role].name.toLowerCase()}'s phone. It works until{" "}
         {show.dayTime(endsAt)}
-        {role === "owner" ? ", for one phone" : ""}. It can't be shown again: print the page, or make another.
+        {role === "owner" ? ", for one phone" : ""}. It is shown only once: print this page, or show another
+        code later.
       </p>
       <CodeOf {...first} />
       {others.length > 0 && (
         <details>
-          <summary className="min-h-12 content-center underline">The phone does not find it?</summary>
+          <summary className="min-h-12 content-center underline">The phone can't open it?</summary>
           <div className="grid gap-4 sm:grid-cols-2">
             {others.map((one) => (
               <CodeOf key={one.address} {...one} />

@@ -8,7 +8,7 @@ const MOST_PASSPHRASE_LETTERS = 200;
 /** A secret that the page was given with its form: whoever sends the form gets it as their cookie. */
 const secret = z.string().regex(/^[\w-]{43}$/);
 
-const name = words(MOST_NAME_LETTERS, "Enter whose phone or computer this is");
+const name = words(MOST_NAME_LETTERS, "Enter a name");
 
 /** A device that joins by an invitation. */
 export const joinForm = z.object({ entryId, secret, name });
@@ -21,7 +21,7 @@ export const signInForm = z.object({
   passphrase: z
     .string({ error: "Enter the passphrase" })
     .min(1, "Enter the passphrase")
-    .max(MOST_PASSPHRASE_LETTERS, "That is longer than any passphrase here"),
+    .max(MOST_PASSPHRASE_LETTERS, "Use 200 letters or fewer"),
 });
 
 /** A new passphrase. On plain HTTP whoever sets it has read what that means. */
@@ -29,9 +29,9 @@ export const passphraseForm = z.object({
   entryId,
   passphrase: z
     .string({ error: "Enter a passphrase" })
-    .min(LEAST_PASSPHRASE_LETTERS, "Use 10 letters or more: four words that don't belong together are good")
+    .min(LEAST_PASSPHRASE_LETTERS, "Use 10 letters or more, such as four unrelated words")
     .max(MOST_PASSPHRASE_LETTERS, "Use 200 letters or fewer"),
-  hasRead: z.literal("on", { error: "Read it, and tick this" }),
+  hasRead: z.literal("on", { error: "Read this and check the box" }),
 });
 
 /** What a plain form was refused for: a sentence for each field. */

@@ -23,7 +23,7 @@ export function loader({ context, params }: Route.LoaderArgs) {
   };
 }
 
-const OVER = "This code is over, or was used up. Ask an owner for a new one.";
+const OVER = "This code has expired or was already used. Ask an owner for a new one.";
 
 /** @throws a 403 page if nobody may join by this address now */
 function requireInvitation(here: FarmContext, text: string) {
@@ -55,7 +55,10 @@ export default function Join({ loaderData, actionData }: Route.ComponentProps) {
   const { name, may } = ROLE_WORDS[role];
   return (
     <Page>
-      <PageHead title={`Join ${farmName}`} line={`as ${name.toLowerCase()}`} />
+      <PageHead
+        title={`Join ${farmName}`}
+        line={`as ${role === "owner" ? "an" : "a"} ${name.toLowerCase()}`}
+      />
       <Sheet heading="Whose phone is this?" className="max-w-prose">
         <p className="pb-4">{may}</p>
         <Form method="post" className="grid gap-5 pb-3" noValidate>
@@ -65,7 +68,7 @@ export default function Join({ loaderData, actionData }: Route.ComponentProps) {
           <AskBox
             name="name"
             label="Your name"
-            hint="What you tap is kept under it."
+            hint="What you record is saved under this name."
             autoComplete="off"
             list="people-here"
             fault={faults.name}

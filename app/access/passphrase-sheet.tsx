@@ -23,7 +23,7 @@ export function PassphraseSheet({ hasPassphrase, isSecure, entryId, faults }: Pa
         <AskBox
           name="passphrase"
           label={hasPassphrase ? "New passphrase" : "Passphrase"}
-          hint="Owners sign in with it on a new phone. Four words that don't belong together are easy to type and hard to guess."
+          hint="Owners use it to sign in on a new phone. Four unrelated words are easy to type and hard to guess."
           autoComplete="new-password"
           fault={faults.passphrase}
         />
@@ -36,8 +36,8 @@ export function PassphraseSheet({ hasPassphrase, isSecure, entryId, faults }: Pa
           />
           <span>
             {isSecure
-              ? "I have read this: whoever has the passphrase sees and changes everything, money included."
-              : "I have read this: whoever has the passphrase sees and changes everything, money included. On this plain connection, anyone who listens in on the farm's network can read what is sent, the passphrase too."}
+              ? "I understand that anyone with the passphrase can see and change everything, including money."
+              : "I understand that anyone with the passphrase can see and change everything, including money, and that this connection is not encrypted: someone on the farm's network could read what is sent, including the passphrase."}
           </span>
         </label>
         {faults.hasRead && (

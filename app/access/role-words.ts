@@ -2,13 +2,13 @@ import type { Role } from "#core/access/role.ts";
 
 /** What a role is called, and what whoever has it may do. */
 export const ROLE_WORDS: Readonly<Record<Role, { readonly name: string; readonly may: string }>> = {
-  owner: { name: "Owner", may: "Owners plan, change, and see everything, money included." },
+  owner: { name: "Owner", may: "Owners can see and change everything, including money." },
   helper: {
     name: "Helper",
-    may: "Helpers work the days of now: posts, rest, cutting, packing, and freezers. They see no money and change no plan.",
+    may: "Helpers can use the work screens of current days and the freezers. They can't see money or change plans.",
   },
   viewer: {
     name: "Viewer",
-    may: "Viewers look at batches, the season, days, and freezers. They see no money and change nothing.",
+    may: "Viewers can look at batches, the season, days, and freezers. They can't see money or change anything.",
   },
 };

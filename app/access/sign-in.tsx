@@ -43,21 +43,18 @@ export default function SignIn({ loaderData, actionData }: Route.ComponentProps)
     <Page>
       <PageHead title="Pale Morning" line="a farm's processing days" />
       {isIn && (
-        <Sheet heading="You are in" className="max-w-prose">
-          <p className="pb-3">This device may come in already.</p>
-          <ButtonLink to="/">Go on</ButtonLink>
+        <Sheet heading="You are signed in" className="max-w-prose">
+          <p className="pb-3">This device already has access.</p>
+          <ButtonLink to="/">Open the farm</ButtonLink>
         </Sheet>
       )}
       {!isIn && canSignIn && <SignInForm {...loaderData} faults={actionData?.faults ?? {}} />}
       {!isIn && (
-        <Sheet
-          heading={canSignIn ? "Here to help?" : "Nobody comes in from here yet"}
-          className="max-w-prose"
-        >
+        <Sheet heading={canSignIn ? "Here to help?" : "Phones can't connect yet"} className="max-w-prose">
           <p>
             {canSignIn
-              ? "Ask an owner for the code, and point this phone's camera at it. You need no passphrase."
-              : "On the farm's own computer, open Farm, then Phones. Set a passphrase there, and show its code to this phone."}
+              ? "Ask an owner for a code, and scan it with this phone's camera. You don't need a passphrase."
+              : "On the farm's own computer, open Farm, then Phones, and set a passphrase. Then scan a code with this phone, or sign in here."}
           </p>
         </Sheet>
       )}

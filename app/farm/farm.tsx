@@ -120,13 +120,13 @@ const MORE = [
   },
   {
     heading: "Phones",
-    words: "Which phones and computers may come in, and what each may do.",
+    words: "Which phones and computers can use this farm, and what each can do.",
     to: "/farm/access",
     link: "Phones",
   },
   {
     heading: "Data",
-    words: "The farm's file, its backups, and the way back to one.",
+    words: "The farm's data file, backups, and restoring one.",
     to: "/farm/data",
     link: "Data and backups",
   },

@@ -13,7 +13,7 @@ export async function action({ context, request }: Route.ActionArgs) {
   const entryId = String(fields.get("entryId") ?? "");
   const { role, deviceId } = context.get(visitorContext);
   if (role !== "owner" && here.file.access.deviceOf(entryId) !== deviceId)
-    throw data("Somebody else wrote this. An owner can remove it.", { status: 403 });
+    throw data("Someone else recorded this. Ask an owner to remove it.", { status: 403 });
   if (here.file.removeFact(entryId, here.now()) === "not-a-fact") {
     throw data("That can't be removed here. If it belongs to a settled day, reopen the day first.", {
       status: 409,

@@ -30,10 +30,10 @@ export function loader({ context }: Route.LoaderArgs) {
 }
 
 const PARTS = [
-  { path: "run", name: "Run", line: "the day as it happens, and its posts" },
-  { path: "tasks", name: "To do", line: "what is to be done, and when" },
+  { path: "run", name: "Run", line: "counts, posts, and the board" },
+  { path: "tasks", name: "To do", line: "tasks and their times" },
   { path: "rest", name: "Rest", line: "birds in ice and in the refrigerator" },
-  { path: "cut", name: "Cut", line: "the list, and what comes beside it" },
+  { path: "cut", name: "Cut", line: "cut list and by-products" },
   { path: "pack", name: "Pack", line: "weigh, label, put away" },
 ] as const;
 
@@ -45,9 +45,7 @@ export default function Today({ loaderData: { name, today, days } }: Route.Compo
       <PageHead title="Today" line={name === "" ? show.longDay(today) : `${show.longDay(today)}, ${name}`} />
       {days.length === 0 && (
         <EmptyPlace heading="No processing day today">
-          <p>
-            A day shows here from the evening before it until a week after. Until then there is nothing to do.
-          </p>
+          <p>Processing days show here from the day before until a week after.</p>
         </EmptyPlace>
       )}
       {days.map((day) => (
@@ -74,7 +72,7 @@ export default function Today({ loaderData: { name, today, days } }: Route.Compo
       ))}
       {name !== "" && (
         <Form method="post" action="/sign-out">
-          <Button kind="plain">Leave the farm on this phone</Button>
+          <Button kind="plain">Sign out on this phone</Button>
         </Form>
       )}
     </Page>

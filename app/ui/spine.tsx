@@ -61,7 +61,7 @@ function Leave({ deviceName }: { deviceName: string }) {
     <Form method="post" action="/sign-out" className="pb-3">
       <p>{deviceName}</p>
       <button type="submit" className="min-h-8 underline">
-        Leave the farm
+        Sign out
       </button>
     </Form>
   );

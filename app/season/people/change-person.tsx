@@ -28,7 +28,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   const change = { id, revision: seen ?? revision, ...ableOf(able) };
   const faults = faultsOf(here.file.people.changePerson(sent.entry, change), {
     "changed-meanwhile": {
-      "": `${name} was changed in another window or by someone else. What you entered is still here; reload the page to see what they saved`,
+      "": `${name} was changed in another window or by someone else. Your entries are still here. Reload the page to see what they saved`,
     },
     "grant-taken": {
       besideAdultFeet: "Only one young person can have this. Clear it for the other person first",

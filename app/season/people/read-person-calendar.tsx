@@ -22,7 +22,7 @@ const MOST_MILLISECONDS = 4000;
 const PROBLEMS: Readonly<Record<(CalendarReading & { ok: false })["problem"], string>> = {
   "not-a-calendar": "This file is not a readable calendar. Export it again as an .ics file",
   "too-much":
-    "This calendar has more in it than can be read at once: events that repeat for years, or too many. Export only the coming months",
+    "This calendar has too many events, or events that repeat for too many years. Export only the coming months",
   "no-events": "This calendar is empty. Choose the calendar you keep your schedule in",
 };
 

@@ -28,19 +28,19 @@ export function refuseUnlessMay(
   if (visitor.role === undefined && !isIn(isRead ? read : write, undefined)) {
     if (isRead && request.headers.get("Sec-Fetch-Dest") !== "empty") throw redirect("/sign-in");
     throw new Response(
-      "This device has not joined the farm, or was put out. Ask an owner to let it in. What was sent was not saved.",
+      "This device has not joined the farm, or was blocked. Ask an owner for access. Nothing was saved.",
       { status: 401 },
     );
   }
   if (!isIn(isRead ? read : write, visitor.role))
     throw new Response(
-      isRead ? "Only an owner sees this page." : "Only an owner can change this. Nothing was saved.",
+      isRead ? "Only owners can open this page." : "Only owners can change this. Nothing was saved.",
       {
         status: 403,
       },
     );
   if (visitor.role === "helper" && params.dayId !== undefined && !isAtHand(here, Number(params.dayId)))
-    throw new Response("Helpers see the days that are worked on now. This is not one of them.", {
+    throw new Response("Helpers can open current processing days only.", {
       status: 403,
     });
 }

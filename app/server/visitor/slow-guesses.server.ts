@@ -16,5 +16,5 @@ export const slowGuesses = rateLimit({
   keyGenerator: ({ socket }) => socket.remoteAddress ?? "",
   skip: ({ headers }) => headers[PEER_HEADER] === "here",
   requestWasSuccessful: (_request, { statusCode }) => statusCode < 400,
-  message: `Too many wrong tries. Wait ${WAIT_MINUTES} minutes, or ask an owner to show this phone a code.`,
+  message: `Too many wrong tries. Wait ${WAIT_MINUTES} minutes, or ask an owner for a code.`,
 });

@@ -61,7 +61,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
 }
 
 const SENT_CHANGED =
-  "This tap was sent before and was different then. That one counts; this one was not saved. Discard it, and tap again if it happened too.";
+  "This tap was already saved with different values. The first one counts; this one was not saved. Discard it, and tap again if both happened.";
 
 /** A farm that was made anew must not receive what was tapped for the one before. */
 const OTHER_FILE = "These taps are for another data file than the one this computer has open now.";

@@ -74,7 +74,12 @@ app.use((request, response, next) => {
   response.on("finish", () => {
     const milliseconds = Math.round(performance.now() - startedAt);
     log.info(
-      { method: request.method, path: request.path, status: response.statusCode, milliseconds },
+      {
+        method: request.method,
+        path: withoutSecret(request.path),
+        status: response.statusCode,
+        milliseconds,
+      },
       "answered",
     );
   });
@@ -145,6 +150,11 @@ async function checkAll(path: string): Promise<void> {
   } finally {
     await pool.close();
   }
+}
+
+/** An address as it may stand in a log: the secret of an invitation is not for whoever reads it. */
+function withoutSecret(path: string): string {
+  return path.replace(/^\/join\/[^/.]+/i, "/join/-");
 }
 
 let isStopping = false;

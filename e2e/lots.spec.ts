@@ -160,7 +160,7 @@ test.describe("other people's birds and other days", () => {
       page,
       farm,
     }) => {
-      test.setTimeout(120_000);
+      test.setTimeout(300_000);
       const brought = await page.request.post(`${farm.url}/days/3/lots/brought`, {
         form: {
           entryId: "birds-of-the-walk",

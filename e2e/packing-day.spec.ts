@@ -196,7 +196,7 @@ test.describe("in pounds on a phone", () => {
     page,
     farm,
   }) => {
-    test.setTimeout(150_000);
+    test.setTimeout(300_000);
     const walk = new FarmWalk(page, farm.url);
     const scale = await startDevice("bench-scale");
     const printer = await startDevice("label-printer");
@@ -298,7 +298,7 @@ test.describe("in kilograms at a desk", () => {
     page,
     farm,
   }) => {
-    test.setTimeout(150_000);
+    test.setTimeout(300_000);
     const walk = new FarmWalk(page, farm.url);
     await page.goto(`${farm.url}/farm`);
     await walk.choose("Kilograms, °C, liters");

@@ -107,7 +107,7 @@ test.describe("with the demo farm", () => {
       page,
       farm,
     }) => {
-      test.setTimeout(180_000);
+      test.setTimeout(300_000);
       const elsewhere: string[] = [];
       const faults: string[] = [];
       page.on("console", (line) => {

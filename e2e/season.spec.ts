@@ -6,7 +6,6 @@ test("a newcomer adds a batch, weighs ten birds, lets the season be set, pins a 
   page,
   farm,
 }) => {
-  test.setTimeout(60_000);
   const walk = new FarmWalk(page, farm.url);
   await walk.begin({ units: "Pounds, °F, gallons", money: "USD" });
   await walk.follow("Add the first batch");

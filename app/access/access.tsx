@@ -2,7 +2,7 @@ import { data, redirect } from "react-router";
 import { z } from "zod";
 import { Devices } from "#app/access/devices.tsx";
 import { Invitations } from "#app/access/invitations.tsx";
-import { type FieldFaults, faultsOfParse, passphraseForm } from "#app/access/join-form.ts";
+import { type FieldFaults, faultsOfParse, passphraseForm, secret } from "#app/access/join-form.ts";
 import { isOnNetwork, ownAddresses } from "#app/access/own-addresses.server.ts";
 import { PassphraseSheet } from "#app/access/passphrase-sheet.tsx";
 import { type FarmContext, farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
@@ -43,9 +43,10 @@ export function loader({ context, request }: Route.LoaderArgs) {
 const inviteForm = z.object({
   entryId,
   role: z.enum(ROLES, "Choose what they may do"),
-  secret: z.string().regex(/^[\w-]{43}$/),
+  secret,
 });
 const deviceForm = z.object({
+  deed: z.enum(["block", "unblock"]),
   device: z
     .string()
     .regex(/^\d{1,9}$/)
@@ -60,8 +61,9 @@ export async function action({ context, request }: Route.ActionArgs) {
   if (fields.deed === "invite") return invite(here, fields, new URL(request.url));
   const read = deviceForm.safeParse(fields);
   if (!read.success) throw data("Choose what to do. Nothing was changed.", { status: 422 });
-  if (fields.deed === "unblock") here.file.access.letInAgain(read.data.device);
-  else here.file.access.putOut(read.data.device, here.now());
+  const { deed, device } = read.data;
+  if (deed === "unblock") here.file.access.unblock(device);
+  else here.file.access.block(device, here.now());
   return redirect("/farm/access", 303);
 }
 

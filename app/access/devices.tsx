@@ -10,7 +10,7 @@ import type { JoinedDevice } from "#db/access/access-queries.server.ts";
 /** A device that was seen so lately is in use. */
 const NOW_MILLISECONDS = 6 * MINUTE;
 
-/** The phones and computers that joined, each with the way to put it out. */
+/** The phones and computers that joined, each with a button to block it. */
 export function Devices({ devices, now }: { devices: readonly JoinedDevice[]; now: number }) {
   const show = useShow();
   return (
@@ -39,25 +39,25 @@ function columnsOf(show: Show, now: number): Column<JoinedDevice>[] {
     { head: "Joined", cell: ({ joinedAt }) => show.dateTime(joinedAt) },
     {
       head: "Last used",
-      cell: ({ lastSeenAt, putOutAt }) => {
-        if (putOutAt !== undefined) return `blocked ${show.dateTime(putOutAt)}`;
+      cell: ({ lastSeenAt, blockedAt }) => {
+        if (blockedAt !== undefined) return `blocked ${show.dateTime(blockedAt)}`;
         return now - lastSeenAt < NOW_MILLISECONDS ? "now" : show.dateTime(lastSeenAt);
       },
     },
     {
       head: "Block",
       isHeadHidden: true,
-      cell: ({ id, name, putOutAt }) => (
+      cell: ({ id, name, blockedAt }) => (
         <Form method="post" preventScrollReset>
           <input type="hidden" name="device" value={id} />
           <button
             type="submit"
             name="deed"
-            value={putOutAt === undefined ? "block" : "unblock"}
+            value={blockedAt === undefined ? "block" : "unblock"}
             className="min-h-12 px-2 underline"
-            aria-label={putOutAt === undefined ? `Block: ${name}` : `Unblock: ${name}`}
+            aria-label={blockedAt === undefined ? `Block: ${name}` : `Unblock: ${name}`}
           >
-            {putOutAt === undefined ? "Block" : "Unblock"}
+            {blockedAt === undefined ? "Block" : "Unblock"}
           </button>
         </Form>
       ),

@@ -6,7 +6,7 @@ const LEAST_PASSPHRASE_LETTERS = 10;
 const MOST_PASSPHRASE_LETTERS = 200;
 
 /** A secret that the page was given with its form: whoever sends the form gets it as their cookie. */
-const secret = z.string().regex(/^[\w-]{43}$/);
+export const secret = z.string().regex(/^[\w-]{43}$/);
 
 const name = words(MOST_NAME_LETTERS, "Enter a name");
 

@@ -5,10 +5,10 @@ import type { Route } from "./+types/sign-out.ts";
 
 export const loader = () => redirect("/");
 
-/** Puts the device out that asks, and takes its secret from it. */
+/** Blocks the device that asks, and takes its secret from it. */
 export async function action({ context, request }: Route.ActionArgs) {
   const here = context.get(farmContext);
   const { deviceId } = context.get(visitorContext);
-  if (deviceId !== undefined) here.file.access.putOut(deviceId, here.now());
+  if (deviceId !== undefined) here.file.access.block(deviceId, here.now());
   return redirect("/sign-in", { status: 303, headers: { "Set-Cookie": await cookieWith(request, "") } });
 }

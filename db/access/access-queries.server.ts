@@ -26,7 +26,7 @@ export interface JoinedDevice {
   readonly role: Role;
   readonly joinedAt: number;
   readonly lastSeenAt: number;
-  readonly putOutAt: number | undefined;
+  readonly blockedAt: number | undefined;
 }
 
 export interface NewDevice {
@@ -100,7 +100,7 @@ function invitationQueries(database: Database) {
 
 const DEVICE = `
   SELECT device.id, device.name, device.role, entry.at AS joinedAt, device.last_seen_at AS lastSeenAt,
-         device.put_out_at AS putOutAt
+         device.blocked_at AS blockedAt
     FROM joined_device AS device JOIN entry ON entry.id = device.entry_id`;
 
 function deviceQueries(database: Database) {
@@ -121,8 +121,8 @@ function deviceQueries(database: Database) {
   const updateSeen = database.prepare<{ id: number; at: number }>(
     "UPDATE joined_device SET last_seen_at = @at WHERE id = @id",
   );
-  const updatePutOut = database.prepare<{ id: number; at: number | undefined }>(
-    "UPDATE joined_device SET put_out_at = @at WHERE id = @id",
+  const updateBlocked = database.prepare<{ id: number; at: number | undefined }>(
+    "UPDATE joined_device SET blocked_at = @at WHERE id = @id",
   );
   const join = (
     entry: Entry,
@@ -152,7 +152,7 @@ function deviceQueries(database: Database) {
     joinAsOwner: (entry: Entry, device: NewDevice) => join(entry, device, "owner", undefined),
     sawDevice: (id: number, at: number): void => void updateSeen.run({ id, at }),
     /** From now on it may not come in. */
-    putOut: (id: number, at: number): void => void updatePutOut.run({ id, at }),
-    letInAgain: (id: number): void => void updatePutOut.run({ id, at: undefined }),
+    block: (id: number, at: number): void => void updateBlocked.run({ id, at }),
+    unblock: (id: number): void => void updateBlocked.run({ id, at: undefined }),
   };
 }

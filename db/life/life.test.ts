@@ -110,7 +110,7 @@ test("what stands is kept before something else is put in its place, also where 
   expect(containers(place.path)).toEqual(["Bowl 1"]);
 });
 
-test("a restore lets nobody in who was put out since, and brings back no passphrase that was changed", async () => {
+test("a restore lets nobody in who was blocked since, and brings back no passphrase that was changed", async () => {
   const place = { path: at("farm.sqlite"), folder: at("backups"), now: 50 };
   const file = openFarmFile(place.path);
   const passphrase = (byte: number) => ({ salt: Buffer.alloc(16, byte), hash: Buffer.alloc(32, byte) });
@@ -121,7 +121,7 @@ test("a restore lets nobody in who was put out since, and brings back no passphr
   const invitation = { role: "owner" as const, endsAt: 1000, mostCount: 1, secretHash: secret("code") };
   file.access.invite({ entryId: "invitation-1", at: 1 }, invitation);
   const { name } = await writeBackup(place.path, place.folder, asked(1));
-  file.access.putOut(file.access.deviceBySecret(secret("lost"))!.id, 2);
+  file.access.block(file.access.deviceBySecret(secret("lost"))!.id, 2);
   file.access.setPassphrase({ entryId: "passphrase-2", at: 3 }, passphrase(2));
   file.removeFact("invitation-1", 4);
   file.close();
@@ -133,7 +133,7 @@ test("a restore lets nobody in who was put out since, and brings back no passphr
     const seen = {
       in: access
         .devices()
-        .filter(({ putOutAt }) => putOutAt === undefined)
+        .filter(({ blockedAt }) => blockedAt === undefined)
         .map((device) => device.name),
       passphrase: access.passphrase()?.hash[0],
       codes: access.openInvitations(51).length,

@@ -1,5 +1,5 @@
 import { existsSync, renameSync, rmSync } from "node:fs";
-import { keepOut } from "#db/access/keep-out.server.ts";
+import { keepBlocked } from "#db/access/keep-blocked.server.ts";
 import { type Backup, type BackupFacts, unpackBackup, writeBackup } from "#db/life/backup-archive.server.ts";
 import { damageOf, FileTroubleError, fileTrouble } from "#db/life/file-trouble.server.ts";
 import { newestVersion, openFile } from "#db/open-file.server.ts";
@@ -18,7 +18,7 @@ export interface Restored extends Kept {
 
 /**
  * Puts an archive's data file in the place of another, which must not be open anywhere. The archive is unpacked, checked and brought up
- * to date beside it first, and nobody comes in by it who was put out since; what stood there is kept as an archive, or set aside as it is
+ * to date beside it first, and nobody comes in by it who was blocked since; what stood there is kept as an archive, or set aside as it is
  * where it can't be read.
  *
  * @param path of the data file
@@ -48,14 +48,14 @@ interface Place {
 
 /**
  * Puts a file in the place of the data file, which must not be open anywhere. It is brought up to date and checked first; nobody comes in
- * by it who was put out since; what stood is kept.
+ * by it who was blocked since; what stood is kept.
  *
  * @param from what the file was made from, for what is said if it can't be used
  */
 export async function putInPlace(next: string, from: string, { path, folder, now }: Place): Promise<Kept> {
   try {
     openFile(next).close();
-    keepOut({ next, standing: path, now });
+    keepBlocked({ next, standing: path, now });
     if (damageOf(next).length > 0) throw new FileTroubleError({ kind: "broken", path: from });
     const kept = await keepPresent(path, folder, now);
     removeFile(path);

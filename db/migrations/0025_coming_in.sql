@@ -32,7 +32,7 @@ CREATE TABLE joined_device (
   secret_hash   BLOB    NOT NULL UNIQUE CHECK (length(secret_hash) = 32),
   last_seen_at  INTEGER NOT NULL,
   -- NULL while it may come in.
-  put_out_at    INTEGER
+  blocked_at    INTEGER
 ) STRICT;
 CREATE INDEX joined_device_invitation ON joined_device (invitation_id);
 

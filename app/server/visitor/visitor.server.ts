@@ -8,7 +8,7 @@ import type { FarmFile } from "#db/farm-file.server.ts";
 
 /** Whoever asks: somebody at the farm's own computer, a device that joined, or a stranger. */
 export interface Visitor {
-  /** What they may do; undefined for a stranger, and for a device that was put out. */
+  /** What they may do; undefined for a stranger, and for a device that was blocked. */
   readonly role: Role | undefined;
   /** The device that joined; undefined on the farm's own computer. */
   readonly deviceId: number | undefined;
@@ -50,7 +50,7 @@ export async function visitorOf(file: FarmFile, request: Request, now: number): 
   const secret: unknown = await cookieOf(false).parse(request.headers.get("Cookie"));
   if (typeof secret !== "string" || !isSecret(secret)) return STRANGER;
   const device = file.access.deviceBySecret(hashOfSecret(secret));
-  if (!device || device.putOutAt !== undefined) return STRANGER;
+  if (!device || device.blockedAt !== undefined) return STRANGER;
   if (Math.abs(now - device.lastSeenAt) > SEEN_MILLISECONDS) file.access.sawDevice(device.id, now);
   return { role: device.role, deviceId: device.id, name: device.name };
 }

@@ -28,7 +28,7 @@ describe("who asks", () => {
       expect(await roleOf(asked({ Cookie: cookie }))).toBeUndefined();
   });
 
-  test("is the device with a secret until it is put out, and what it keeps says so", async () => {
+  test("is the device with a secret until it is blocked, and what it keeps says so", async () => {
     const { access } = HERE.file;
     const secret = newSecret();
     const invitation = access.invitation(hashOfSecret(INVITATION_OF_TESTS))!;
@@ -38,9 +38,9 @@ describe("who asks", () => {
     const juniper = await visitorOf(HERE.file, asked({ Cookie: cookie! }), HERE.now());
     expect(juniper).toMatchObject({ role: "helper", name: "Juniper" });
     expect(await cookieWith(new Request("https://farm/"), secret)).toMatch(/HttpOnly.*Secure/);
-    access.putOut(juniper.deviceId!, HERE.now());
+    access.block(juniper.deviceId!, HERE.now());
     expect((await visitorOf(HERE.file, asked({ Cookie: cookie! }), HERE.now())).role).toBeUndefined();
-    access.letInAgain(juniper.deviceId!);
+    access.unblock(juniper.deviceId!);
     expect(asVisitor(juniper, () => HERE.file.access.deviceOf("juniper-joins"))).toBeUndefined();
   });
 

@@ -12,10 +12,10 @@ interface Doors {
 }
 
 /**
- * Lets in by the next file only whom the standing one lets in: other devices are put out, invitations end, and the standing
+ * Lets in by the next file only whom the standing one lets in: other devices are blocked, invitations end, and the standing
  * passphrase goes on. Without a standing file that can be read, every device has to join again.
  */
-export function keepOut({ next, standing, now }: Doors): void {
+export function keepBlocked({ next, standing, now }: Doors): void {
   const canBeRead = existsSync(standing) && fileTrouble(standing) === undefined;
   // Brings it up to date, should nobody have served it since an update.
   if (canBeRead) openFile(standing).close();
@@ -23,7 +23,7 @@ export function keepOut({ next, standing, now }: Doors): void {
   try {
     database.prepare("ATTACH ? AS standing").run(canBeRead ? standing : ":memory:");
     const isIn = canBeRead
-      ? "secret_hash IN (SELECT secret_hash FROM standing.joined_device WHERE put_out_at IS NULL)"
+      ? "secret_hash IN (SELECT secret_hash FROM standing.joined_device WHERE blocked_at IS NULL)"
       : "0";
     const isOpen = canBeRead
       ? `secret_hash IN (SELECT secret_hash FROM standing.invitation WHERE ends_at > @now
@@ -32,7 +32,7 @@ export function keepOut({ next, standing, now }: Doors): void {
     database
       .transaction(() => {
         database
-          .prepare(`UPDATE joined_device SET put_out_at = @now WHERE put_out_at IS NULL AND NOT ${isIn}`)
+          .prepare(`UPDATE joined_device SET blocked_at = @now WHERE blocked_at IS NULL AND NOT ${isIn}`)
           .run({ now });
         database
           .prepare(`UPDATE invitation SET ends_at = @now WHERE ends_at > @now AND NOT ${isOpen}`)

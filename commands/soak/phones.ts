@@ -51,6 +51,8 @@ export async function phonesSoak(server: SoakServer, { seconds, draw, clock }: S
     phone.hasSignal = true;
     await phone.flush();
   }
+  // Only now is there nothing on its way from another phone.
+  for (const phone of phones) await phone.catchUp();
   return compared(server, phones, kills);
 }
 

@@ -73,13 +73,13 @@ export class SoakPhone {
     }
   }
 
-  /** Sends until all is answered, then asks for what is still new. */
+  /** Sends until all is answered. */
   async flush(): Promise<void> {
     while (!(await this.send())) await new Promise((resolve) => setTimeout(resolve, 50));
-    await this.#catchUp();
   }
 
-  async #catchUp(): Promise<void> {
+  /** Asks for what is still new. */
+  async catchUp(): Promise<void> {
     const response = await fetch(`${this.#at}/days/${this.#dayId}/run/news?after=${this.#known.cursor}`);
     this.#known = withNews(this.#known, (await response.json()) as NewsAfter);
   }
@@ -116,7 +116,7 @@ export class SoakPhone {
       const text = await response.text();
       this.answered(performance.now() - sentAt, Buffer.byteLength(text));
       const news = JSON.parse(text) as NewsAfter;
-      if (leavesGap(this.#known, news)) await this.#catchUp();
+      if (leavesGap(this.#known, news)) await this.catchUp();
       else this.#known = withNews(this.#known, news);
       return true;
     } catch {

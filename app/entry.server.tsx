@@ -6,6 +6,9 @@ import { log } from "#app/server/log.server.ts";
 import { NONCE_HEADER } from "#app/server/page-headers.server.ts";
 import { NonceProvider } from "#app/ui/nonce.ts";
 
+/** For the server, which wraps every page's reading in it. */
+export { readWithPool } from "#app/server/pooled/pooled.server.ts";
+
 const ABORT_MILLISECONDS = 5_000;
 
 /** Sends a page when all of it is ready: it works before JavaScript arrives, and nothing of it is waited for later. */

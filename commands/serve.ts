@@ -4,8 +4,10 @@ import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
 import express from "express";
 import { pino } from "pino";
+import type { ServerBuild } from "react-router";
 import { gate } from "#app/server/gate.server.ts";
 import { NONCE_HEADER, pageHeaders } from "#app/server/page-headers.server.ts";
+import { withReadings } from "#app/server/pooled/with-readings.ts";
 import { rootFolder } from "#app/server/root-folder.server.ts";
 import { troublePage } from "#app/server/trouble-page.tsx";
 import { markPeer } from "#app/server/visitor/peer.server.ts";
@@ -85,7 +87,9 @@ app.use((request, response, next) => {
   });
   next();
 });
-app.use(createRequestHandler({ build: () => import(build), mode: "production" }));
+let withPool: ServerBuild | undefined;
+const readings = async () => (withPool ??= withReadings(await import(build)));
+app.use(createRequestHandler({ build: readings, mode: "production" }));
 
 const server = app.listen(port, host, (error?: Error) => {
   if (error) {

@@ -42,6 +42,7 @@ export type FarmFile = ReturnType<typeof openFarmFile>;
  */
 export function openFarmFile(path: string, visiting?: () => number | undefined) {
   const database = openFile(path, visiting);
+  const changes = database.prepare<[], { count: number }>("SELECT total_changes() AS count");
   return {
     ...farmQueries(database),
     ...placeQueries(database),
@@ -77,6 +78,8 @@ export function openFarmFile(path: string, visiting?: () => number | undefined) 
     knowsEntry: entryQueries(database).isKnown,
     /** All of what is done inside, or nothing. */
     together: <Result>(work: () => Result): Result => database.transaction(work).immediate(),
+    /** Differs from before whenever anything in the file may have changed, by this connection or another. */
+    state: () => `${database.pragma("data_version", { simple: true })}:${changes.get()!.count}`,
     /** How much is in it. */
     counts: () => countsOf(database),
     close: () => database.close(),

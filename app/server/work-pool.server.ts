@@ -10,6 +10,19 @@ let pool: WorkPool | undefined;
 export const workPool = (): WorkPool =>
   (pool ??= new WorkPool({ root: rootFolder(), threads: 1, mostMilliseconds: PATIENCE_MILLISECONDS }));
 
+/** What somebody who waits for a page is ready to wait. */
+const PAGE_PATIENCE_MILLISECONDS = 12 * SECOND;
+
+let ofPages: WorkPool | undefined;
+
+/** Plans and what else pages are read from. Two threads, so that one big day does not keep everyone waiting. */
+export const pagePool = (): WorkPool =>
+  (ofPages ??= new WorkPool({
+    root: rootFolder(),
+    threads: 2,
+    mostMilliseconds: PAGE_PATIENCE_MILLISECONDS,
+  }));
+
 /** Whole files take longer than anything a page asks for. */
 const FILE_PATIENCE_MILLISECONDS = 600 * SECOND;
 

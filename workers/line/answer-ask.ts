@@ -7,11 +7,11 @@ import {
 import { bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
 import { leversOf, whatHelps } from "#core/processing-line/alternatives/what-helps.ts";
 import { LineTally } from "#core/processing-line/line-tally.ts";
+import { comparedReplications } from "#core/processing-line/replications.ts";
 import type { LineAnswers, LineAsk } from "#workers/line/protocol.ts";
 
 /** Replications between two looks at whether someone has changed their mind. */
 const SLICE = 50;
-const BOTTLENECK_MORNINGS = 150;
 
 /**
  * Answers what was asked in slices, each yield the share that is done; its caller decides whether to go on.
@@ -21,12 +21,13 @@ const BOTTLENECK_MORNINGS = 150;
 export function* answerAsk(ask: LineAsk, now: () => number): Generator<number, LineAnswers[LineAsk["what"]]> {
   switch (ask.what) {
     case "answer": {
-      const tally = new LineTally(ask.day, ask.seed);
+      const { day, seed } = ask;
+      const tally = new LineTally(day, seed);
       while (tally.played < ask.replications) {
         tally.play(Math.min(SLICE, ask.replications - tally.played));
         yield (0.9 * tally.played) / ask.replications;
       }
-      return { answer: tally.answer(), bottleneck: bottleneck(ask.day, ask.seed, BOTTLENECK_MORNINGS) };
+      return { answer: tally.answer(), bottleneck: bottleneck(day, seed, comparedReplications(day)) };
     }
     case "helps": {
       const levers = leversOf(ask.day).length;
@@ -47,7 +48,7 @@ export function* answerAsk(ask: LineAsk, now: () => number): Generator<number, L
         if (step.done || now() > until) break;
         yield 1 - (until - now()) / ask.mostMilliseconds;
       }
-      const holds = bottleneck(withCrew(ask.day, best.crew), ask.seed, BOTTLENECK_MORNINGS);
+      const holds = bottleneck(withCrew(ask.day, best.crew), ask.seed, comparedReplications(ask.day));
       return { ...crewProposal(ask, best), bottleneck: holds?.station };
     }
   }

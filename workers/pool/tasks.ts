@@ -1,20 +1,24 @@
 import { closeSync, openSync, writeSync } from "node:fs";
 import type { LocalDay } from "#core/calendar/local-day.ts";
+import { crewReach, type Reach } from "#core/day/crew/crew-reach.ts";
 import { birdsThatIceChills } from "#core/day/forecast/birds-that-ice-chills.ts";
 import { type ChangedDay, changedDay } from "#core/day/forecast/changed-day.ts";
 import { iceAhead } from "#core/day/forecast/ice-ahead.ts";
 import { type RunForecast, runForecast } from "#core/day/forecast/run-forecast.ts";
 import { lineSetup } from "#core/day/plan/line-setup.ts";
-import { type PlanBasis, planForDate, planInput } from "#core/day/plan/plan-for-date.ts";
+import { type PlanBasis, type PlanForDate, planForDate, planInput } from "#core/day/plan/plan-for-date.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
 import { scaldPlan } from "#core/day/plan/scald-plan.ts";
 import type { DayFact } from "#core/day/run/day-fact.ts";
 import { tanksNow } from "#core/day/run/tanks-now.ts";
 import type { BackupReason } from "#core/file/file-life.ts";
+import type { Bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
+import type { LineDay } from "#core/processing-line/line-day.ts";
 import { type Backup, dropOldBackups, writeBackup } from "#db/life/backup-archive.server.ts";
 import { exportedFarm } from "#db/life/farm-json.server.ts";
 import { damageOf } from "#db/life/file-trouble.server.ts";
 import { type CalendarAsked, type CalendarReading, readCalendar } from "#workers/calendar/read-calendar.ts";
+import { type AskedPlan, limitOfLine, plannedDay, predictedMinutes } from "#workers/line/planned-day.ts";
 import { type LabelSheets, labelSheets } from "#workers/pdf/label-sheets.ts";
 import { type RunSheet, runSheet } from "#workers/pdf/run-sheet.ts";
 
@@ -90,6 +94,10 @@ export const TASKS = {
       iceFor: iceBags === undefined ? undefined : birdsThatIceChills(basis, processedOn, choices, iceBags),
     };
   },
+  plan: (asked: AskedPlan): PlanForDate => plannedDay(asked),
+  "predicted-minutes": (asked: AskedPlan): number => predictedMinutes(asked),
+  "limit-of-line": (day: LineDay): Bottleneck | undefined => limitOfLine(day),
+  "crew-reach": (reach: Reach): number => crewReach(reach),
   /** A PDF with labels on sheets. */
   "label-sheets": (sheets: LabelSheets): Promise<Uint8Array> => labelSheets(sheets),
   /** A PDF with the tasks of a day, what to have ready, and a page for each station. */

@@ -123,7 +123,7 @@ function LikelyDone({ post: { progress, forecast, reading } }: { post: Post }) {
       {chance ? (
         <p className="py-3 text-lg">
           Likely done <strong>{show.time(chance.likelyAt)}</strong>; 9 in 10 by{" "}
-          {show.time(chance.nineInTenAt)}. {againstPlan}
+          {show.time(chance.nineInTenAt)}, {againstPlan}.
         </p>
       ) : (
         progress.doneAt && <Figure label="Likely done" reckoning={progress.doneAt} beside={againstPlan} />

@@ -1,4 +1,4 @@
-import { sum } from "d3-array";
+import { group, sum } from "d3-array";
 import { currentProposal, seasonJob } from "#app/season/calendar/season-job.server.ts";
 import { seasonTasks } from "#app/season/calendar/season-tasks.server.ts";
 import { planOf } from "#app/server/day/plan-of-day.server.ts";
@@ -88,8 +88,9 @@ export function seasonView(here: FarmContext, farm: Farm) {
   const { weekStart } = showFor(farm);
   const first = addDays(facts.today, -((weekdayOf(facts.today) - weekStart + 7) % 7));
   const tasks = seasonTasks(here, farm);
+  const tasksOn = group(tasks, ({ at }) => localDayOf(at, farm.timeZone));
   const cells = Array.from({ length: WEEKS * 7 }, (_, index) =>
-    cellView({ farm, facts, plan, check, groups, tasks }, addDays(first, index)),
+    cellView({ farm, facts, plan, check, groups, tasksOn }, addDays(first, index)),
   );
   return {
     today: facts.today,
@@ -131,11 +132,11 @@ interface CellFacts {
   readonly plan: SeasonPlan;
   readonly check: ReturnType<typeof checkSeason>;
   readonly groups: readonly GroupView[];
-  readonly tasks: ReturnType<typeof seasonTasks>;
+  readonly tasksOn: ReadonlyMap<LocalDay, ReturnType<typeof seasonTasks>>;
 }
 
 /** One day of the calendar. */
-function cellView({ farm, facts, plan, check, groups, tasks }: CellFacts, day: LocalDay): CellView {
+function cellView({ farm, facts, plan, check, groups, tasksOn }: CellFacts, day: LocalDay): CellView {
   const { room } = plan.problem;
   const at = dayNumber(day) - room.from;
   return {
@@ -159,9 +160,10 @@ function cellView({ farm, facts, plan, check, groups, tasks }: CellFacts, day: L
     resting: check.resting[at] ?? 0,
     frozen: Math.round(check.frozen[at] ?? room.frozenNow),
     isEitherFrozen: check.isEitherFrozen[at] ?? false,
-    tasks: tasks
-      .filter((task) => localDayOf(task.at, farm.timeZone) === day)
-      .map((task) => ({ hour: (task.at - startOfDay(day, farm.timeZone)) / HOUR, title: task.title })),
+    tasks: (tasksOn.get(day) ?? []).map((task) => ({
+      hour: (task.at - startOfDay(day, farm.timeZone)) / HOUR,
+      title: task.title,
+    })),
   };
 }
 

@@ -1,12 +1,12 @@
-import { playedLine } from "#app/server/day/played-line.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { farmMeans, placeOf } from "#app/server/farm/farm-means.server.ts";
 import { flockOf } from "#app/server/farm/flock-of.server.ts";
 import { lotsOfDay } from "#app/server/farm/required.server.ts";
-import { remembered } from "#app/server/remembered.ts";
+import { whileUnchanged } from "#app/server/farm/while-unchanged.server.ts";
+import { predictedInPool } from "#app/server/pooled/sums.server.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { type DayTaken, OUR_PACE, type OwnPace, ownPace } from "#core/day/crew/own-pace.ts";
-import { type PlanBasis, planForDate } from "#core/day/plan/plan-for-date.ts";
+import type { PlanBasis } from "#core/day/plan/plan-for-date.ts";
 import { runProgress } from "#core/day/run/run-progress.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
@@ -14,21 +14,19 @@ import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** Settled days from which the farm's own pace is read: late enough to be like the next. */
 const DAYS_LOOKED_BACK = 6;
-/** Replications by which it is known well enough what our times would have said of a day that is over. */
-const REPLICATIONS = 200;
 
 /** How quick the farm's last settled days were against our times; ours, where it has none or wants none of it. */
 export function farmPace(here: FarmContext, farm: Farm): OwnPace {
   if (!farm.usesOwnDays) return OUR_PACE;
-  const settled = here.file
-    .lastDays(2 * DAYS_LOOKED_BACK)
-    .filter((day) => day.settledEntryId)
-    .slice(0, DAYS_LOOKED_BACK);
-  return ownPace(settled.flatMap((day) => dayTaken(here, farm, day) ?? []));
+  // Of a farm without its money too: no price has to do with how quick people are.
+  return whileUnchanged(here, "farm-pace", (whole) => {
+    const settled = whole.file
+      .lastDays(2 * DAYS_LOOKED_BACK)
+      .filter((day) => day.settledEntryId)
+      .slice(0, DAYS_LOOKED_BACK);
+    return ownPace(settled.flatMap((day) => dayTaken(whole, whole.file.farm()!, day) ?? []));
+  });
 }
-
-/** Days kept: the same few are asked for by every plan. */
-const KEPT_DAYS = 60;
 
 /** How long a day took, and what our times would have said of it; undefined where no one tapped its birds. */
 function dayTaken(here: FarmContext, farm: Farm, day: ProcessingDay): DayTaken | undefined {
@@ -56,11 +54,10 @@ function dayTaken(here: FarmContext, farm: Farm, day: ProcessingDay): DayTaken |
 }
 
 /** What our times say of the birds that a day took. */
-const predicted = remembered(({ day, basis }: { day: ProcessingDay; basis: PlanBasis }): number => {
+function predicted({ day, basis }: { day: ProcessingDay; basis: PlanBasis }): number {
   const lots = day.lots.flatMap((lot) => {
     const birds = basis.batches.find(({ batchId }) => batchId === lot.batchId)!.aliveBirds;
     return birds > 0 ? [{ ...lot, birds, cutUp: Math.min(birds, lot.cutUp) }] : [];
   });
-  return planForDate(basis, day.processedOn, { ...day, lots }, (line) => playedLine(line, REPLICATIONS)).plan
-    .line.lineMinutes;
-}, KEPT_DAYS);
+  return predictedInPool({ basis, processedOn: day.processedOn, choices: { ...day, lots } });
+}

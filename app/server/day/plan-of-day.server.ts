@@ -1,15 +1,10 @@
 import { cuttingWork } from "#app/server/day/cutting-work.server.ts";
 import { farmPace } from "#app/server/day/own-pace.server.ts";
-import { playedLine } from "#app/server/day/played-line.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { farmMeans, placeOf } from "#app/server/farm/farm-means.server.ts";
 import { flockOf } from "#app/server/farm/flock-of.server.ts";
-import {
-  type BatchBasis,
-  type PlanBasis,
-  type PlanForDate,
-  planForDate,
-} from "#core/day/plan/plan-for-date.ts";
+import { planInPool } from "#app/server/pooled/sums.server.ts";
+import type { BatchBasis, PlanBasis, PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { type RunProgress, runProgress } from "#core/day/run/run-progress.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";
@@ -66,7 +61,8 @@ export function planOf(
   day: ProcessingDay,
   iceBagsInStock?: number,
 ): PlanForDate {
-  return planForDate(basisOfDay(here, farm, day, iceBagsInStock), day.processedOn, day, playedLine);
+  const basis = basisOfDay(here, farm, day, iceBagsInStock);
+  return planInPool({ basis, processedOn: day.processedOn, choices: day });
 }
 
 /** The same to be sent to a page, without each morning's end, which only a curve asks for. */

@@ -6,10 +6,9 @@ import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { farmMeans, hourRate } from "#app/server/farm/farm-means.server.ts";
 import { flockOf } from "#app/server/farm/flock-of.server.ts";
 import { lotsOfDay } from "#app/server/farm/required.server.ts";
-import { remembered } from "#app/server/remembered.ts";
+import { crewReachInPool } from "#app/server/pooled/sums.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
-import { crewReach } from "#core/day/crew/crew-reach.ts";
 import type { GroupFacts, HeldDay, SeasonFacts, SeasonTerms } from "#core/day/season/season-facts.ts";
 import { MILLIGRAMS_PER_KILOGRAM } from "#core/quantity/conversion.ts";
 import { type Setting, settingOr } from "#core/reckoning/setting.ts";
@@ -24,9 +23,6 @@ const AHEAD_DAYS = 400;
 
 /** Room of a farm that has not said what it has: more than birds will ever fill. */
 const ROOM_UNSAID = 1_000_000;
-
-/** Crews kept: the few of a farm come again and again, and playing one takes a while. */
-const reachRemembered = remembered(crewReach, 200);
 
 /** All that the season is calculated from, read from the file; with only one batch in it, if it is named. */
 export function seasonFacts(here: FarmContext, farm: Farm, onlyBatchId?: number): SeasonFacts {
@@ -63,7 +59,7 @@ export function seasonFacts(here: FarmContext, farm: Farm, onlyBatchId?: number)
     sizes: wantedSizes(here),
     terms,
     means: { ...farmMeans(farm), ownPace: farmPace(here, farm) },
-    crewReach: reachRemembered,
+    crewReach: crewReachInPool,
     cones: last?.cones ?? 3,
     tablePlaces: last?.tablePlaces ?? 2,
     rooms: {

@@ -1,6 +1,7 @@
 import type { Device } from "#app/server/device/devices.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { placeOf } from "#app/server/farm/farm-means.server.ts";
+import { whileUnchanged } from "#app/server/farm/while-unchanged.server.ts";
 import { clockOfMinute, instantOf, localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
 import type { DailyWeather } from "#core/growth/flock.ts";
@@ -14,11 +15,14 @@ const FORECAST: Device = "forecast";
 
 /** Days of weather for the farm: what someone typed in, else the forecast's last word, else what is usual. */
 export function forecastDays(here: FarmContext, farm: Farm, from: LocalDay, count: number): WeatherDay[] {
-  const spells = here.file.season
-    .spells()
-    .map(({ meanMillicelsius, ...spell }) => ({ ...spell, meanCelsius: meanMillicelsius / 1000 }));
-  const forecastOf = forecastBetween(here, from, addDays(from, count));
-  return weatherDays({ latitude: placeOf(farm).latitude, from, count, spells, forecastOf });
+  const { latitude } = placeOf(farm);
+  return whileUnchanged(here, `weather ${latitude} ${from} ${count}`, (whole) => {
+    const spells = whole.file.season
+      .spells()
+      .map(({ meanMillicelsius, ...spell }) => ({ ...spell, meanCelsius: meanMillicelsius / 1000 }));
+    const forecastOf = forecastBetween(whole, from, addDays(from, count));
+    return weatherDays({ latitude, from, count, spells, forecastOf });
+  });
 }
 
 function forecastBetween(

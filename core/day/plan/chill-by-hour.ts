@@ -166,6 +166,6 @@ function heatGiven(carcassKilograms: number, surfaceCoefficient: number) {
   return {
     hours,
     share: (hoursIn: number) =>
-      hoursIn <= 0 ? 0 : Math.min(1, (1 - meanLeft(Math.min(hours, hoursIn))) / whole),
+      hoursIn <= 0 ? 0 : hoursIn >= hours ? 1 : Math.min(1, (1 - meanLeft(hoursIn)) / whole),
   };
 }

@@ -5,12 +5,9 @@ import type { ScaldPlan } from "#core/day/plan/scald-plan.ts";
 import { CLEAN_UP_MINUTES, LINE_SEED, SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
 import { birdsOf, type LineDay } from "#core/processing-line/line-day.ts";
 import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
+import { firstReplications } from "#core/processing-line/replications.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 import type { RuleName } from "#core/reckoning/reckoning-names.ts";
-
-/** Replications for a first answer, which must come while a name is being moved: fewer where there are many birds. */
-const FIRST_MORNINGS = 80;
-const FIRST_BIRDS = 60;
 
 /** Plays a day of the line through as many replications as there is time for. */
 export type PlayLine = (day: LineDay) => LineAnswer;
@@ -152,8 +149,6 @@ function faultsOfTimes({ day }: LineSetup, lineMinutes: number): LineFault[] {
 
 function firstAnswer(day: LineDay): LineAnswer {
   const tally = new LineTally(day, LINE_SEED);
-  tally.play(
-    Math.max(8, Math.min(FIRST_MORNINGS, Math.round((FIRST_MORNINGS * FIRST_BIRDS) / birdsOf(day)))),
-  );
+  tally.play(firstReplications(day));
   return tally.answer();
 }

@@ -1,21 +1,16 @@
 import { sum } from "d3-array";
 import type { Side } from "#app/days/plan/compare/compare-rows.ts";
 import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
-import { playedLine } from "#app/server/day/played-line.server.ts";
 import { seasonFacts } from "#app/server/day/season-reading.server.ts";
 import { forecastDays } from "#app/server/device/weather.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
-import { type PlanBasis, type PlanForDate, planForDate } from "#core/day/plan/plan-for-date.ts";
+import { limitInPool, planInPool } from "#app/server/pooled/sums.server.ts";
+import type { PlanBasis, PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { weatherOnDay } from "#core/day/plan/weather-on-day.ts";
 import { seasonDay } from "#core/day/season/season-day.ts";
 import { dayNeeds, plannedUse } from "#core/day/supplies/day-needs.ts";
-import { bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
-import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { DatedChoices } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
-
-/** As many as a page's worker takes, so that both name the same station. */
-const BOTTLENECK_MORNINGS = 150;
 
 /** A plan with what speaks for and against it: what it costs to stock, the sky, and who has said that they can't. */
 export function sideOf(
@@ -25,14 +20,14 @@ export function sideOf(
   dayId: number,
   choices: DatedChoices,
 ): Side {
-  const planned = planForDate(basis, choices.processedOn, choices, playedLine);
+  const planned = planInPool({ basis, processedOn: choices.processedOn, choices });
   const [forecast] = forecastDays(here, farm, choices.processedOn, 1);
   const { supplies } = stockForDay(here, farm, { id: dayId, startAt: choices.startAt });
   const needs = dayNeeds(plannedUse(planned, farm.scalderHeat), supplies);
   return {
     processedOn: choices.processedOn,
     planned,
-    bottleneck: bottleneck(planned.plan.line.setup.day, LINE_SEED, BOTTLENECK_MORNINGS)?.station,
+    bottleneck: limitInPool(planned.plan.line.setup.day)?.station,
     toBuyCents: sum(needs, ({ cents }) => cents),
     weather: forecast && weatherOf(planned, forecast),
     against: speaksAgainst(here, farm, choices),

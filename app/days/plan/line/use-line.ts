@@ -3,11 +3,10 @@ import type { Allowed } from "#core/processing-line/alternatives/best-crew.ts";
 import type { LeverEffect } from "#core/processing-line/alternatives/what-helps.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
+import { comparedReplications, refinedReplications } from "#core/processing-line/replications.ts";
 import { LineWorker } from "#workers/line/client.ts";
 import type { ProposedCrew, RefinedAnswer } from "#workers/line/protocol.ts";
 
-const REFINED_MORNINGS = 2000;
-const HELPS_MORNINGS = 150;
 /** Someone who moves a name moves another soon after. */
 const QUIET_MILLISECONDS = 250;
 const CREW_MILLISECONDS = 2500;
@@ -47,9 +46,15 @@ export function useLine(day: LineDay) {
       if (!made) return;
       const ask = { day: asked, seed: LINE_SEED };
       try {
-        const refined = await made.run({ what: "answer", replications: REFINED_MORNINGS, ...ask }, abort);
+        const refined = await made.run(
+          { what: "answer", replications: refinedReplications(asked), ...ask },
+          abort,
+        );
         setLine({ key, refined });
-        const helps = await made.run({ what: "helps", replications: HELPS_MORNINGS, ...ask }, abort);
+        const helps = await made.run(
+          { what: "helps", replications: comparedReplications(asked), ...ask },
+          abort,
+        );
         setLine({ key, refined, helps });
       } catch {
         // Given up for a newer question: nothing to say. Otherwise the first, quick answer stands, and the page says so.

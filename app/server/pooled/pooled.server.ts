@@ -1,0 +1,106 @@
+import { AsyncLocalStorage } from "node:async_hooks";
+import { pagePool } from "#app/server/work-pool.server.ts";
+import type { TaskInput, TaskName, TaskOutput } from "#workers/pool/tasks.ts";
+
+/** A page's reading of the file, which is begun anew each time the pool has answered something for it. */
+interface Reading {
+  /** Whoever asked for the page has left. */
+  readonly signal: AbortSignal;
+  /** Answers that it has been given, by task and by what was asked, so that none is asked for twice. */
+  readonly answers: Map<string, unknown>;
+}
+
+const readings = new AsyncLocalStorage<Reading>();
+
+/** Stops a reading until the pool has answered. */
+class NotYetKnown extends Error {
+  readonly answer: Promise<unknown>;
+
+  constructor(answer: Promise<unknown>) {
+    super("not known yet");
+    this.answer = answer;
+  }
+}
+
+/** A page that asks for more answers than this, one after another, goes in circles. */
+const MOST_ROUNDS = 200;
+
+/**
+ * Reads the file for a page without holding up the others: where the reading asks for something that takes long, it
+ * stops, and is begun anew once the pool has the answer. So each reading is of one moment of the file, and it must write
+ * nothing.
+ */
+export function readWithPool<Read>(signal: AbortSignal, read: () => Read | Promise<Read>): Promise<Read> {
+  return readings.run({ signal, answers: new Map() }, async () => {
+    for (let round = 0; round < MOST_ROUNDS; round += 1)
+      try {
+        return await read();
+      } catch (error) {
+        if (!(error instanceof NotYetKnown)) throw error;
+        await error.answer;
+      }
+    throw new Error("the page went on asking for more");
+  });
+}
+
+interface UnderWay<Output> {
+  readonly answer: Promise<Output>;
+  readonly leave: AbortController;
+  /** Readings that wait for it: it is given up once all have left. */
+  waiting: number;
+}
+
+/**
+ * A sum that takes long, as a reading asks for it: done in the pool within `readWithPool`, and in this thread without. The last
+ * answers are remembered by all that was asked.
+ *
+ * @param here does it in this thread
+ * @param most answers kept; the oldest goes first
+ */
+export function pooled<Name extends TaskName>(
+  name: Name,
+  here: (asked: TaskInput<Name>) => TaskOutput<Name>,
+  most: number,
+): (asked: TaskInput<Name>) => TaskOutput<Name> {
+  const kept = new Map<string, TaskOutput<Name>>();
+  const underWay = new Map<string, UnderWay<TaskOutput<Name>>>();
+  const keep = (key: string, answer: TaskOutput<Name>) => {
+    if (kept.size >= most) kept.delete(kept.keys().next().value!);
+    kept.set(key, answer);
+    return answer;
+  };
+  const begun = (key: string, asked: TaskInput<Name>): UnderWay<TaskOutput<Name>> => {
+    const leave = new AbortController();
+    const answer = pagePool()
+      .run(name, asked, { signal: leave.signal })
+      .then((output) => keep(key, output))
+      .finally(() => {
+        if (underWay.get(key) === one) underWay.delete(key);
+      });
+    const one = { answer, leave, waiting: 0 };
+    underWay.set(key, one);
+    return one;
+  };
+  return (asked) => {
+    const key = JSON.stringify(asked);
+    const reading = readings.getStore();
+    const ofReading = `${name} ${key}`;
+    if (kept.has(key)) return kept.get(key)!;
+    if (!reading) return keep(key, here(asked));
+    if (reading.answers.has(ofReading)) return reading.answers.get(ofReading) as TaskOutput<Name>;
+    const one = underWay.get(key) ?? begun(key, asked);
+    one.waiting += 1;
+    const onLeft = () => {
+      one.waiting -= 1;
+      if (one.waiting > 0) return;
+      underWay.delete(key);
+      one.leave.abort();
+    };
+    reading.signal.addEventListener("abort", onLeft, { once: true });
+    throw new NotYetKnown(
+      one.answer
+        .then((answer) => reading.answers.set(ofReading, answer))
+        .finally(() => reading.signal.removeEventListener("abort", onLeft)),
+    );
+  };
+}

@@ -1,0 +1,15 @@
+import { pooled } from "#app/server/pooled/pooled.server.ts";
+import { crewReach } from "#core/day/crew/crew-reach.ts";
+import { limitOfLine, plannedDay, predictedMinutes } from "#workers/line/planned-day.ts";
+
+/** The plan of a day, its line played as often as a page refines it, so that every screen says the same hour. */
+export const planInPool = pooled("plan", plannedDay, 40);
+
+/** Minutes that our times would have said of a day that is over: the same few are asked for by every plan. */
+export const predictedInPool = pooled("predicted-minutes", predictedMinutes, 60);
+
+/** The station that limits a day's line. */
+export const limitInPool = pooled("limit-of-line", limitOfLine, 40);
+
+/** Birds that a crew brings in: the few crews of a farm come again and again. */
+export const crewReachInPool = pooled("crew-reach", crewReach, 200);

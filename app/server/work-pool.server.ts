@@ -11,7 +11,7 @@ export const workPool = (): WorkPool =>
   (pool ??= new WorkPool({ root: rootFolder(), threads: 1, mostMilliseconds: PATIENCE_MILLISECONDS }));
 
 /** What somebody who waits for a page is ready to wait. */
-const PAGE_PATIENCE_MILLISECONDS = 12 * SECOND;
+const PAGE_PATIENCE_MILLISECONDS = 20 * SECOND;
 
 let ofPages: WorkPool | undefined;
 

@@ -108,8 +108,22 @@ const plainSpaces = (text: string) => text.replace(/[\u00a0\u202f]/g, " ");
 /** Engines differ in whether a comma follows the weekday where the day comes before the month. */
 const withoutComma = (text: string) => plainSpaces(text).replace(/^(\p{L}+), (?=\d)/u, "$1 ");
 
+/** Formats take a while to make, and a page asks for the same ones again and again. */
+const made = new Map<string, LocaleFormats>();
+const MOST_MADE = 20;
+
 /** Formats for a farm's locale and time zone. */
 export function localeFormats(locale: string, timeZone: string): LocaleFormats {
+  const key = `${locale} ${timeZone}`;
+  const known = made.get(key);
+  if (known) return known;
+  if (made.size >= MOST_MADE) made.clear();
+  const formats = makeFormats(locale, timeZone);
+  made.set(key, formats);
+  return formats;
+}
+
+function makeFormats(locale: string, timeZone: string): LocaleFormats {
   const tag = englishTag(locale);
   const text = tag.toString();
   const is12Hour = new Intl.DateTimeFormat(text, { hour: "numeric" }).resolvedOptions().hour12 === true;

@@ -16,7 +16,13 @@ const fewerOfMany = (day: Pick<LineDay, "lots">, ordinary: number, least: number
 export const refinedReplications = (day: Pick<LineDay, "lots">): number => fewerOfMany(day, 2000, 100);
 
 /** For a first answer, which must come while a name is being moved. */
-export const firstReplications = (day: Pick<LineDay, "lots">): number => fewerOfMany(day, 80, 8);
+export const firstReplications = (day: Pick<LineDay, "lots">): number => fewerOfMany(day, 80, 4);
+
+/** By which an ordinary one is chosen to be watched. */
+export const lookedAtReplications = (day: Pick<LineDay, "lots">): number => fewerOfMany(day, 61, 5);
+
+/** By which the line's own pace is known well enough. */
+export const paceReplications = (day: Pick<LineDay, "lots">): number => fewerOfMany(day, 16, 2);
 
 /** By which two days are told apart on the same random numbers. */
 export const comparedReplications = (day: Pick<LineDay, "lots">): number => fewerOfMany(day, 150, 12);

@@ -3,6 +3,7 @@ import { IN_PLUCKER, IN_SCALD, LAST_WORK, lineContext } from "#core/processing-l
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { playReplication } from "#core/processing-line/line-run.ts";
 import { CONES, PLUCK, RINSE, SCALD, STATIONS, type Station } from "#core/processing-line/line-station.ts";
+import { lookedAtReplications } from "#core/processing-line/replications.ts";
 
 /** Where a bird is: in its crate, at a station, waiting for one, or in the chill. A bird in a cone waits there for the scald. */
 export type BirdPlace =
@@ -24,14 +25,13 @@ export interface WatchedReplication {
   readonly worstMinute: number;
 }
 
-const LOOKED_AT = 61;
-
 /** One ordinary replication, step by step: of some dozens the one whose end is nearest to the middle. */
 export function typicalReplication(day: LineDay, seed: number): WatchedReplication {
   const replications = new Replications(day, seed);
-  const middle = replications.likelyMinutes(LOOKED_AT);
+  const lookedAt = lookedAtReplications(day);
+  const middle = replications.likelyMinutes(lookedAt);
   let chosen = 0;
-  for (let replication = 1; replication < LOOKED_AT; replication += 1)
+  for (let replication = 1; replication < lookedAt; replication += 1)
     if (Math.abs(replications.finish(replication) - middle) < Math.abs(replications.finish(chosen) - middle))
       chosen = replication;
   return watchedReplication(day, seed, chosen);

@@ -22,6 +22,10 @@ export interface AskedPlan {
 export const plannedDay = ({ basis, processedOn, choices }: AskedPlan): PlanForDate =>
   planForDate(basis, processedOn, choices, playedLine);
 
+/** The plan of a day as a page begins with it. */
+export const firstPlanOfDay = ({ basis, processedOn, choices }: AskedPlan): PlanForDate =>
+  planForDate(basis, processedOn, choices);
+
 const playedLine = remembered((day: LineDay) => played(day, refinedReplications(day)), KEPT_LINES);
 
 function played(day: LineDay, replications: number): LineAnswer {

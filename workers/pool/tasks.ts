@@ -18,7 +18,13 @@ import { type Backup, dropOldBackups, writeBackup } from "#db/life/backup-archiv
 import { exportedFarm } from "#db/life/farm-json.server.ts";
 import { damageOf } from "#db/life/file-trouble.server.ts";
 import { type CalendarAsked, type CalendarReading, readCalendar } from "#workers/calendar/read-calendar.ts";
-import { type AskedPlan, limitOfLine, plannedDay, predictedMinutes } from "#workers/line/planned-day.ts";
+import {
+  type AskedPlan,
+  firstPlanOfDay,
+  limitOfLine,
+  plannedDay,
+  predictedMinutes,
+} from "#workers/line/planned-day.ts";
 import { type LabelSheets, labelSheets } from "#workers/pdf/label-sheets.ts";
 import { type RunSheet, runSheet } from "#workers/pdf/run-sheet.ts";
 
@@ -95,6 +101,7 @@ export const TASKS = {
     };
   },
   plan: (asked: AskedPlan): PlanForDate => plannedDay(asked),
+  "first-plan": (asked: AskedPlan): PlanForDate => firstPlanOfDay(asked),
   "predicted-minutes": (asked: AskedPlan): number => predictedMinutes(asked),
   "limit-of-line": (day: LineDay): Bottleneck | undefined => limitOfLine(day),
   "crew-reach": (reach: Reach): number => crewReach(reach),

@@ -4,6 +4,7 @@ import { daySetting, ownersToChoose } from "#app/days/plan/choices/day-setting.s
 import { tooManyBirds } from "#app/days/plan/choices/lot-form.ts";
 import { ADD_LOT } from "#app/days/plan/choices/lot-moves.ts";
 import { proposedChoices } from "#app/days/plan/choices/proposed-choices.server.ts";
+import { makeFirstPlan } from "#app/days/plan/make-first-plan.server.ts";
 import { PlanPage } from "#app/days/plan/plan-page.tsx";
 import { aroundDay } from "#app/server/day/around-day.server.ts";
 import { iceBagsLeft } from "#app/server/day/ice-left.server.ts";
@@ -37,6 +38,9 @@ export function loader({ context, request }: Route.LoaderArgs) {
   const { batch, setting, freeCount } = asked(here, request, farm);
   if (freeCount <= 0) return { chooseFrom: [], noneFree: batch.name };
   const current = proposedChoices(here, farm, batch, freeCount, searchParams);
+  const iceBags = iceBagsLeft(here, farm, { id: 0, startAt: current.startAt });
+  const basis = planBasis(here, farm, { dayId: 0, batchIds: [batch.id] }, iceBags);
+  makeFirstPlan(basis, current);
   return {
     chooseFrom: undefined,
     batch,
@@ -44,12 +48,7 @@ export function loader({ context, request }: Route.LoaderArgs) {
     setting,
     owners: ownersToChoose(here),
     current,
-    basis: planBasis(
-      here,
-      farm,
-      { dayId: 0, batchIds: [batch.id] },
-      iceBagsLeft(here, farm, { id: 0, startAt: current.startAt }),
-    ),
+    basis,
     around: aroundDay(here, farm, [batch], { processedOn: current.processedOn, dayId: 0 }),
     entryId: newEntryId(),
   };

@@ -4,6 +4,7 @@ import { BATCH_TWICE, type DayFormSetting, dayForm, lotField } from "#app/days/p
 import { daySetting, ownersToChoose } from "#app/days/plan/choices/day-setting.server.ts";
 import { tooManyBirds } from "#app/days/plan/choices/lot-form.ts";
 import { ADD_LOT, lotsAfter } from "#app/days/plan/choices/lot-moves.ts";
+import { makeFirstPlan } from "#app/days/plan/make-first-plan.server.ts";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { PlanNotes, TwoDaysOrOne } from "#app/days/plan/plan-notes.tsx";
 import { PlanPage } from "#app/days/plan/plan-page.tsx";
@@ -26,6 +27,8 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
   const { farm, day, lots } = requireDay(here, params.dayId);
   const { searchParams } = new URL(request.url);
   const batches = lots.map(({ batch }) => batch);
+  const basis = basisOfDay(here, farm, day, iceBagsLeft(here, farm, day));
+  makeFirstPlan(basis, day);
   return {
     day,
     lots: lots.map(({ birds, batchName }) => ({ birds, batchName })),
@@ -38,7 +41,7 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
     joinedId: Number(searchParams.get("joined")) || undefined,
     setting: daySetting(here, farm, batches, { dayId: day.id, timeZone: day.timeZone }),
     owners: ownersToChoose(here, day.lots),
-    basis: basisOfDay(here, farm, day, iceBagsLeft(here, farm, day)),
+    basis,
     around: aroundDay(here, farm, batches, { processedOn: day.processedOn, dayId: day.id }),
     entryId: newEntryId(),
     kept: here.file.keptPlan(day.id),

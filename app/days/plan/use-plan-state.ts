@@ -1,4 +1,5 @@
 import { useMemo, useState } from "react";
+import { firstPlans } from "#app/days/plan/first-plan.ts";
 import { useLine } from "#app/days/plan/line/use-line.ts";
 import { type CrewSeat, crewOf } from "#core/day/crew/crew.ts";
 import { type PlanBasis, planForDate } from "#core/day/plan/plan-for-date.ts";
@@ -18,8 +19,8 @@ export function usePlanState({ basis, current }: { basis: PlanBasis; current: Da
   const [seats, setSeats] = useState<readonly CrewSeat[]>(() => crewFor(current.crew, current.people));
   const choices = useMemo(() => ({ ...shown, people: seats.length, crew: seats }), [shown, seats]);
   const first = useMemo(
-    () => planForDate(basis, shown.processedOn, choices),
-    [basis, shown.processedOn, choices],
+    () => firstPlans.get(shown) ?? planForDate(basis, shown.processedOn, choices),
+    [basis, shown, choices],
   );
   const playing = useLine(first.plan.line.setup.day);
   const refined = playing.line?.refined;

@@ -1,5 +1,7 @@
 import { AsyncLocalStorage } from "node:async_hooks";
+import { data } from "react-router";
 import { pagePool } from "#app/server/work-pool.server.ts";
+import { TookTooLong } from "#workers/pool/client.ts";
 import type { TaskInput, TaskName, TaskOutput } from "#workers/pool/tasks.ts";
 
 /** A page's reading of the file, which is begun anew each time the pool has answered something for it. */
@@ -37,11 +39,20 @@ export function readWithPool<Read>(signal: AbortSignal, read: () => Read | Promi
         return await read();
       } catch (error) {
         if (!(error instanceof NotYetKnown)) throw error;
-        await error.answer;
+        await error.answer.catch(inWords);
       }
     throw new Error("the page went on asking for more");
   });
 }
+
+/** What took too long is said on the page. */
+function inWords(error: unknown): never {
+  if (error instanceof TookTooLong) throw data(TOO_MUCH, { status: 422 });
+  throw error;
+}
+
+const TOO_MUCH =
+  "This is too much to calculate at once. Nothing was changed. Plan fewer birds or people on one day, or split the day in two.";
 
 interface UnderWay<Output> {
   readonly answer: Promise<Output>;
@@ -49,6 +60,12 @@ interface UnderWay<Output> {
   /** Readings that wait for it: it is given up once all have left. */
   waiting: number;
 }
+
+/** @returns the answer; it throws while that is not known yet, to whoever reads with the pool */
+type Pooled<Name extends TaskName> = ((asked: TaskInput<Name>) => TaskOutput<Name>) & {
+  /** Has the pool begin what will be asked for, so that it does not wait for what is asked before. */
+  readonly ahead: (asked: TaskInput<Name>) => void;
+};
 
 /**
  * A sum that takes long, as a reading asks for it: done in the pool within `readWithPool`, and in this thread without. The last
@@ -61,7 +78,7 @@ export function pooled<Name extends TaskName>(
   name: Name,
   here: (asked: TaskInput<Name>) => TaskOutput<Name>,
   most: number,
-): (asked: TaskInput<Name>) => TaskOutput<Name> {
+): Pooled<Name> {
   const kept = new Map<string, TaskOutput<Name>>();
   const underWay = new Map<string, UnderWay<TaskOutput<Name>>>();
   const keep = (key: string, answer: TaskOutput<Name>) => {
@@ -81,7 +98,7 @@ export function pooled<Name extends TaskName>(
     underWay.set(key, one);
     return one;
   };
-  return (asked) => {
+  const answered = (asked: TaskInput<Name>): TaskOutput<Name> => {
     const key = JSON.stringify(asked);
     const reading = readings.getStore();
     const ofReading = `${name} ${key}`;
@@ -103,4 +120,13 @@ export function pooled<Name extends TaskName>(
         .finally(() => reading.signal.removeEventListener("abort", onLeft)),
     );
   };
+  const ahead = (asked: TaskInput<Name>) => {
+    try {
+      if (readings.getStore()) answered(asked);
+    } catch (error) {
+      if (!(error instanceof NotYetKnown)) throw error;
+      error.answer.catch(() => undefined);
+    }
+  };
+  return Object.assign(answered, { ahead });
 }

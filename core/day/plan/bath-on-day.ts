@@ -4,6 +4,7 @@ import { bathSetup, type ScaldPlan, settingChange } from "#core/day/plan/scald-p
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import { birdsOf, type LineDay } from "#core/processing-line/line-day.ts";
 import { type LineAnswer, LineTally } from "#core/processing-line/line-tally.ts";
+import { paceReplications } from "#core/processing-line/replications.ts";
 import { mostWithin } from "#core/quantity/most-within.ts";
 import { bathThroughput } from "#core/scald/bath.ts";
 import { BATH } from "#core/scald/bath-constants.ts";
@@ -67,8 +68,6 @@ export interface ColdestDip {
 
 /** A tap or kettle of hot water, °C: choice. See docs/sources.md#bath. */
 const HOT_TOP_UP_CELSIUS = 50;
-/** Replications by which the line's own pace is known well enough. */
-const ASKING_MORNINGS = 16;
 /** From the cut to the scald at its soonest, minutes: kill and bleed. */
 const KILL_TO_SCALD_MINUTES = 3;
 
@@ -218,7 +217,7 @@ function withoutBath(day: LineDay): LineAnswer {
     { ...day, lots: day.lots.map((lot) => ({ ...lot, bath: undefined })) },
     LINE_SEED,
   );
-  tally.play(ASKING_MORNINGS);
+  tally.play(paceReplications(day));
   return tally.answer();
 }
 

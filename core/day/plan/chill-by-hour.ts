@@ -6,6 +6,7 @@ import type { LinePlan } from "#core/day/plan/line-plan.ts";
 import type { LotInput, PlanInput } from "#core/day/plan/plan-input.ts";
 import { SET_UP_MINUTES } from "#core/processing-line/line-constants.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
+import { countAtMost } from "#core/quantity/count-at-most.ts";
 
 /** A flock of very mixed size still has no bird lighter than this share of its mean. */
 const LEAST_OF_MEAN = 0.2;
@@ -61,8 +62,11 @@ export function chillByHour(
   const fillMinute = -SET_UP_MINUTES;
   const lastCold = Math.max(0, ...birds.map(({ coldAt }) => coldAt));
   const { carcassKilograms, waterKilograms, wallKilograms } = chill.parts;
+  const given = heatGivenBy(birds);
+  const inOrder = Float64Array.from(birds, ({ at }) => at).sort();
+  const coldInOrder = Float64Array.from(birds, ({ coldAt }) => coldAt).sort();
   const meltedBy = (minute: number) => {
-    const heat = birds.reduce((sum, bird) => sum + bird.kilograms * bird.given((minute - bird.at) / 60), 0);
+    const heat = given(minute);
     const share = Math.min(1, (minute - fillMinute) / (lastCold - fillMinute));
     const ofBirds = allKilograms > 0 ? (heat / allKilograms) * carcassKilograms : 0;
     return minute <= fillMinute ? 0 : waterKilograms + ofBirds + share * wallKilograms;
@@ -73,8 +77,8 @@ export function chillByHour(
     return {
       fromMinute: fillMinute + index * 60,
       meltedKilograms: meltedBy(to),
-      birdsIn: birds.filter(({ at }) => at <= to).length,
-      coldBirds: birds.filter(({ coldAt }) => coldAt <= to + 1e-9).length,
+      birdsIn: countAtMost(inOrder, to),
+      coldBirds: countAtMost(coldInOrder, to + 1e-9),
     };
   });
   const room = chill.tank.birdsThatFit.value;
@@ -113,6 +117,29 @@ function inTanks(lots: readonly LotInput[], { chillMethod }: PlanInput["means"],
     const { hours, ...bird } = ofLots[index]!;
     return { ...bird, at, coldAt: at + hours * 60 };
   });
+}
+
+type BirdInTank = ReturnType<typeof inTanks>[number];
+
+/** What all birds together have given of their heat by a minute, as kilograms: those that are cold count whole, once. */
+function heatGivenBy(birds: readonly BirdInTank[]): (minute: number) => number {
+  const byCold = birds.toSorted((one, other) => one.coldAt - other.coldAt);
+  const coldInOrder = Float64Array.from(byCold, ({ coldAt }) => coldAt);
+  const wholeOfFirst = new Float64Array(byCold.length + 1);
+  for (const [index, { kilograms }] of byCold.entries())
+    wholeOfFirst[index + 1] = wholeOfFirst[index]! + kilograms;
+  const longest = Math.max(0, ...birds.map(({ at, coldAt }) => coldAt - at));
+  return (minute) => {
+    const cold = countAtMost(coldInOrder, minute);
+    // No bird after these is in yet.
+    const last = countAtMost(coldInOrder, minute + longest);
+    let heat = wholeOfFirst[cold]!;
+    for (let index = cold; index < last; index += 1) {
+      const { at, kilograms, given } = byCold[index]!;
+      if (at < minute) heat += kilograms * given((minute - at) / 60);
+    }
+    return heat;
+  };
 }
 
 /** A bird of a lot so many standard deviations from its mean. */

@@ -3,7 +3,7 @@ import { DayHead } from "#app/days/leaves.tsx";
 import { isSent, lotField } from "#app/days/plan/choices/day-form.ts";
 import { daySetting } from "#app/days/plan/choices/day-setting.server.ts";
 import { compareRows } from "#app/days/plan/compare/compare-rows.ts";
-import { sideOf } from "#app/days/plan/compare/compare-side.server.ts";
+import { beginBoth, sideOf } from "#app/days/plan/compare/compare-side.server.ts";
 import { readAlternative } from "#app/days/plan/compare/read-compare.server.ts";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { basisOfDay } from "#app/server/day/plan-of-day.server.ts";
@@ -26,6 +26,7 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
   const setting = daySetting(here, farm, batches, { dayId: day.id, timeZone: day.timeZone });
   const basis = basisOfDay(here, farm, day);
   const beside = readAlternative(day, new URL(request.url).searchParams, setting, basis.helpers);
+  beginBoth(basis, [day, beside.choices ?? day]);
   const current = sideOf(here, farm, basis, day.id, day);
   const other = beside.choices ? sideOf(here, farm, basis, day.id, beside.choices) : current;
   return {

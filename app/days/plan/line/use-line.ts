@@ -46,15 +46,11 @@ export function useLine(day: LineDay) {
       if (!made) return;
       const ask = { day: asked, seed: LINE_SEED };
       try {
-        const refined = await made.run(
-          { what: "answer", replications: refinedReplications(asked), ...ask },
-          abort,
-        );
+        const most = refinedReplications(asked);
+        const refined = await made.run({ what: "answer", replications: most, ...ask }, abort);
         setLine({ key, refined });
-        const helps = await made.run(
-          { what: "helps", replications: comparedReplications(asked), ...ask },
-          abort,
-        );
+        const fewer = comparedReplications(asked);
+        const helps = await made.run({ what: "helps", replications: fewer, ...ask }, abort);
         setLine({ key, refined, helps });
       } catch {
         // Given up for a newer question: nothing to say. Otherwise the first, quick answer stands, and the page says so.

@@ -1,0 +1,16 @@
+import { crewOf } from "#core/day/crew/crew.ts";
+import type { PlanBasis, PlanForDate } from "#core/day/plan/plan-for-date.ts";
+import type { DatedChoices } from "#db/day/day-queries.server.ts";
+
+/** The choices with a seat for everyone who is to come. */
+export function choicesWithSeats(
+  { helpers }: Pick<PlanBasis, "helpers">,
+  choices: DatedChoices,
+): DatedChoices {
+  const year = Number(choices.processedOn.slice(0, 4));
+  const crew = crewOf(choices.crew, choices.people, { helpers, year });
+  return { ...choices, people: crew.length, crew };
+}
+
+/** Plans that the server has had made for pages that it is about to write, by their choices; a browser makes its own. */
+export const firstPlans = new WeakMap<DatedChoices, PlanForDate>();

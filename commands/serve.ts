@@ -87,9 +87,10 @@ app.use((request, response, next) => {
   });
   next();
 });
-let withPool: ServerBuild | undefined;
-const readings = async () => (withPool ??= withReadings(await import(build)));
-app.use(createRequestHandler({ build: readings, mode: "production" }));
+// Handed in whole: a function that brings it would have its routes sorted anew for each request.
+app.use(
+  createRequestHandler({ build: withReadings((await import(build)) as ServerBuild), mode: "production" }),
+);
 
 const server = app.listen(port, host, (error?: Error) => {
   if (error) {

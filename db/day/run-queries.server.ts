@@ -71,6 +71,8 @@ export function runQueries(database: Database) {
   const selectFileId = database.prepare<[], { id: string }>("SELECT id FROM file_identity");
   const selectFacts = database.prepare<{ dayId: number }, FactRow>(`
     SELECT ${FACT_COLUMNS} FROM day_fact WHERE day_id ${OF_DAY} AND NOT ${IS_REMOVED} ORDER BY at, id`);
+  const selectHasBegun = database.prepare<{ dayId: number }, { begun: number }>(`
+    SELECT EXISTS (SELECT 1 FROM day_fact WHERE day_id ${OF_DAY} AND kind IN ('start', 'finish') AND NOT ${IS_REMOVED}) AS begun`);
   const selectCursor = database.prepare<{ dayId: number }, { cursor: number }>(
     `SELECT coalesce(max(id), 0) AS cursor FROM day_change WHERE day_id ${OF_DAY}`,
   );
@@ -119,6 +121,8 @@ export function runQueries(database: Database) {
     fileId: (): string => selectFileId.get()!.id,
     /** What happened and was not removed, in order of time. */
     facts: (dayId: number): DayFact[] => selectFacts.all({ dayId }).map(factFromRow),
+    /** Whether somebody has started it, or finished it without. */
+    hasBegun: (dayId: number): boolean => selectHasBegun.get({ dayId })!.begun === 1,
     cursor: cursorOf,
     /** What is new since a cursor; all that there is since 0. */
     news: database.transaction((dayId: number, after: number): DayNews => {

@@ -1,7 +1,7 @@
 import { EventEmitter } from "node:events";
 import type { LiveEvent } from "#app/days/run/live/live-day.ts";
 import { iceBagsInStock } from "#app/server/day/ice-left.server.ts";
-import { basisOfDay, progressOf } from "#app/server/day/plan-of-day.server.ts";
+import { basisOfDay } from "#app/server/day/plan-of-day.server.ts";
 import { type FarmContext, requireFarm, wholeOf } from "#app/server/farm/farm-context.server.ts";
 import { log } from "#app/server/log.server.ts";
 import { workPool } from "#app/server/work-pool.server.ts";
@@ -64,7 +64,7 @@ class LiveDay {
       return;
     }
     const day = this.#here.file.day(this.#dayId);
-    if (!day || day.settledEntryId || progressOf(this.#here, day).state === "not-started") return;
+    if (!day || day.settledEntryId || !this.#here.file.run.hasBegun(day.id)) return;
     this.#isPlaying = true;
     this.#isStale = false;
     const hear = (forecast: RunForecast) => {

@@ -3,7 +3,6 @@ import { keptPlanOf } from "#app/days/run/kept-plan-of.server.ts";
 import { answerToPhone } from "#app/days/run/taps/answer-to-phone.server.ts";
 import { refuseSettled } from "#app/days/run/taps/refuse-settled.ts";
 import { TapForm } from "#app/days/run/taps/tap-form.ts";
-import { progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
@@ -41,7 +40,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   const before = run.cursor(day.id);
   const keptPlan = () => keptPlanOf(here, farm, day, at);
   // Whoever taps the first thing that only happens on a running day has started it.
-  const starts = STARTS_THE_DAY.has(said.kind) && progressOf(here, day).state === "not-started";
+  const starts = STARTS_THE_DAY.has(said.kind) && !run.hasBegun(day.id);
   const outcome = here.file.together(() => {
     if (said.kind === "start") return run.start(entry, day.id, { ...said, at }, keptPlan());
     if (starts)

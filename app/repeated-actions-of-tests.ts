@@ -101,6 +101,11 @@ export const REPEATED: readonly Repeat[] = [
     route: "season/calendar/pin-birds.ts",
     fields: () => ({ entryId: "pin-of-tests", batchId: "1", from: "2026-10-03", to: "2026-10-03" }),
   },
+  {
+    isRefused: true,
+    route: "farm/history/history.tsx",
+    fields: () => ({ entryId: "never-removed" }),
+  },
   // An archive is beside the farm's file, which it leaves as it is.
   {
     isRefused: true,

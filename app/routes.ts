@@ -128,6 +128,7 @@ export default [
   route("farm/data", "farm/data/data.tsx"),
   route("farm/data/archive/:name", "farm/data/archive.ts"),
   route("farm/data/farm.json", "farm/data/farm-json.ts"),
+  route("farm/history", "farm/history/history.tsx"),
   route("farm/devices", "farm/devices/devices.tsx"),
   route("farm/devices/live", "farm/devices/live-devices.ts"),
   route("farm/devices/simulate", "farm/devices/simulate-device.ts"),

@@ -115,6 +115,10 @@ const FACTS = [
   "day_task_done",
 ] as const;
 
+/** Tables whose facts, once removed, can be put back: nothing else was made because they were gone. */
+export const standaloneTables = (): readonly string[] =>
+  FACTS.filter((table) => table !== "invitation" && table !== "device_address");
+
 /**
  * Takes back a fact that stands alone: it stays in the file and is left out of every sum.
  * Batches, days, taps, birds and settlements are not among them; those have rules of their own.

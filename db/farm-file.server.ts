@@ -16,8 +16,9 @@ import { readingQueries } from "#db/device/reading-queries.server.ts";
 import { entryQueries, removeFact } from "#db/entry.server.ts";
 import { farmQueries } from "#db/farm/farm-queries.server.ts";
 import { freezerQueries } from "#db/freezer/freezer-queries.server.ts";
+import { historyQueries } from "#db/history/history-queries.server.ts";
 import { countsOf } from "#db/life/file-counts.server.ts";
-import { openFile } from "#db/open-file.server.ts";
+import { openFile, type Writing } from "#db/open-file.server.ts";
 import { ownerQueries } from "#db/owner/owner-queries.server.ts";
 import { byProductQueries } from "#db/pack/by-product-queries.server.ts";
 import { canningQueries } from "#db/pack/canning-queries.server.ts";
@@ -38,10 +39,10 @@ export type FarmFile = ReturnType<typeof openFarmFile>;
  * Opens a farm's data file with all its queries.
  *
  * @param path of the file; `:memory:` for one that is thrown away
- * @param visiting the joined device that writes; undefined on the farm's own computer
+ * @param writing whose writes these are, and when
  */
-export function openFarmFile(path: string, visiting?: () => number | undefined) {
-  const database = openFile(path, visiting);
+export function openFarmFile(path: string, writing: Writing = {}) {
+  const database = openFile(path, writing);
   const changes = database.prepare<[], { count: number }>("SELECT total_changes() AS count");
   return {
     ...farmQueries(database),
@@ -73,6 +74,7 @@ export function openFarmFile(path: string, visiting?: () => number | undefined) 
     readings: readingQueries(database),
     attached: addressQueries(database),
     access: accessQueries(database),
+    history: historyQueries(database),
     removeFact: removeFact(database),
     /** Whether something was kept under an id before. */
     knowsEntry: entryQueries(database).isKnown,

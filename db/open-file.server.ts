@@ -2,7 +2,16 @@ import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync 
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import BetterSqlite3, { type Database } from "better-sqlite3";
+import { keepChanges } from "#db/history/keep-changes.server.ts";
 import { plainDatabase } from "#db/plain-database.server.ts";
+
+/** What a connection notes beside what it writes. */
+export interface Writing {
+  /** The joined device that the present call is for; undefined on the farm's own computer. */
+  readonly visiting?: () => number | undefined;
+  /** The farm's clock, epoch milliseconds UTC. */
+  readonly now?: () => number;
+}
 
 interface Migration {
   readonly number: number;
@@ -14,19 +23,21 @@ interface Migration {
  * A file that has to be changed is copied first and the change tried on the copy.
  *
  * @param path of the file, or `:memory:`
- * @param visiting the joined device that the present call is for; undefined on the farm's own computer
+ * @param writing whose writes these are, and when
  */
-export function openFile(path: string, visiting: () => number | undefined = () => undefined): Database {
+export function openFile(path: string, { visiting, now = Date.now }: Writing = {}): Database {
   if (path !== ":memory:") mkdirSync(dirname(path), { recursive: true });
   const database = plainDatabase(path);
   database.pragma("journal_mode = WAL");
   database.pragma("synchronous = FULL");
   database.pragma("foreign_keys = ON");
   database.pragma("busy_timeout = 5000");
-  database.function("visiting_device", () => visiting() ?? null);
+  database.function("visiting_device", () => visiting?.() ?? null);
+  database.function("present_moment", () => now());
   const pending = migrations().filter(({ number }) => number > versionOf(database));
   if (pending.length > 0 && versionOf(database) > 0) tryOnCopy(database, path, pending);
   applyAll(database, pending);
+  keepChanges(database);
   return database;
 }
 

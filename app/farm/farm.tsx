@@ -130,6 +130,12 @@ const MORE = [
     to: "/farm/data",
     link: "Data and backups",
   },
+  {
+    heading: "History",
+    words: "Who entered, removed, or changed what, and putting back what was removed by mistake.",
+    to: "/farm/history",
+    link: "History",
+  },
 ] as const;
 
 function MoreOfFarm() {

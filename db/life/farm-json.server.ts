@@ -4,7 +4,7 @@ import { makeFile, newestVersion } from "#db/open-file.server.ts";
 const FORMAT = "pale-morning-farm";
 /** Secrets, and the devices that have them, stay with their file. */
 const LEFT_OUT: readonly string[] = ["passphrase", "invitation", "joined_device"];
-/** Names a device that is left out. */
+/** How every column ends that names a device that is left out. */
 const DEVICE_COLUMN = "device_id";
 
 type Cell = string | number | null | { readonly base64: string };
@@ -55,7 +55,7 @@ interface Column {
 }
 
 const columnsOf = (database: Database, table: string): Column[] =>
-  (database.pragma(`table_info("${table}")`) as Column[]).filter(({ name }) => name !== DEVICE_COLUMN);
+  (database.pragma(`table_info("${table}")`) as Column[]).filter(({ name }) => !name.endsWith(DEVICE_COLUMN));
 
 function selectOf(database: Database, table: string): string {
   const columns = columnsOf(database, table);

@@ -55,7 +55,7 @@ test("an export of an older version is brought up to date when its file is opene
 
 test("no secret leaves the file, nor what names a device that has one", () => {
   let visiting: number | undefined;
-  const file = openFarmFile(at("farm.sqlite"), () => visiting);
+  const file = openFarmFile(at("farm.sqlite"), { visiting: () => visiting });
   const secret = (byte: number) => Buffer.alloc(32, byte);
   file.access.joinAsOwner({ entryId: "joined-of-tests", at: 1 }, { name: "Maren", secretHash: secret(7) });
   file.access.setPassphrase(

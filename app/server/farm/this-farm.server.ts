@@ -33,14 +33,15 @@ function openFromEnvironment(): ServedFarm {
   const start = setTo ? Date.parse(setTo) : Date.now();
   if (Number.isNaN(start)) throw new Error(`PALE_MORNING_CLOCK is not a moment: ${setTo}`);
   const folder = backupFolder(path, process.env);
-  let file = openFarmFile(path, visitingDevice);
+  const writing = { visiting: visitingDevice, now: clockFrom(start) };
+  let file = openFarmFile(path, writing);
   process.once("exit", () => file.close());
   const here: FarmContext = {
     // After a restore it is another one: whoever holds the context goes on with it.
     get file() {
       return file;
     },
-    now: clockFrom(start),
+    now: writing.now,
   };
   const served: ServedFarm = {
     here,
@@ -54,7 +55,7 @@ function openFromEnvironment(): ServedFarm {
           try {
             return await work();
           } finally {
-            file = openFarmFile(path, visitingDevice);
+            file = openFarmFile(path, writing);
           }
         })();
         served.ready = done.catch(() => undefined);

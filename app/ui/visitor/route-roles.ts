@@ -155,6 +155,7 @@ export const ROUTE_ROLES: Readonly<Record<keyof Register["pages"], RouteRoles>> 
   "/farm/data": OWNERS,
   "/farm/data/archive/:name": OWNERS,
   "/farm/data/farm.json": OWNERS,
+  "/farm/history": OWNERS,
   "/farm/devices": OWNERS,
   "/farm/devices/live": POSTED,
   "/farm/devices/simulate": OWNERS,

@@ -9,6 +9,8 @@ export default [
   route("sign-out", "access/sign-out.ts"),
   route("join/:secret", "access/join.tsx"),
   route("farm/access", "access/access.tsx"),
+  route("phone", "access/phone/phone.tsx"),
+  route("phone/farm.crt", "access/phone/certificate-file.ts"),
 
   route("batches", "batches/batches.tsx"),
   route("batches/new", "batches/new-batch.tsx"),

@@ -15,6 +15,7 @@ const PROGRAMS = [
   "commands/file/check",
   "commands/file/export",
   "commands/file/import",
+  "commands/https/make-certificate",
   "demo/demo-moments",
   "workers/pool/worker",
   "workers/season/worker",

@@ -14,6 +14,7 @@ import { markPeer } from "#app/server/visitor/peer.server.ts";
 import { slowGuesses } from "#app/server/visitor/slow-guesses.server.ts";
 import { troubleInWords } from "#app/words/file-words.ts";
 import { shellShow } from "#commands/file/file-command.ts";
+import { listenHttps } from "#commands/https/listen-https.ts";
 import { watchEventLoop } from "#commands/watch-event-loop.ts";
 import type { FileTrouble } from "#core/file/file-life.ts";
 import { backupsIn, writeBackup } from "#db/life/backup-archive.server.ts";
@@ -99,6 +100,7 @@ const server = app.listen(port, host, (error?: Error) => {
   }
   void ready();
 });
+await listenHttps(app, { data, host, log });
 
 /** The first page is asked for by the server itself, so that no one waits for what a start has to load; then the file is read through. */
 async function ready(): Promise<void> {

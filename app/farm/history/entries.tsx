@@ -29,13 +29,13 @@ export function Entries({ entries, list }: { entries: readonly PastEntry[]; list
 }
 
 const columnsOf = (show: Show): Column<PastEntry>[] => [
-  { head: "When", isOneLine: true, cell: ({ at }) => show.dateTime(at) },
+  { head: "When", cell: ({ at }) => show.dateTime(at) },
   {
     head: "What",
     cell: ({ content }) => (
       <>
         {entryWords(String(content[0]))}
-        <span className="block text-sm text-soft">{entryDetail(content)}</span>
+        <span className="block text-sm text-soft">{entryDetail(content, show)}</span>
       </>
     ),
   },

@@ -35,6 +35,8 @@ export const ROUTE_ROLES: Readonly<Record<keyof Register["pages"], RouteRoles>> 
   "/sign-in": DOOR,
   "/sign-out": { read: "anyone", write: ALL },
   "/join/:secret": DOOR,
+  "/phone": { read: "anyone", write: OWNER },
+  "/phone/farm.crt": { read: "anyone", write: OWNER },
 
   "/batches": SHOWN,
   "/batches/new": OWNERS,

@@ -103,6 +103,11 @@ export const REPEATED: readonly Repeat[] = [
   },
   {
     isRefused: true,
+    route: "farm/data/import-farm.tsx",
+    fields: () => ({ replaces: "on", farm: "not a file" }),
+  },
+  {
+    isRefused: true,
     route: "farm/history/history.tsx",
     fields: () => ({ entryId: "never-removed" }),
   },

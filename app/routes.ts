@@ -130,6 +130,8 @@ export default [
   route("farm/data", "farm/data/data.tsx"),
   route("farm/data/archive/:name", "farm/data/archive.ts"),
   route("farm/data/farm.json", "farm/data/farm-json.ts"),
+  route("farm/data/csv.zip", "farm/data/farm-csv.ts"),
+  route("farm/data/import", "farm/data/import-farm.tsx"),
   route("farm/history", "farm/history/history.tsx"),
   route("farm/devices", "farm/devices/devices.tsx"),
   route("farm/devices/live", "farm/devices/live-devices.ts"),

@@ -1,4 +1,4 @@
-import { data, redirect } from "react-router";
+import { data, Link, redirect } from "react-router";
 import { z } from "zod";
 import { Devices } from "#app/access/devices.tsx";
 import { Invitations } from "#app/access/invitations.tsx";
@@ -114,6 +114,14 @@ export default function Access({ loaderData, actionData }: Route.ComponentProps)
         <Notice tone="plain">
           Only this computer can use Pale Morning now, and nobody has to sign in. To let phones connect, start
           it with <code>HOST=0.0.0.0 npm start</code>.
+        </Notice>
+      )}
+      {isReached && !loaderData.isSecure && (
+        <Notice tone="plain">
+          Phones connect without encryption: someone on the same Wi-Fi could read what they send.{" "}
+          <Link to="/phone" className="underline">
+            Connect them securely
+          </Link>
         </Notice>
       )}
       <div className="grid items-start gap-5 lg:grid-cols-2">

@@ -8,6 +8,7 @@ const FORM_BYTES = 64 * KILOBYTE;
 /** What carries a file. A calendar that is too large to be read is taken all the same, so that the page can say so. */
 const LARGER: readonly (readonly [path: RegExp, bytes: number])[] = [
   [/^\/season\/people\/[^/]+\/read(?:\.data)?\/?$/i, 8 * MEGABYTE],
+  [/^\/farm\/data\/import(?:\.data)?\/?$/i, 20 * MEGABYTE + 4 * KILOBYTE],
   [/^\/days\/[^/]+\/run\/picture(?:\.data)?\/?$/i, MOST_PICTURE_BYTES + 4 * KILOBYTE],
 ];
 

@@ -23,13 +23,13 @@ export function* exportedFarm(path: string): Generator<string> {
   const database = new BetterSqlite3(path, { readonly: true });
   try {
     database.exec("BEGIN");
-    const tables = tablesOf(database);
+    const tables = exportedTables(database);
     const version = database.pragma("user_version", { simple: true });
     yield `{"format":"${FORMAT}","version":${version},"tables":{`;
     for (const [index, table] of tables.entries()) {
       yield `${index === 0 ? "" : ","}\n"${table}":[`;
       let isFirst = true;
-      for (const row of database.prepare(selectOf(database, table)).iterate()) {
+      for (const row of database.prepare(selectOfExport(database, table)).iterate()) {
         yield `${isFirst ? "" : ","}\n${JSON.stringify(cells(row as Record<string, unknown>))}`;
         isFirst = false;
       }
@@ -41,7 +41,8 @@ export function* exportedFarm(path: string): Generator<string> {
   }
 }
 
-const tablesOf = (database: Database): string[] =>
+/** Tables that leave the file with an export, by name. */
+export const exportedTables = (database: Database): string[] =>
   (database.pragma("table_list") as { schema: string; name: string; type: string }[])
     .filter(({ schema, type, name }) => schema === "main" && type === "table" && !name.startsWith("sqlite_"))
     .map(({ name }) => name)
@@ -50,15 +51,18 @@ const tablesOf = (database: Database): string[] =>
 
 interface Column {
   readonly name: string;
+  readonly type: string;
   /** Its place in the primary key, from 1; 0 where it is not in it. */
   readonly pk: number;
 }
 
-const columnsOf = (database: Database, table: string): Column[] =>
+/** Columns of a table that leave the file with an export. */
+export const exportedColumns = (database: Database, table: string): Column[] =>
   (database.pragma(`table_info("${table}")`) as Column[]).filter(({ name }) => !name.endsWith(DEVICE_COLUMN));
 
-function selectOf(database: Database, table: string): string {
-  const columns = columnsOf(database, table);
+/** Reads the rows of a table that leave the file with an export, in their order. */
+export function selectOfExport(database: Database, table: string): string {
+  const columns = exportedColumns(database, table);
   const [{ wr }] = database.pragma(`table_list("${table}")`) as [{ wr: number }];
   const key = columns.filter(({ pk }) => pk > 0).toSorted((one, other) => one.pk - other.pk);
   const order = wr === 1 ? key.map(({ name }) => `"${name}"`).join() : "rowid";
@@ -137,7 +141,7 @@ function fill(database: Database, tables: Exported["tables"]): void {
     .prepare<[], { name: string; sql: string }>("SELECT name, sql FROM sqlite_master WHERE type = 'trigger'")
     .all();
   for (const { name } of triggers) database.exec(`DROP TRIGGER "${name}"`);
-  const known = tablesOf(database);
+  const known = exportedTables(database);
   for (const table of known) database.exec(`DELETE FROM "${table}"`);
   for (const [table, rows] of Object.entries(tables)) {
     if (!known.includes(table) || !Array.isArray(rows)) throw new ImportFault(`There is no table ${table}`);
@@ -147,7 +151,7 @@ function fill(database: Database, tables: Exported["tables"]): void {
 }
 
 function fillTable(database: Database, table: string, rows: readonly Row[]): void {
-  const columns = new Set(columnsOf(database, table).map(({ name }) => name));
+  const columns = new Set(exportedColumns(database, table).map(({ name }) => name));
   for (const [index, row] of rows.entries()) {
     const at = `Table ${table}, row ${index + 1}`;
     if (typeof row !== "object" || row === null) throw new ImportFault(`${at} is no row`);

@@ -1,4 +1,4 @@
-import { closeSync, openSync, writeSync } from "node:fs";
+import { closeSync, openSync, readFileSync, rmSync, writeSync } from "node:fs";
 import type { LocalDay } from "#core/calendar/local-day.ts";
 import { crewReach, type Reach } from "#core/day/crew/crew-reach.ts";
 import { birdsThatIceChills } from "#core/day/forecast/birds-that-ice-chills.ts";
@@ -15,7 +15,8 @@ import type { BackupReason } from "#core/file/file-life.ts";
 import type { Bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { type Backup, dropOldBackups, writeBackup } from "#db/life/backup-archive.server.ts";
-import { exportedFarm } from "#db/life/farm-json.server.ts";
+import { writeFarmCsv } from "#db/life/farm-csv.server.ts";
+import { exportedFarm, ImportFault, importFarm } from "#db/life/farm-json.server.ts";
 import { damageOf } from "#db/life/file-trouble.server.ts";
 import { type CalendarAsked, type CalendarReading, readCalendar } from "#workers/calendar/read-calendar.ts";
 import {
@@ -124,6 +125,20 @@ export const TASKS = {
       for (const part of exportedFarm(path)) writeSync(file, part);
     } finally {
       closeSync(file);
+    }
+  },
+  /** Packs the whole farm as CSV into a zip. */
+  "export-csv": ({ path, to }: { readonly path: string; readonly to: string }): Promise<void> =>
+    writeFarmCsv(path, to),
+  /** Makes a data file of an exported farm. What keeps the text from being read as a farm is told in words. */
+  "import-farm": ({ from, to }: { readonly from: string; readonly to: string }): string | undefined => {
+    rmSync(to, { force: true });
+    try {
+      importFarm(readFileSync(from, "utf8"), to);
+      return undefined;
+    } catch (error) {
+      if (error instanceof ImportFault) return error.message;
+      throw error;
     }
   },
   /** What is damaged in a data file; empty where nothing is. */

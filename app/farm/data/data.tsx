@@ -38,6 +38,7 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 const DONE_WORDS: Readonly<Record<string, string | undefined>> = {
   "backed-up": "Backed up.",
   whole: "The whole file was checked. No damage was found.",
+  imported: "Imported. What stood before is the newest backup below.",
   restored: "Restored. What stood before is the newest backup below.",
 };
 
@@ -177,6 +178,12 @@ function ThisFile({ path, folder, counts }: Loaded) {
         </Button>
         <ButtonLink kind="plain" to="/farm/data/farm.json" reloadDocument>
           Download as JSON
+        </ButtonLink>
+        <ButtonLink kind="plain" to="/farm/data/csv.zip" reloadDocument>
+          Download as CSV
+        </ButtonLink>
+        <ButtonLink kind="plain" to="/farm/data/import">
+          Import a farm
         </ButtonLink>
       </Form>
     </Sheet>

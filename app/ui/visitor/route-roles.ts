@@ -157,6 +157,8 @@ export const ROUTE_ROLES: Readonly<Record<keyof Register["pages"], RouteRoles>> 
   "/farm/data": OWNERS,
   "/farm/data/archive/:name": OWNERS,
   "/farm/data/farm.json": OWNERS,
+  "/farm/data/csv.zip": OWNERS,
+  "/farm/data/import": OWNERS,
   "/farm/history": OWNERS,
   "/farm/devices": OWNERS,
   "/farm/devices/live": POSTED,

@@ -5,6 +5,7 @@ import compression from "compression";
 import express from "express";
 import { pino } from "pino";
 import type { ServerBuild } from "react-router";
+import { DEAR_PATHS, dearRequests } from "#app/server/dear-requests.server.ts";
 import { gate } from "#app/server/gate.server.ts";
 import { NONCE_HEADER, pageHeaders } from "#app/server/page-headers.server.ts";
 import { withReadings } from "#app/server/pooled/with-readings.ts";
@@ -56,6 +57,7 @@ app.disable("x-powered-by");
 app.use(pageHeaders);
 app.use(gate());
 app.use(markPeer);
+app.use(DEAR_PATHS, dearRequests);
 app.use(["/sign-in", "/sign-in.data", "/join"], slowGuesses);
 app.use(async (request, response, next) => {
   if (!trouble) return next();

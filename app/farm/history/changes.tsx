@@ -1,5 +1,5 @@
+import { changedThing, changedValues, deviceWords } from "#app/farm/history/history-words.ts";
 import { useShow } from "#app/ui/use-show.tsx";
-import { changedThing, changedValues, deviceWords } from "#app/words/history-words.ts";
 import type { PastChange } from "#db/history/history-queries.server.ts";
 
 /** Settings and plans that were changed: what each was before, and what it is since. */

@@ -1,9 +1,9 @@
 import { Form } from "react-router";
+import { entryDetail } from "#app/farm/history/history-detail.ts";
+import { deviceWords, entryWords } from "#app/farm/history/history-words.ts";
 import { type Column, DataTable } from "#app/ui/data-table.tsx";
 import { Button } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { entryDetail } from "#app/words/history-detail.ts";
-import { deviceWords, entryWords } from "#app/words/history-words.ts";
 import type { Show } from "#app/words/show.ts";
 import type { PastEntry } from "#db/history/history-queries.server.ts";
 

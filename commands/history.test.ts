@@ -3,14 +3,14 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import BetterSqlite3 from "better-sqlite3";
 import { afterAll, expect, test } from "vitest";
-import { entryDetail } from "#app/words/history-detail.ts";
+import { entryDetail } from "#app/farm/history/history-detail.ts";
 import {
   changedThing,
   changedValues,
   deviceWords,
   entryWords,
   hasEntryWords,
-} from "#app/words/history-words.ts";
+} from "#app/farm/history/history-words.ts";
 import { showFor } from "#app/words/show.ts";
 import { openFarmFile } from "#db/farm-file.server.ts";
 import { makeDemoFarm } from "#demo/make-demo-farm.ts";

@@ -1,4 +1,4 @@
-import { mediumText } from "#app/words/history-detail.ts";
+import { mediumText } from "#app/farm/history/history-detail.ts";
 import type { Show } from "#app/words/show.ts";
 import type { PastChange } from "#db/history/history-queries.server.ts";
 import type { ChangedTable } from "#db/history/keep-changes.server.ts";

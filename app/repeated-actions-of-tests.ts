@@ -103,6 +103,12 @@ export const REPEATED: readonly Repeat[] = [
   },
   {
     isRefused: true,
+    route: "season/people/forget-person.tsx",
+    params: { personId: "1" },
+    fields: () => ({ isSure: "" }),
+  },
+  {
+    isRefused: true,
     route: "farm/data/import-farm.tsx",
     fields: () => ({ replaces: "on", farm: "not a file" }),
   },

@@ -29,6 +29,7 @@ export default [
   route("season/people", "season/people/people.tsx"),
   route("season/people/:personId", "season/people/person.tsx"),
   route("season/people/:personId/change", "season/people/change-person.tsx"),
+  route("season/people/:personId/forget", "season/people/forget-person.tsx"),
   route("season/people/:personId/read", "season/people/read-person-calendar.tsx"),
   route("season/people/:personId/days.ics", "season/people/person-ics.ts"),
   route("season/dates", "season/dates/dates.tsx"),

@@ -1,3 +1,4 @@
+import { createHash } from "node:crypto";
 import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
@@ -55,6 +56,12 @@ function versionOf(database: Database): number {
 }
 
 function applyAll(database: Database, pending: readonly Migration[]): void {
+  // What a migration may ask for beside SQL's own.
+  database.function("sha256_of", { deterministic: true }, (bytes) =>
+    createHash("sha256")
+      .update(bytes as Buffer)
+      .digest("hex"),
+  );
   for (const { number, sql } of pending) {
     database
       .transaction(() => {

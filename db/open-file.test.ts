@@ -1,6 +1,7 @@
-import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { gunzipSync } from "node:zlib";
 import BetterSqlite3 from "better-sqlite3";
 import { expect, test } from "vitest";
 import { openFile } from "#db/open-file.server.ts";
@@ -29,6 +30,28 @@ test("an older file is brought up to date with a backup beside it, and what stop
   expect(untouched.pragma("user_version", { simple: true })).toBe(4);
   expect(untouched.prepare("SELECT id FROM entry").get()).toEqual({ id: "kept-from-before" });
   untouched.close();
+  rmSync(folder, { recursive: true });
+});
+
+test("pictures of an older file stand by what they hold, the same one once", () => {
+  const folder = mkdtempSync(join(tmpdir(), "pale-morning-"));
+  const path = join(folder, "farm.sqlite");
+  writeFileSync(path, gunzipSync(readFileSync("db/fixtures/farm-at-version-18.sqlite.gz")));
+  const older = new BetterSqlite3(path);
+  const put = older.prepare(`
+    INSERT INTO day_picture (entry_id, day_id, of_entry_id, jpeg)
+    SELECT id, 3, id, ? FROM entry WHERE id NOT IN (SELECT entry_id FROM day_picture) LIMIT 1`);
+  for (const bytes of ["one picture", "another", "one picture"]) put.run(Buffer.from(bytes));
+  older.close();
+  const opened = openFile(path);
+  const shown = opened.prepare("SELECT jpeg FROM day_picture JOIN picture USING (sha256) ORDER BY id").all();
+  expect(shown.map((row) => String((row as { jpeg: Buffer }).jpeg))).toEqual([
+    "one picture",
+    "another",
+    "one picture",
+  ]);
+  expect(opened.prepare("SELECT count(*) AS n FROM picture").get()).toEqual({ n: 2 });
+  opened.close();
   rmSync(folder, { recursive: true });
 });
 

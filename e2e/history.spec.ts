@@ -61,3 +61,24 @@ test("a farm is taken along as JSON and put in the place of another from its pag
   const csv = await page.request.get(`${farm.url}/farm/data/csv.zip`);
   expect(csv.headers()["content-type"]).toBe("application/zip");
 });
+
+test("whoever asks to be forgotten is, in history too, and what they did still counts", async ({
+  page,
+  farm,
+}) => {
+  const walk = new FarmWalk(page, farm.url);
+  await page.goto(`${farm.url}/season/people`);
+  await page.getByRole("link", { name: "Juno" }).click();
+  await page.getByRole("link", { name: "Forget" }).click();
+  await walk.press("Forget Juno");
+  await expect(page.getByRole("alert")).toHaveText("Check that Juno is to be forgotten.");
+  await page.getByRole("checkbox").check();
+  expect(await screenFaults(page, farm.url, [new URL(page.url()).pathname])).toEqual([]);
+  await page.goto(`${farm.url}/season/people/4/forget`);
+  await page.getByRole("checkbox").check();
+  await walk.press("Forget Juno");
+  await expect(page.getByRole("heading", { name: "People" })).toBeVisible();
+  const exported = await (await page.request.get(`${farm.url}/farm/data/farm.json`)).text();
+  expect(exported).not.toContain("Juno");
+  expect(exported).toContain("Person 4");
+});

@@ -22,13 +22,16 @@ export function pictureQueries(database: Database) {
      WHERE day_id = ? AND entry_id NOT IN (SELECT entry_id FROM entry_taken_back)
        AND of_entry_id NOT IN (SELECT entry_id FROM entry_taken_back) ORDER BY id`);
   const selectJpeg = database.prepare<[number, string], { jpeg: Buffer }>(
-    "SELECT jpeg FROM day_picture WHERE day_id = ? AND entry_id = ?",
+    "SELECT jpeg FROM day_picture JOIN picture USING (sha256) WHERE day_id = ? AND entry_id = ?",
   );
   const selectLook = database.prepare<[number, string], { id: number }>(
     "SELECT id FROM day_fact WHERE day_id = ? AND entry_id = ? AND kind = 'look'",
   );
-  const insert = database.prepare<DayPicture & { dayId: number; jpeg: Buffer }>(
-    "INSERT INTO day_picture (entry_id, day_id, of_entry_id, jpeg) VALUES (@entryId, @dayId, @of, @jpeg)",
+  const insertPicture = database.prepare<{ sha256: string; jpeg: Buffer }>(
+    "INSERT INTO picture (sha256, jpeg) VALUES (@sha256, @jpeg) ON CONFLICT DO NOTHING",
+  );
+  const insert = database.prepare<DayPicture & { dayId: number; sha256: string }>(
+    "INSERT INTO day_picture (entry_id, day_id, of_entry_id, sha256) VALUES (@entryId, @dayId, @of, @sha256)",
   );
   return {
     /** Of birds whose look was not taken back, in the order in which they came. */
@@ -41,11 +44,12 @@ export function pictureQueries(database: Database) {
       of: string,
       jpeg: Buffer,
     ): Recorded<"no-such-look" | "too-many"> => {
-      const digest = createHash("sha256").update(jpeg).digest("hex");
-      return entries.once(entry, ["picture", dayId, of, digest], () => {
+      const sha256 = createHash("sha256").update(jpeg).digest("hex");
+      return entries.once(entry, ["picture", dayId, of, sha256], () => {
         if (!selectLook.get(dayId, of)) return "no-such-look";
         if (selectPictures.all(dayId).length >= MOST_PICTURES) return "too-many";
-        insert.run({ entryId: entry.entryId, dayId, of, jpeg });
+        insertPicture.run({ sha256, jpeg });
+        insert.run({ entryId: entry.entryId, dayId, of, sha256 });
         return undefined;
       });
     },

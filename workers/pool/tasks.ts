@@ -14,6 +14,7 @@ import { tanksNow } from "#core/day/run/tanks-now.ts";
 import type { BackupReason } from "#core/file/file-life.ts";
 import type { Bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
+import { forgetName } from "#db/history/forget-name.server.ts";
 import { type Backup, dropOldBackups, writeBackup } from "#db/life/backup-archive.server.ts";
 import { writeFarmCsv } from "#db/life/farm-csv.server.ts";
 import { exportedFarm, ImportFault, importFarm } from "#db/life/farm-json.server.ts";
@@ -141,6 +142,9 @@ export const TASKS = {
       throw error;
     }
   },
+  /** Puts another name in the place of one, everywhere in a file that is open nowhere else. */
+  "forget-name": (asked: { readonly path: string; readonly name: string; readonly alias: string }): number =>
+    forgetName(asked.path, asked.name, asked.alias),
   /** What is damaged in a data file; empty where nothing is. */
   "check-file": (path: string): string[] => damageOf(path),
 } as const;

@@ -64,6 +64,9 @@ export default function PersonPage({ loaderData, actionData }: Route.ComponentPr
         <ButtonLink kind="plain" to={`${address}/days.ics`} reloadDocument>
           Export their days to a calendar
         </ButtonLink>
+        <ButtonLink kind="plain" to={`${address}/forget`}>
+          Forget
+        </ButtonLink>
       </PageHead>
       {read !== null && (
         <p role="status" className="rounded-sheet border-l-4 border-pine bg-mist px-4 py-2">

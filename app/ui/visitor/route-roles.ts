@@ -56,6 +56,7 @@ export const ROUTE_ROLES: Readonly<Record<keyof Register["pages"], RouteRoles>> 
   "/season/people/:personId": OWNERS,
   "/season/people/:personId/change": OWNERS,
   "/season/people/:personId/read": OWNERS,
+  "/season/people/:personId/forget": OWNERS,
   "/season/people/:personId/days.ics": OWNERS,
   "/season/dates": OWNERS,
   "/season/dates/mark": OWNERS,

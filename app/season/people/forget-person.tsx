@@ -1,0 +1,87 @@
+import { data, Form, redirect } from "react-router";
+import { requirePerson } from "#app/season/people/require-person.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
+import { farmLifeContext } from "#app/server/farm/farm-life.server.ts";
+import { log } from "#app/server/log.server.ts";
+import { formFields } from "#app/server/submitted.server.ts";
+import { filePool } from "#app/server/work-pool.server.ts";
+import { Button, ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { plural } from "#app/words/show.ts";
+import { backupsIn } from "#db/life/backup-archive.server.ts";
+import type { Route } from "./+types/forget-person.ts";
+
+export const meta = () => [{ title: "Forget someone · Pale Morning" }];
+
+export async function loader({ context, params }: Route.LoaderArgs) {
+  const here = context.get(farmContext);
+  requireFarm(here);
+  const backups = await backupsIn(context.get(farmLifeContext).folder);
+  return {
+    person: requirePerson(here, params.personId),
+    kept: backups.filter(({ reason }) => reason === "asked").length,
+    own: backups.filter(({ reason }) => reason !== "asked").length,
+  };
+}
+
+/** Puts a number in the place of somebody's name, everywhere in the file; what they did still counts. */
+export async function action({ context, request, params }: Route.ActionArgs) {
+  const here = context.get(farmContext);
+  const life = context.get(farmLifeContext);
+  requireFarm(here);
+  const person = requirePerson(here, params.personId);
+  if ((await formFields(request)).get("isSure") !== "on")
+    return data({ fault: `Check that ${person.name} is to be forgotten` }, { status: 422 });
+  // Whoever is forgotten comes to no day any more.
+  here.file.removeFact(person.entryId, here.now());
+  try {
+    await life.whileClosed(() =>
+      filePool().run("forget-name", { path: life.path, name: person.name, alias: `Person ${person.id}` }),
+    );
+  } catch (error) {
+    log.error({ err: error }, "a name could not be forgotten");
+    return data({ fault: "That did not work. The name still stands; try again" }, { status: 409 });
+  }
+  return redirect("/season/people", 303);
+}
+
+/** What it means that someone is forgotten, before it is done. */
+export default function ForgetPerson({ loaderData, actionData }: Route.ComponentProps) {
+  const { person, kept, own } = loaderData;
+  return (
+    <Page>
+      <PageHead title={`Forget ${person.name}`} line="take a name out of the farm's records" />
+      <Sheet heading="What happens" className="max-w-prose">
+        <ul className="list-disc py-1 pl-5">
+          <li>
+            Everywhere in this farm's file "{person.name}" becomes "Person {person.id}": in days, taps, notes,
+            and the history. What they did still counts.
+          </li>
+          <li>They are taken off the list of people. This can't be undone.</li>
+          <li>
+            {own + kept === 0
+              ? "There are no backups yet, so no backup holds the name."
+              : `Backups made before still hold the name: ${plural(own, "backup")} made automatically, deleted after 14 newer ones, about two weeks from now; and ${plural(kept, "backup")} that you asked for, which stay until you delete them.`}
+          </li>
+          <li>Phones, printed pages, and files downloaded earlier are not changed.</li>
+        </ul>
+        <Form method="post" className="grid gap-3 py-2" noValidate>
+          <label className="flex min-h-12 items-center gap-3">
+            <input type="checkbox" name="isSure" className="size-5 shrink-0" />
+            <span>Yes, forget {person.name}</span>
+          </label>
+          {actionData && (
+            <p role="alert" className="text-sm font-semibold text-barn">
+              {actionData.fault}.
+            </p>
+          )}
+          <div className="flex flex-wrap gap-3">
+            <Button>Forget {person.name}</Button>
+            <ButtonLink kind="plain" to={`/season/people/${person.id}`}>
+              Cancel
+            </ButtonLink>
+          </div>
+        </Form>
+      </Sheet>
+    </Page>
+  );
+}

@@ -18,7 +18,7 @@ export function RemoveButton({ entryId, back, what, verb = "remove" }: TakeBackP
       <input type="hidden" name="back" value={back} />
       <button
         type="submit"
-        className="min-h-8 px-1 text-sm text-soft underline"
+        className="-my-1 min-h-11 px-2 text-sm text-soft underline"
         aria-label={`${verb[0]!.toUpperCase()}${verb.slice(1)}: ${what}`}
       >
         {verb}

@@ -147,7 +147,7 @@ async function tell(found: FileTrouble): Promise<void> {
 
 /** Reads all of the file in a thread of its own once pages are answered; what is damaged ends the answers. */
 async function checkAll(path: string): Promise<void> {
-  const pool = new WorkPool({ root, threads: 1, mostMilliseconds: 600_000 });
+  const pool = new WorkPool({ root, threads: 1, mostMilliseconds: 600_000, givesWay: true });
   try {
     const damage = await pool.run("check-file", path);
     if (damage.length === 0) return log.info("the whole data file was checked, and no damage was found");

@@ -33,5 +33,6 @@ export const filePool = (): WorkPool =>
   (ofFiles ??= new WorkPool({
     root: rootFolder(),
     threads: 1,
+    givesWay: true,
     mostMilliseconds: FILE_PATIENCE_MILLISECONDS,
   }));

@@ -1,5 +1,5 @@
 import type { Worker } from "node:worker_threads";
-import type { PoolReply, PoolRequest } from "#workers/pool/protocol.ts";
+import type { PoolReply, PoolRequest, PoolThread } from "#workers/pool/protocol.ts";
 import type { TaskInput, TaskName, TaskOutput } from "#workers/pool/tasks.ts";
 import { startThread } from "#workers/program.ts";
 
@@ -8,6 +8,8 @@ interface PoolSettings {
   readonly root: string;
   /** Threads that are started as there is work for them, and then stay. */
   readonly threads: number;
+  /** Its threads work when nobody else wants to. */
+  readonly givesWay?: boolean;
   /** A task that takes longer is given up, and its thread ended. */
   readonly mostMilliseconds: number;
 }
@@ -84,7 +86,8 @@ export class WorkPool {
   #started(): Worker | undefined {
     if (this.#threads >= this.#settings.threads) return undefined;
     this.#threads += 1;
-    const worker = startThread(this.#settings.root, "workers/pool/worker.ts");
+    const told: PoolThread = { givesWay: this.#settings.givesWay === true };
+    const worker = startThread(this.#settings.root, "workers/pool/worker.ts", told);
     worker.unref();
     return worker;
   }

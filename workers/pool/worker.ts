@@ -1,10 +1,11 @@
 import { constants, setPriority } from "node:os";
-import { parentPort } from "node:worker_threads";
-import type { PoolReply, PoolRequest } from "#workers/pool/protocol.ts";
+import { parentPort, workerData } from "node:worker_threads";
+import type { PoolReply, PoolRequest, PoolThread } from "#workers/pool/protocol.ts";
 import { TASKS } from "#workers/pool/tasks.ts";
 
-// Pages come first. Only Linux has a priority for each thread; elsewhere this would slow the pages too.
-if (process.platform === "linux") setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
+// Only Linux has a priority for each thread; elsewhere this would slow the pages too.
+if ((workerData as PoolThread).givesWay && process.platform === "linux")
+  setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
 
 /** A thread of the pool: it does one task after another and holds no rules of its own. */
 parentPort!.on("message", async ({ id, name, input }: PoolRequest) => {

@@ -4,9 +4,11 @@ import { iceBagsInStock } from "#app/server/day/ice-left.server.ts";
 import { basisOfDay } from "#app/server/day/plan-of-day.server.ts";
 import { type FarmContext, requireFarm, wholeOf } from "#app/server/farm/farm-context.server.ts";
 import { log } from "#app/server/log.server.ts";
+import { readWithPool } from "#app/server/pooled/pooled.server.ts";
 import { workPool } from "#app/server/work-pool.server.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
 import type { RunForecast } from "#core/day/forecast/run-forecast.ts";
+import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 
 /** Streams that one process keeps open; a farm has ten phones, each with one. */
 const MOST_LISTENERS = 64;
@@ -67,27 +69,30 @@ class LiveDay {
     if (!day || day.settledEntryId || !this.#here.file.run.hasBegun(day.id)) return;
     this.#isPlaying = true;
     this.#isStale = false;
-    const hear = (forecast: RunForecast) => {
-      // What would help comes later: until then, what helped before stands.
-      this.#forecast = { ...forecast, moves: forecast.moves ?? this.#forecast?.moves };
-      this.#tell({ name: "forecast", data: this.#forecast });
-    };
-    const farm = requireFarm(this.#here);
-    const running = {
-      basis: basisOfDay(this.#here, farm, day, iceBagsInStock(this.#here)),
-      processedOn: day.processedOn,
-      choices: day,
-      facts: this.#here.file.run.facts(day.id),
-      now: this.#here.now(),
-    };
-    workPool()
-      .run("run-forecast", running, { soFar: hear })
-      .then(hear)
+    void this.#playOn(day)
       .catch((error) => log.warn({ err: error }, "the day could not be played on; it is tried again"))
       .finally(() => {
         this.#isPlaying = false;
         if (this.#isStale) this.refresh();
       });
+  }
+
+  async #playOn(day: ProcessingDay): Promise<void> {
+    const hear = (forecast: RunForecast) => {
+      // What would help comes later: until then, what helped before stands.
+      this.#forecast = { ...forecast, moves: forecast.moves ?? this.#forecast?.moves };
+      this.#tell({ name: "forecast", data: this.#forecast });
+    };
+    const here = this.#here;
+    // A reading of its own: whoever listens first may leave before it is done.
+    const running = await readWithPool(new AbortController().signal, () => ({
+      basis: basisOfDay(here, requireFarm(here), day, iceBagsInStock(here)),
+      processedOn: day.processedOn,
+      choices: day,
+      facts: here.file.run.facts(day.id),
+      now: here.now(),
+    }));
+    hear(await workPool().run("run-forecast", running, { soFar: hear }));
   }
 
   #tell(event: LiveEvent): void {

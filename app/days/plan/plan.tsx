@@ -13,6 +13,7 @@ import { iceBagsLeft } from "#app/server/day/ice-left.server.ts";
 import { basisOfDay, planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
 import { lotsOfDay, requireDay } from "#app/server/farm/required.server.ts";
+import { readWithPool } from "#app/server/pooled/pooled.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { lotsInWords } from "#app/words/lot-words.ts";
 import type { LotChoices } from "#core/day/plan/plan-input.ts";
@@ -59,7 +60,9 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   if (!sent.ok) return sent.refusal;
   const { move, ...choices } = sent.value;
   const after = lotsAfter(choices.lots, move);
-  const taken = after.removed && feedOfRemoved(here, farm, day, after.removed.batchId);
+  const taken =
+    after.removed &&
+    (await feedOfRemoved({ here, signal: request.signal }, farm, day, after.removed.batchId));
   const outcome = here.file.changeDay(
     day.id,
     { seenRevision, timeZone: day.timeZone, at: here.now() },
@@ -103,10 +106,15 @@ function faultsOfSave(
 }
 
 /** What the page says after a lot was taken off: which, and whether its feed was pulled by then. */
-function feedOfRemoved(here: FarmContext, farm: Farm, day: ProcessingDay, batchId: number) {
+async function feedOfRemoved(
+  { here, signal }: { readonly here: FarmContext; readonly signal: AbortSignal },
+  farm: Farm,
+  day: ProcessingDay,
+  batchId: number,
+) {
   const lot = day.lots.find((one) => one.batchId === batchId);
-  const feedOffAt = planOf(here, farm, day).plan.lots.find(({ choices }) => choices.batchId === batchId)
-    ?.withdrawal.feedOffAt.value;
+  const { plan } = await readWithPool(signal, () => planOf(here, farm, day));
+  const feedOffAt = plan.lots.find(({ choices }) => choices.batchId === batchId)?.withdrawal.feedOffAt.value;
   if (!lot || feedOffAt === undefined) return undefined;
   return { removed: String(lot.id), ...(feedOffAt < here.now() && { unfed: String(Math.round(feedOffAt)) }) };
 }

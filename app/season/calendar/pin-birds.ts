@@ -2,6 +2,7 @@ import { data, redirect } from "react-router";
 import { currentProposal, keepAnswer } from "#app/season/calendar/season-job.server.ts";
 import { seasonFacts } from "#app/server/day/season-reading.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
+import { readWithPool } from "#app/server/pooled/pooled.server.ts";
 import { ENTRY_USED, formFields } from "#app/server/submitted.server.ts";
 import { isEntryId } from "#app/ui/read/read-field.ts";
 import { seasonPlan } from "#core/day/season/season-plan.ts";
@@ -28,7 +29,7 @@ export async function action({ context, request }: Route.ActionArgs) {
     if (!isRepeat) throw data(ENTRY_USED, { status: 409 });
     return redirect("/season", 303);
   }
-  const plan = seasonPlan(seasonFacts(here, farm));
+  const plan = await readWithPool(request.signal, () => seasonPlan(seasonFacts(here, farm)));
   const current = currentProposal(here, plan);
   const group = plan.groups.findIndex((one) => one.batchId === batchId);
   const dayAt = (day: string) => plan.days.findIndex((one) => one.day === day);

@@ -1,6 +1,7 @@
 import { settlementOf } from "#app/server/day/settlement-of.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { ownerNames } from "#app/server/farm/owners.server.ts";
+import { mapWithPool } from "#app/server/pooled/pooled.server.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -18,9 +19,10 @@ export function loader({ context }: Route.LoaderArgs) {
   const farm = requireFarm(here);
   const file = here.file;
   const days = file.days();
-  const settledDays = days
-    .filter(({ settledEntryId }) => settledEntryId)
-    .map((day) => settlementOf(here, farm, day));
+  const settledDays = mapWithPool(
+    days.filter(({ settledEntryId }) => settledEntryId),
+    (day) => settlementOf(here, farm, day),
+  );
   const settled = file.batches().flatMap((batch) => {
     const settlements = settledDays.flatMap(({ lots }) =>
       lots.flatMap((lot) =>

@@ -1,4 +1,5 @@
 import type { LocalDay } from "#core/calendar/local-day.ts";
+import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { type PlanBasis, type PlanForDate, planForDate } from "#core/day/plan/plan-for-date.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
 import { type Bottleneck, bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
@@ -21,6 +22,10 @@ export interface AskedPlan {
 /** The plan of a day, its line played as often as a page refines it. */
 export const plannedDay = ({ basis, processedOn, choices }: AskedPlan): PlanForDate =>
   planForDate(basis, processedOn, choices, playedLine);
+
+/** Minutes from the first bird to when the last is likely in the chill, of a day's plan. */
+export const plannedMinutes = (asked: AskedPlan): number =>
+  (plannedDay(asked).plan.line.likelyAt.value - asked.choices.startAt) / MINUTE;
 
 /** The plan of a day as a page begins with it. */
 export const firstPlanOfDay = ({ basis, processedOn, choices }: AskedPlan): PlanForDate =>

@@ -25,6 +25,7 @@ import {
   firstPlanOfDay,
   limitOfLine,
   plannedDay,
+  plannedMinutes,
   predictedMinutes,
 } from "#workers/line/planned-day.ts";
 import { type LabelSheets, labelSheets } from "#workers/pdf/label-sheets.ts";
@@ -103,6 +104,7 @@ export const TASKS = {
     };
   },
   plan: (asked: AskedPlan): PlanForDate => plannedDay(asked),
+  "planned-minutes": (asked: AskedPlan): number => plannedMinutes(asked),
   "first-plan": (asked: AskedPlan): PlanForDate => firstPlanOfDay(asked),
   "predicted-minutes": (asked: AskedPlan): number => predictedMinutes(asked),
   "limit-of-line": (day: LineDay): Bottleneck | undefined => limitOfLine(day),

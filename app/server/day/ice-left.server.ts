@@ -2,6 +2,7 @@ import { sum } from "d3-array";
 import { planOf } from "#app/server/day/plan-of-day.server.ts";
 import { suppliesInStock } from "#app/server/day/supplies.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { mapWithPool } from "#app/server/pooled/pooled.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** Bags of ice in stock; undefined where no one counts them. */
@@ -21,9 +22,7 @@ export function iceBagsLeft(
   const inStock = iceBagsInStock(here);
   if (inStock === undefined) return undefined;
   const file = here.file;
-  const taken = file
-    .openDays()
-    .filter(({ id, startAt }) => id !== day.id && startAt < day.startAt)
-    .map((one) => planOf(here, farm, one).plan.chill.bags.value);
+  const before = file.openDays().filter(({ id, startAt }) => id !== day.id && startAt < day.startAt);
+  const taken = mapWithPool(before, (one) => planOf(here, farm, one).plan.chill.bags.value);
   return taken.reduce((left, bags) => Math.max(0, left - bags), inStock);
 }

@@ -3,6 +3,7 @@ import { farmMeans, placeOf } from "#app/server/farm/farm-means.server.ts";
 import { flockOf } from "#app/server/farm/flock-of.server.ts";
 import { lotsOfDay } from "#app/server/farm/required.server.ts";
 import { whileUnchanged } from "#app/server/farm/while-unchanged.server.ts";
+import { mapWithPool } from "#app/server/pooled/pooled.server.ts";
 import { predictedInPool } from "#app/server/pooled/sums.server.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { type DayTaken, OUR_PACE, type OwnPace, ownPace } from "#core/day/crew/own-pace.ts";
@@ -24,7 +25,7 @@ export function farmPace(here: FarmContext, farm: Farm): OwnPace {
       .lastDays(2 * DAYS_LOOKED_BACK)
       .filter((day) => day.settledEntryId)
       .slice(0, DAYS_LOOKED_BACK);
-    return ownPace(settled.flatMap((day) => dayTaken(whole, whole.file.farm()!, day) ?? []));
+    return ownPace(mapWithPool(settled, (day) => dayTaken(whole, whole.file.farm()!, day) ?? []).flat());
   });
 }
 

@@ -1,12 +1,12 @@
 import { sum } from "d3-array";
-import { planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
+import { basisOfDay, progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { usedOn } from "#app/server/day/supplies.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { birdsAYear, hourRate } from "#app/server/farm/farm-means.server.ts";
 import { flockOf } from "#app/server/farm/flock-of.server.ts";
 import { type LotOfDay, lotsOfDay } from "#app/server/farm/required.server.ts";
+import { plannedMinutesInPool } from "#app/server/pooled/sums.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
-import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { feedUsedOf, splitBatchCost } from "#core/cost/batch-cost.ts";
 import { workTime } from "#core/day/crew/work-time.ts";
 import { type CostShares, costShares } from "#core/day/settle/cost-shares.ts";
@@ -177,8 +177,13 @@ function minutesWorked(here: FarmContext, farm: Farm, day: ProcessingDay): Recko
   const { startedAt, finishedAt, lastBirdAt } = progressOf(here, day);
   const to = finishedAt ?? lastBirdAt;
   const logged = startedAt === undefined || to === undefined ? undefined : { from: startedAt, to };
-  // Books ask this of every day there ever was: a line is played only for those that no one tapped.
-  const planned = () => (planOf(here, farm, day).plan.line.likelyAt.value - day.startAt) / MINUTE;
+  // A line is played only for days that no one tapped.
+  const planned = () =>
+    plannedMinutesInPool({
+      basis: basisOfDay(here, farm, day),
+      processedOn: day.processedOn,
+      choices: day,
+    });
   return workTime({
     people: day.people,
     time: logged ?? { plannedLineMinutes: planned() },

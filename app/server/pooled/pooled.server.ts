@@ -45,6 +45,22 @@ export function readWithPool<Read>(signal: AbortSignal, read: () => Read | Promi
   });
 }
 
+/** Reads the same of many things: what any of them needs of the pool is asked for at once, and not one after another. */
+export function mapWithPool<Item, Read>(items: readonly Item[], read: (item: Item) => Read): Read[] {
+  const unknown: Promise<unknown>[] = [];
+  const known = items.flatMap((item) => {
+    try {
+      return [read(item)];
+    } catch (error) {
+      if (!(error instanceof NotYetKnown)) throw error;
+      unknown.push(error.answer);
+      return [];
+    }
+  });
+  if (unknown.length > 0) throw new NotYetKnown(Promise.all(unknown));
+  return known;
+}
+
 /** What took too long is said on the page. */
 function inWords(error: unknown): never {
   if (error instanceof TookTooLong) throw data(TOO_MUCH, { status: 422 });
@@ -61,12 +77,6 @@ interface UnderWay<Output> {
   waiting: number;
 }
 
-/** @returns the answer; it throws while that is not known yet, to whoever reads with the pool */
-type Pooled<Name extends TaskName> = ((asked: TaskInput<Name>) => TaskOutput<Name>) & {
-  /** Has the pool begin what will be asked for, so that it does not wait for what is asked before. */
-  readonly ahead: (asked: TaskInput<Name>) => void;
-};
-
 /**
  * A sum that takes long, as a reading asks for it: done in the pool within `readWithPool`, and in this thread without. The last
  * answers are remembered by all that was asked.
@@ -78,7 +88,7 @@ export function pooled<Name extends TaskName>(
   name: Name,
   here: (asked: TaskInput<Name>) => TaskOutput<Name>,
   most: number,
-): Pooled<Name> {
+): (asked: TaskInput<Name>) => TaskOutput<Name> {
   const kept = new Map<string, TaskOutput<Name>>();
   const underWay = new Map<string, UnderWay<TaskOutput<Name>>>();
   const keep = (key: string, answer: TaskOutput<Name>) => {
@@ -98,7 +108,7 @@ export function pooled<Name extends TaskName>(
     underWay.set(key, one);
     return one;
   };
-  const answered = (asked: TaskInput<Name>): TaskOutput<Name> => {
+  return (asked) => {
     const key = JSON.stringify(asked);
     const reading = readings.getStore();
     const ofReading = `${name} ${key}`;
@@ -120,13 +130,4 @@ export function pooled<Name extends TaskName>(
         .finally(() => reading.signal.removeEventListener("abort", onLeft)),
     );
   };
-  const ahead = (asked: TaskInput<Name>) => {
-    try {
-      if (readings.getStore()) answered(asked);
-    } catch (error) {
-      if (!(error instanceof NotYetKnown)) throw error;
-      error.answer.catch(() => undefined);
-    }
-  };
-  return Object.assign(answered, { ahead });
 }

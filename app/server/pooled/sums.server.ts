@@ -1,12 +1,21 @@
 import { pooled } from "#app/server/pooled/pooled.server.ts";
 import { crewReach } from "#core/day/crew/crew-reach.ts";
-import { firstPlanOfDay, limitOfLine, plannedDay, predictedMinutes } from "#workers/line/planned-day.ts";
+import {
+  firstPlanOfDay,
+  limitOfLine,
+  plannedDay,
+  plannedMinutes,
+  predictedMinutes,
+} from "#workers/line/planned-day.ts";
 
 /** The plan of a day, its line played as often as a page refines it, so that every screen says the same hour. */
 export const planInPool = pooled("plan", plannedDay, 40);
 
 /** The plan of a day as a page begins with it, before it is refined. */
 export const firstPlanInPool = pooled("first-plan", firstPlanOfDay, 40);
+
+/** Planned minutes of a line that nobody tapped: books ask this of every day there ever was. */
+export const plannedMinutesInPool = pooled("planned-minutes", plannedMinutes, 5000);
 
 /** Minutes that our times would have said of a day that is over: the same few are asked for by every plan. */
 export const predictedInPool = pooled("predicted-minutes", predictedMinutes, 60);

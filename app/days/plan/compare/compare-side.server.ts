@@ -12,13 +12,6 @@ import { dayNeeds, plannedUse } from "#core/day/supplies/day-needs.ts";
 import type { DatedChoices } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
-/** Has the pool make both plans at once, and then look for what limits each. */
-export function beginBoth(basis: PlanBasis, sides: readonly DatedChoices[]): void {
-  const asked = sides.map((choices) => ({ basis, processedOn: choices.processedOn, choices }));
-  for (const one of asked) planInPool.ahead(one);
-  for (const one of asked) limitInPool.ahead(planInPool(one).plan.line.setup.day);
-}
-
 /** A plan with what speaks for and against it: what it costs to stock, the sky, and who has said that they can't. */
 export function sideOf(
   here: FarmContext,

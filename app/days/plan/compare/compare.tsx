@@ -3,12 +3,13 @@ import { DayHead } from "#app/days/leaves.tsx";
 import { isSent, lotField } from "#app/days/plan/choices/day-form.ts";
 import { daySetting } from "#app/days/plan/choices/day-setting.server.ts";
 import { compareRows } from "#app/days/plan/compare/compare-rows.ts";
-import { beginBoth, sideOf } from "#app/days/plan/compare/compare-side.server.ts";
+import { sideOf } from "#app/days/plan/compare/compare-side.server.ts";
 import { readAlternative } from "#app/days/plan/compare/read-compare.server.ts";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { basisOfDay } from "#app/server/day/plan-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
+import { mapWithPool } from "#app/server/pooled/pooled.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
 import { AskBox } from "#app/ui/ask-box.tsx";
 import { type Column, DataTable } from "#app/ui/data-table.tsx";
@@ -26,9 +27,9 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
   const setting = daySetting(here, farm, batches, { dayId: day.id, timeZone: day.timeZone });
   const basis = basisOfDay(here, farm, day);
   const beside = readAlternative(day, new URL(request.url).searchParams, setting, basis.helpers);
-  beginBoth(basis, [day, beside.choices ?? day]);
-  const current = sideOf(here, farm, basis, day.id, day);
-  const other = beside.choices ? sideOf(here, farm, basis, day.id, beside.choices) : current;
+  const [current, other] = mapWithPool([day, beside.choices ?? day], (choices) =>
+    sideOf(here, farm, basis, day.id, choices),
+  );
   return {
     day,
     line: lotsInWords(lots),
@@ -36,7 +37,7 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
     beside: { fields: beside.fields, who: beside.who, helpers: beside.helpers, faults: beside.faults },
     isRead: beside.choices !== undefined,
     people: basis.helpers.map(({ id, name }) => ({ id, name })),
-    rows: compareRows(current, other, showFor(farm)),
+    rows: compareRows(current!, other!, showFor(farm)),
     entryId: newEntryId(),
   };
 }

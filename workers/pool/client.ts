@@ -38,6 +38,7 @@ export class WorkPool {
   readonly #settings: PoolSettings;
   readonly #idle: Worker[] = [];
   readonly #waiting: Waiting[] = [];
+  readonly #ready = new WeakSet<Worker>();
   #threads = 0;
   #asked = 0;
 
@@ -94,14 +95,19 @@ export class WorkPool {
 
   #give(worker: Worker, { request, resolve, reject, limits }: Waiting): void {
     const { soFar, signal, mostMilliseconds = this.#settings.mostMilliseconds } = limits;
-    const patience = setTimeout(
-      () => ended(new TookTooLong(`${request.name} took too long`)),
-      mostMilliseconds,
-    );
-    patience.unref();
+    let patience: ReturnType<typeof setTimeout> | undefined;
+    // What a thread has to load first does not count.
+    const begin = () => {
+      this.#ready.add(worker);
+      patience = setTimeout(
+        () => ended(new TookTooLong(`${request.name} took too long`)),
+        mostMilliseconds,
+      ).unref();
+    };
     const onLeft = () => ended(new Error(`nobody waits for ${request.name} any more`));
     signal?.addEventListener("abort", onLeft, { once: true });
     const onMessage = (reply: PoolReply) => {
+      if (reply.type === "ready") return begin();
       if (reply.type === "so-far") return soFar?.(reply.output as never);
       free();
       this.#idle.push(worker);
@@ -124,6 +130,7 @@ export class WorkPool {
       worker.off("error", ended);
       worker.off("exit", onExit);
     };
+    if (this.#ready.has(worker)) begin();
     worker.on("message", onMessage);
     worker.once("error", ended);
     worker.once("exit", onExit);

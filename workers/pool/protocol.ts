@@ -14,6 +14,8 @@ export interface PoolRequest<Name extends TaskName = TaskName> {
 }
 
 export type PoolReply<Name extends TaskName = TaskName> =
+  /** The thread has loaded what it needs; comes once, before any answer. */
+  | { readonly type: "ready" }
   | { readonly id: number; readonly type: "so-far"; readonly output: TaskOutput<Name> }
   | { readonly id: number; readonly type: "done"; readonly output: TaskOutput<Name> }
   | { readonly id: number; readonly type: "failed"; readonly message: string };

@@ -7,6 +7,8 @@ import { TASKS } from "#workers/pool/tasks.ts";
 if ((workerData as PoolThread).givesWay && process.platform === "linux")
   setPriority(constants.priority.PRIORITY_BELOW_NORMAL);
 
+parentPort!.postMessage({ type: "ready" } satisfies PoolReply);
+
 /** A thread of the pool: it does one task after another and holds no rules of its own. */
 parentPort!.on("message", async ({ id, name, input }: PoolRequest) => {
   const reply = (message: PoolReply) => parentPort!.postMessage(message);

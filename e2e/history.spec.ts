@@ -13,7 +13,9 @@ test("what was removed by mistake is put back, and a change says what was there 
   await expect(page.getByText(/^Nothing has been removed/)).toBeVisible();
 
   await page.goto(`${farm.url}/batches/1`);
+  const answered = page.waitForResponse((response) => response.request().method() === "POST");
   await page.getByRole("button", { name: "Remove" }).first().click();
+  await answered;
   await page.goto(`${farm.url}/farm/history?list=removed`);
   const row = page.getByRole("table", { name: "Removed, the newest first" }).getByRole("row").nth(1);
   await expect(row).toContainText("this computer");

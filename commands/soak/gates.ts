@@ -1,13 +1,10 @@
-import { hashOfSecret, newSecret } from "#app/server/visitor/secret.server.ts";
-import { cookieWith } from "#app/server/visitor/visitor.server.ts";
 import { isIn, rolesOf } from "#app/ui/visitor/route-roles.ts";
+import { devicesOf, FROM_THE_NETWORK } from "#commands/soak/devices-of-soak.ts";
 import { hashesOf, unlike } from "#commands/soak/facts-in-file.ts";
 import { KEPT_FORMS } from "#commands/soak/farm-of-soak.ts";
 import { filledPath, ROUTE_PATHS } from "#commands/soak/forms-of-pages.ts";
 import { sendRaw } from "#commands/soak/send-raw.ts";
 import type { SoakServer } from "#commands/soak/soak-server.ts";
-import type { Role } from "#core/access/role.ts";
-import { openFarmFile } from "#db/farm-file.server.ts";
 
 const PATIENCE_MILLISECONDS = 10_000;
 const REFUSED: ReadonlySet<number> = new Set([400, 401, 403, 405]);
@@ -32,7 +29,7 @@ const strangers = (host: string): Readonly<Record<string, Readonly<Record<string
 /** Tries to write to every address as each stranger, and as everyone who may not. @returns the number that were let in, or left something behind */
 export async function gatesSoak(server: SoakServer, clock: string): Promise<number> {
   const host = `127.0.0.1:${server.port}`;
-  const cookies = await joined(server, Date.parse(clock));
+  const cookies = await devicesOf(server, Date.parse(clock));
   const before = hashesOf(server.data);
   let tries = 0;
   let faults = 0;
@@ -55,7 +52,7 @@ export async function gatesSoak(server: SoakServer, clock: string): Promise<numb
         await attempt(route, role ?? "nobody we know", {
           host,
           origin: `http://${host}`,
-          "x-forwarded-for": "192.168.4.31",
+          ...FROM_THE_NETWORK,
           cookie,
         });
   }
@@ -64,32 +61,4 @@ export async function gatesSoak(server: SoakServer, clock: string): Promise<numb
     `soak, gates: ${tries} writes by strangers, viewers, and helpers to ${ROUTE_PATHS.length} routes, ${faults} let in, ${changed.length === 0 ? "nothing" : changed.join()} written`,
   );
   return faults + changed.length;
-}
-
-/** A device of each kind that may not do everything, and one that nobody let in. */
-async function joined({ url, data }: SoakServer, seenAt: number) {
-  const file = openFarmFile(data);
-  const cookies: { role: Role | undefined; cookie: string }[] = [];
-  for (const role of ["helper", "viewer", undefined] as const) {
-    const secret = newSecret();
-    const at = Date.now();
-    if (role) {
-      const secretHash = hashOfSecret(secret);
-      file.access.invite(
-        { entryId: `invitation-${role}`, at },
-        { role, endsAt: at + 1000, mostCount: 1, secretHash },
-      );
-      const { id } = file.access.invitation(secretHash)!;
-      file.access.joinByInvitation(
-        { entryId: `device-of-${role}`, at },
-        { name: role, secretHash },
-        { id, role },
-      );
-      // Seen just now by the server's own clock, so that no try writes when it was seen.
-      file.access.sawDevice(file.access.deviceBySecret(secretHash)!.id, seenAt);
-    }
-    cookies.push({ role, cookie: (await cookieWith(new Request(url), secret)).split(";")[0]! });
-  }
-  file.close();
-  return cookies;
 }

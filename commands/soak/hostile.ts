@@ -1,6 +1,7 @@
+import { devicesOf, FROM_THE_NETWORK, type SoakDevice } from "#commands/soak/devices-of-soak.ts";
 import { entriesWithoutFacts } from "#commands/soak/facts-in-file.ts";
 import { filledPath, formsOf, ROUTE_PATHS, type ShownForm } from "#commands/soak/forms-of-pages.ts";
-import { hostileRequest, type RawRequest } from "#commands/soak/hostile-request.ts";
+import { anyOf, type Draw, hostileRequest, type RawRequest } from "#commands/soak/hostile-request.ts";
 import { type RawAnswer, sendRaw } from "#commands/soak/send-raw.ts";
 import type { SoakServer } from "#commands/soak/soak-server.ts";
 import { drawsFrom } from "#demo/draws.ts";
@@ -26,6 +27,7 @@ export async function hostileSoak(
   { requests, mostMilliseconds, seed }: Settings,
 ): Promise<number> {
   const draw = drawsFrom(seed).uniform;
+  const devices = await devicesOf(server, Date.now());
   const forms = await shownForms(server);
   const faults: string[] = [];
   const byStatus = new Map<number, number>();
@@ -40,7 +42,7 @@ export async function hostileSoak(
   const one = async () => {
     while (sent < requests) {
       sent += 1;
-      const request = hostileRequest(draw, forms, server.port);
+      const request = fromSomeone(draw, devices, hostileRequest(draw, forms, server.port));
       const answer = await sendRaw(server.port, request, PATIENCE_MILLISECONDS);
       byStatus.set(answer.status, (byStatus.get(answer.status) ?? 0) + 1);
       slowest = Math.max(slowest, answer.milliseconds);
@@ -65,6 +67,13 @@ export async function hostileSoak(
   );
   for (const entry of empty.slice(0, MOST_SAID)) console.log(`soak: entry without a fact: ${entry}`);
   return faults.length + server.deaths + empty.length + (growth > MOST_GROWTH_MEGABYTES ? 1 : 0);
+}
+
+/** Most requests come from the farm's own computer, the others from a device on its network. */
+function fromSomeone(draw: Draw, devices: readonly SoakDevice[], request: RawRequest): RawRequest {
+  if (draw() < 0.7) return request;
+  const { cookie } = anyOf(draw, devices);
+  return { ...request, headers: { cookie, ...request.headers, ...FROM_THE_NETWORK } };
 }
 
 function wrongWith(

@@ -7,7 +7,11 @@ export type MoneyReading =
 
 /** Reads an amount of money as people type it: `12`, `$12.50`, `12,50`, `1,234.50`; whole cents, not negative. */
 export function readMoney(text: string): MoneyReading {
-  const plain = text.trim().replace(/^[$€£]\s*|\s*[$€£]$/g, "");
+  const plain = text
+    .trim()
+    .replace(/^[$€£]/, "")
+    .replace(/[$€£]$/, "")
+    .trim();
   if (plain === "") return { readable: false, reason: "empty" };
   if (/^[$€£\s]*[-−]/.test(plain)) return { readable: false, reason: "negative" };
   const amount = plain.includes("/") ? undefined : readNumber(plain);

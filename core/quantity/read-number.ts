@@ -15,7 +15,7 @@ export function readNumber(text: string, { commaGroups = true } = {}): number | 
   }
   if (/^\d{1,3}(,\d{3})+\.\d+$/.test(plain)) return Number(plain.replaceAll(",", ""));
   if (commaGroups && /^[1-9]\d{0,2}(,\d{3})+$/.test(plain)) return Number(plain.replaceAll(",", ""));
-  if (/^\d*[.,]?\d+$|^\d+[.,]$/.test(plain)) return Number(plain.replace(",", "."));
+  if (/^(?:\d+(?:[.,]\d*)?|[.,]\d+)$/.test(plain)) return Number(plain.replace(",", "."));
   return undefined;
 }
 

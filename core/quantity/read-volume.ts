@@ -23,10 +23,10 @@ const UNITS: readonly (readonly [RegExp, number])[] = [
  * @returns whole milliliters, not negative, or undefined if the text is not a volume
  */
 export function readVolume(text: string, system: UnitSystem): number | undefined {
-  const parts = /^([\d.,\s/¼½¾⅓⅔]+?)\s*([a-z. ]*)$/i.exec(text.trim());
-  if (!parts) return undefined;
-  const value = readNumber(parts[1]!);
-  const named = parts[2]!.trim().toLowerCase();
+  const plain = text.trim();
+  const letters = plain.search(/[a-z]/i);
+  const value = readNumber(letters < 0 ? plain : plain.slice(0, letters));
+  const named = letters < 0 ? "" : plain.slice(letters).toLowerCase();
   const unit = named === "" ? (system === "us" ? "fl oz" : "ml") : named;
   const each = UNITS.find(([pattern]) => pattern.test(unit))?.[1];
   return value === undefined || each === undefined ? undefined : Math.round(value * each);

@@ -28,13 +28,11 @@ const UNITS = {
   ounces: MILLIGRAMS_PER_OUNCE,
 } as const;
 
-const NUMBER = String.raw`\d+\s+\d+/\d+|\d+/\d+|[\d.,]+`;
-const UNIT = "g|grams?|kg|kilos?|lbs?|pounds?|#|oz|ounces?";
-const POUNDS_OUNCES = new RegExp(
-  String.raw`^([\d.,]+)\s*(?:lbs?|pounds?|#)\.?[\s,]*(${NUMBER})\s*(?:oz|ounces?)?\.?$`,
-);
-const WITH_UNIT = new RegExp(String.raw`^(${NUMBER})\s*(${UNIT})\.?$`);
-const TWO_NUMBERS = /^(\d+)(?:\s*-\s*|\s+)(\d+\s+\d+\/\d+|\d+\/\d+|\d+[.,]?\d*)$/;
+// No two spaces stand together in what these are tried on.
+const POUNDS_OUNCES =
+  /^([\d.,]+) ?(?:lbs?|pounds?|#)\.? ?,? ?(\d+ \d+\/\d+|\d+\/\d+|[\d.,]+) ?(?:oz|ounces?)?\.?$/;
+const WITH_UNIT = /^(\d+ \d+\/\d+|\d+\/\d+|[\d.,]+) ?(g|grams?|kg|kilos?|lbs?|pounds?|#|oz|ounces?)\.?$/;
+const TWO_NUMBERS = /^(\d+)(?: ?- ?| )(\d+ \d+\/\d+|\d+\/\d+|\d+(?:[.,]\d*)?)$/;
 
 /**
  * Reads a weight in any form people say it: `4 9.2`, `4lb9.2oz`, `4-9 1/4`, `4.58`, `2080g`, `2,08 kg`.

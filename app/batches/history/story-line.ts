@@ -29,17 +29,17 @@ type Read = EnteredLine | { readonly problem: string };
 /** Ways to say something, each by its first word; what none of them knows is a note. */
 const WAYS: readonly [pattern: RegExp, read: (found: RegExpExecArray, units: UnitSystem) => Read][] = [
   [
-    /^(?:lost|dead|died|loss)\b\s*(.*)$/i,
+    /^(?:lost|dead|died|loss)\b ?(.*)$/i,
     ([, rest = ""]) => {
-      const [, count, cause = ""] = /^(\d{1,5})\b[\s,:]*(.*)$/.exec(rest) ?? [];
+      const [, count, cause = ""] = /^(\d{1,5})\b[,:]? ?(.*)$/.exec(rest) ?? [];
       return count && Number(count) > 0
         ? { kind: "loss", birds: Number(count), cause }
         : { problem: "How many were lost? For example: lost 2 hawk" };
     },
   ],
-  [/^(?:weighed|weights?)\b:?\s*(.*)$/i, ([, rest = ""], units) => readWeights(rest, units)],
+  [/^(?:weighed|weights?)\b:? ?(.*)$/i, ([, rest = ""], units) => readWeights(rest, units)],
   [
-    /^(?:bought\s+)?([\d.,/ ]+?)\s*(?:bags?|sacks?)\s*(?:of\s+(\w+)\s*)?(?:at|@|for)?\s*\$?([\d.,]+)\s*(.*)$/i,
+    /^(?:bought )?([\d.,/ ]{1,12}?) ?(?:bags?|sacks?) ?(?:of (\w{1,60}) ?)?(?:at|@|for)? ?\$?([\d.,]{1,12}) ?(.*)$/i,
     ([, count = "", kindBefore = "", price = "", kindAfter = ""]) => {
       const bags = readNumber(count, { commaGroups: false });
       const money = readMoney(price);
@@ -55,23 +55,23 @@ const WAYS: readonly [pattern: RegExp, read: (found: RegExpExecArray, units: Uni
     },
   ],
   [
-    /^opened\b\s*(.*)$/i,
+    /^opened\b ?(.*)$/i,
     ([, rest = ""]) => ofBags(rest, true, (bags) => ({ kind: "opened", bags }), "opened 1 bag"),
   ],
   [
-    /^left\b\s*(.*)$/i,
+    /^left\b ?(.*)$/i,
     ([, rest = ""]) => ofBags(rest, false, (bags) => ({ kind: "left", bags }), "left 2.5 bags"),
   ],
   [
-    /^(?:to|into) stock\b\s*(.*)$/i,
+    /^(?:to|into) stock\b ?(.*)$/i,
     ([, rest = ""]) => ofBags(rest, false, (bags) => ({ kind: "to-stock", bags }), "to stock 2 bags"),
   ],
   [
-    /^(?:from|out of) stock\b\s*(.*)$/i,
+    /^(?:from|out of) stock\b ?(.*)$/i,
     ([, rest = ""]) => ofBags(rest, false, (bags) => ({ kind: "from-stock", bags }), "from stock 2 bags"),
   ],
   [
-    /^gave\b\s*([\d.,/ ]+?)\s*(?:bags?|sacks?)?\s+to\s+(.+)$/i,
+    /^gave ([\d.,/ ]{1,12}?) ?(?:bags?|sacks?)? to (.+)$/i,
     ([, count = "", toName = ""]) =>
       ofBags(
         count,
@@ -81,10 +81,10 @@ const WAYS: readonly [pattern: RegExp, read: (found: RegExpExecArray, units: Uni
       ),
   ],
   [
-    /^moved\b\s*(.*)$/i,
+    /^moved\b ?(.*)$/i,
     ([, rest = ""]) => {
-      const [, count, toPen = "", fromPen = ""] =
-        /^(\d{1,5})\s+to\s+(.+?)(?:\s+from\s+(.+))?$/i.exec(rest) ?? [];
+      const [, count, pens = ""] = /^(\d{1,5}) to (.+)$/i.exec(rest) ?? [];
+      const [toPen = "", fromPen = ""] = pens.split(/ from /i);
       return count && Number(count) > 0
         ? { kind: "moved", birds: Number(count), toPen: toPen.slice(0, 40), fromPen: fromPen.slice(0, 40) }
         : {
@@ -94,15 +94,15 @@ const WAYS: readonly [pattern: RegExp, read: (found: RegExpExecArray, units: Uni
     },
   ],
   [
-    /^arrived\b\s*(.*)$/i,
+    /^arrived\b ?(.*)$/i,
     ([, rest = ""]) =>
       /^\d{1,5}$/.test(rest.trim()) && Number(rest) > 0
         ? { kind: "arrived", birds: Number(rest) }
         : { problem: "How many arrived alive? For example: arrived 82" },
   ],
-  [/^vaccinated?\b[\s,:]*(.*)$/i, ([, note = ""]) => ({ kind: "vaccine", note })],
+  [/^vaccinated?\b[,:]? ?(.*)$/i, ([, note = ""]) => ({ kind: "vaccine", note })],
   [
-    /^(?:paid|cost)\b\s*\$?([\d.,]*)\s*(?:for\s+)?(.*)$/i,
+    /^(?:paid|cost)\b ?\$?([\d.,]{0,12}) ?(?:for )?(.*)$/i,
     ([, price = "", what = ""]) => {
       const money = readMoney(price);
       return money.readable && what !== ""
@@ -113,7 +113,7 @@ const WAYS: readonly [pattern: RegExp, read: (found: RegExpExecArray, units: Uni
 ];
 
 function ofBags(text: string, areWhole: boolean, make: (bags: number) => EnteredLine, example: string): Read {
-  const count = text.replace(/\s*(?:bags?|sacks?)\s*$/i, "").trim();
+  const count = text.replace(/(?:bags?|sacks?)$/i, "").trim();
   const bags = readNumber(count, { commaGroups: false });
   const isRight =
     bags !== undefined && bags >= 0 && bags <= 10_000 && (!areWhole || (Number.isInteger(bags) && bags > 0));
@@ -146,7 +146,7 @@ function readWeights(text: string, units: UnitSystem): Read {
 
 /** Reads a line of a flock's story as a person would say it. */
 export function readStoryLine(text: string, units: UnitSystem): Read {
-  const line = text.trim();
+  const line = text.replace(/[^\S\n]+/g, " ").trim();
   if (line === "") return { problem: "Enter what happened, such as: lost 1 hawk" };
   if (line.length > 1000) return { problem: `Use 1,000 characters or fewer; this has ${line.length}` };
   for (const [pattern, read] of WAYS) {

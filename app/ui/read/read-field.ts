@@ -100,7 +100,7 @@ export function amount({ most, ask }: { most: number; ask: string }) {
 export function percent({ least, most, ask }: { least: number; most: number; ask: string }) {
   return field((text) => {
     if (text === "") return { problem: ask };
-    const value = readNumber(text.replace(/\s*%$/, ""), { commaGroups: false });
+    const value = readNumber(text.replace(/%$/, ""), { commaGroups: false });
     if (value === undefined) return { problem: "Enter a percentage, such as 1.2" };
     if (value < least || value > most) return { problem: `Enter a value between ${least} and ${most} %` };
     const tenths = Math.round(value * 10);

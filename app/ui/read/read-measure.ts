@@ -72,7 +72,7 @@ function measure(
     show,
     example,
   }: {
-    /** Finds the number and its unit in a text. */
+    /** Finds the number and its unit in a text without two spaces together. */
     pattern: RegExp;
     thousandths: (number: number, unit: string | undefined) => number;
     show: (value: number) => string;
@@ -81,7 +81,7 @@ function measure(
 ) {
   return field((text) => {
     if (text === "") return { problem: ask };
-    const [, sign, digits, unit] = pattern.exec(text) ?? [];
+    const [, sign, digits, unit] = pattern.exec(text.replace(/\s+/g, " ")) ?? [];
     const size = digits === undefined ? undefined : readNumber(digits, { commaGroups: false });
     if (size === undefined) return { problem: example };
     const value = thousandths(sign ? -size : size, unit?.toLowerCase());
@@ -95,7 +95,7 @@ export function temperature(of: MeasureField) {
   const show = showUnits(of.unitSystem).temperature;
   const isFahrenheit = (unit: string | undefined) => (unit ? unit === "f" : of.unitSystem === "us");
   return measure(of, {
-    pattern: /^([-−]?)\s*([\d.,]+)\s*°?\s*([cf]?)$/i,
+    pattern: /^([-−]?) ?([\d.,]+) ?°? ?([cf]?)$/i,
     thousandths: (degrees, unit) =>
       isFahrenheit(unit) ? millicelsiusFromFahrenheit(degrees) : Math.round(degrees * 1000),
     show,
@@ -108,7 +108,7 @@ export function volume(of: MeasureField) {
   const show = showUnits(of.unitSystem).volume;
   const isGallons = (unit: string | undefined) => (unit ? unit.startsWith("g") : of.unitSystem === "us");
   return measure(of, {
-    pattern: /^()([\d.,\s/]+?)\s*(l|lit(?:er|re)s?|gal|gallons?)?$/i,
+    pattern: /^()([\d.,/ ]+)(l|lit(?:er|re)s?|gal|gallons?)?$/i,
     thousandths: (size, unit) => Math.round(size * (isGallons(unit) ? MILLILITERS_PER_GALLON : 1000)),
     show,
     example: `Enter a volume, such as ${show(60)}`,

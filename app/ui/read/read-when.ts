@@ -42,7 +42,7 @@ export const timeZone = field((text) =>
 export function degrees(most: number, ask: string) {
   return field((text) => {
     if (text === "") return { problem: ask };
-    const match = /^([-−]?)(\d{1,3}(?:[.,]\d+)?)\s*°?\s*([nsew]?)$/i.exec(text);
+    const match = /^([-−]?)(\d{1,3}(?:[.,]\d+)?) ?°? ?([nsew]?)$/i.exec(text.replace(/\s+/g, " "));
     if (!match) return { problem: "Enter decimal degrees, such as 43.9 or -71.6" };
     const size = Number(match[2]!.replace(",", "."));
     const isNegative = match[1] !== "" || /[sw]/i.test(match[3]!);

@@ -6,7 +6,7 @@ import { type RawAnswer, sendRaw } from "#commands/soak/send-raw.ts";
 import type { SoakServer } from "#commands/soak/soak-server.ts";
 import { drawsFrom } from "#demo/draws.ts";
 
-const AT_ONCE = 8;
+const AT_ONCE = 4;
 /** A request that is never answered is given up after this, and counts as one that hung. */
 const PATIENCE_MILLISECONDS = 30_000;
 const MOST_GROWTH_MEGABYTES = 100;
@@ -34,7 +34,7 @@ export async function hostileSoak(
   let sent = 0;
   let warm = server.megabytes();
   let most = 0;
-  let slowest = 0;
+  let slowest = { milliseconds: 0, request: "none" };
   const fault = (request: RawRequest, what: string) => {
     faults.push(what);
     if (faults.length <= MOST_SAID) console.log(`soak: ${what}: ${inShort(request)}`);
@@ -45,7 +45,8 @@ export async function hostileSoak(
       const request = fromSomeone(draw, devices, hostileRequest(draw, forms, server.port));
       const answer = await sendRaw(server.port, request, PATIENCE_MILLISECONDS);
       byStatus.set(answer.status, (byStatus.get(answer.status) ?? 0) + 1);
-      slowest = Math.max(slowest, answer.milliseconds);
+      if (answer.milliseconds > slowest.milliseconds)
+        slowest = { milliseconds: answer.milliseconds, request: inShort(request) };
       const wrong = wrongWith(answer, mostMilliseconds);
       if (wrong) fault(request, wrong);
       if (!server.isUp) await server.start();
@@ -63,7 +64,7 @@ export async function hostileSoak(
     .toSorted(([one], [other]) => one - other)
     .map(([status, count]) => `${status}: ${count}`);
   console.log(
-    `soak, hostile: seed ${seed}, ${sent} requests over ${ROUTE_PATHS.length} routes and ${forms.length} forms; ${statuses.join(", ")}; slowest ${Math.round(slowest)} ms; ${server.deaths} deaths; memory ${Math.round(warm)} MB, then ${Math.round(most)} MB; ${empty.length} entries without facts; ${faults.length} faults`,
+    `soak, hostile: seed ${seed}, ${sent} requests over ${ROUTE_PATHS.length} routes and ${forms.length} forms; ${statuses.join(", ")}; slowest ${Math.round(slowest.milliseconds)} ms (${slowest.request.slice(0, 160)}); ${server.deaths} deaths; memory ${Math.round(warm)} MB, then ${Math.round(most)} MB; ${empty.length} entries without facts; ${faults.length} faults`,
   );
   for (const entry of empty.slice(0, MOST_SAID)) console.log(`soak: entry without a fact: ${entry}`);
   return faults.length + server.deaths + empty.length + (growth > MOST_GROWTH_MEGABYTES ? 1 : 0);

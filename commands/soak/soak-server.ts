@@ -56,7 +56,7 @@ export class SoakServer {
         PORT: String(this.port),
         PALE_MORNING_DATA: this.data,
         PALE_MORNING_CLOCK: this.#clock,
-        PALE_MORNING_LOG: "fatal",
+        PALE_MORNING_LOG: process.env.PALE_MORNING_LOG ?? "fatal",
       },
     });
     this.#child = child;

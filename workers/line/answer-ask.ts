@@ -8,6 +8,7 @@ import { bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
 import { leversOf, whatHelps } from "#core/processing-line/alternatives/what-helps.ts";
 import { LineTally } from "#core/processing-line/line-tally.ts";
 import { comparedReplications } from "#core/processing-line/replications.ts";
+import { typicalReplication } from "#core/processing-line/watched-replication.ts";
 import type { LineAnswers, LineAsk } from "#workers/line/protocol.ts";
 
 /** Replications between two looks at whether someone has changed their mind. */
@@ -29,6 +30,8 @@ export function* answerAsk(ask: LineAsk, now: () => number): Generator<number, L
       }
       return { answer: tally.answer(), bottleneck: bottleneck(day, seed, comparedReplications(day)) };
     }
+    case "watched":
+      return typicalReplication(ask.day, ask.seed);
     case "helps": {
       const levers = leversOf(ask.day).length;
       const effects = whatHelps(ask.day, ask.seed, ask.replications);

@@ -4,10 +4,12 @@ import type { LeverEffect } from "#core/processing-line/alternatives/what-helps.
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import type { LineAnswer } from "#core/processing-line/line-tally.ts";
+import type { WatchedReplication } from "#core/processing-line/watched-replication.ts";
 
 /** What can be asked of the line's worker, and what it then answers. */
 export type LineAsk =
   | { readonly what: "answer"; readonly day: LineDay; readonly seed: number; readonly replications: number }
+  | { readonly what: "watched"; readonly day: LineDay; readonly seed: number }
   | { readonly what: "helps"; readonly day: LineDay; readonly seed: number; readonly replications: number }
   | {
       readonly what: "best crew";
@@ -30,6 +32,7 @@ export interface ProposedCrew extends CrewProposal {
 
 export interface LineAnswers {
   readonly answer: RefinedAnswer;
+  readonly watched: WatchedReplication;
   readonly helps: readonly LeverEffect[];
   readonly "best crew": ProposedCrew;
 }

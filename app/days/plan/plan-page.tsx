@@ -139,7 +139,11 @@ function PlanSheets({ planned, choices, crew, playing, setSeats }: PlanState) {
         />
       </div>
       <WeatherSheet />
-      <WatchSheet day={line.setup.day} startAt={choices.startAt} />
+      <WatchSheet
+        replication={playing.watched}
+        startAt={choices.startAt}
+        isFailed={playing.line?.isFailed === true}
+      />
       <BestCrewSheet
         crew={crew}
         search={playing.crew}

@@ -4,6 +4,7 @@ import type { LeverEffect } from "#core/processing-line/alternatives/what-helps.
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import { comparedReplications, refinedReplications } from "#core/processing-line/replications.ts";
+import type { WatchedReplication } from "#core/processing-line/watched-replication.ts";
 import { LineWorker } from "#workers/line/client.ts";
 import type { ProposedCrew, RefinedAnswer } from "#workers/line/protocol.ts";
 
@@ -25,11 +26,13 @@ export type CrewSearchState =
   | { readonly state: "none" | "searching" | "failed" }
   | { readonly state: "found"; readonly key: string; readonly proposed: ProposedCrew };
 
-/** Plays the line in a worker whenever it has changed: first the refined answer, then what would help. */
+/** Plays the line in a worker whenever it has changed: first the refined answer, then a day to watch, then what would help. */
 export function useLine(day: LineDay) {
   const key = JSON.stringify(day);
   const worker = useRef<LineWorker>(undefined);
   const [line, setLine] = useState<RefinedLine>({ key: "" });
+  // The last day that was played stays in sight until the next is.
+  const [watched, setWatched] = useState<WatchedReplication>();
   const [crew, setCrew] = useState<CrewSearchState>({ state: "none" });
 
   useEffect(() => {
@@ -49,6 +52,7 @@ export function useLine(day: LineDay) {
         const most = refinedReplications(asked);
         const refined = await made.run({ what: "answer", replications: most, ...ask }, abort);
         setLine({ key, refined });
+        setWatched(await made.run({ what: "watched", ...ask }, abort));
         const fewer = comparedReplications(asked);
         const helps = await made.run({ what: "helps", replications: fewer, ...ask }, abort);
         setLine({ key, refined, helps });
@@ -79,6 +83,7 @@ export function useLine(day: LineDay) {
   return {
     key,
     line: line.key === key ? line : undefined,
+    watched,
     crew,
     findCrew,
   };

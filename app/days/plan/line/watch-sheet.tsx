@@ -1,23 +1,47 @@
 import { range, sum } from "d3-array";
-import { useDeferredValue, useEffect, useId, useMemo, useState } from "react";
+import { useEffect, useId, useState } from "react";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { STATION_WORDS } from "#app/words/words.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
-import { LINE_SEED } from "#core/processing-line/line-constants.ts";
-import type { LineDay } from "#core/processing-line/line-day.ts";
 import { isBeforeChill, STATIONS } from "#core/processing-line/line-station.ts";
-import { type BirdPlace, placeAt, typicalReplication } from "#core/processing-line/watched-replication.ts";
+import {
+  type BirdPlace,
+  placeAt,
+  type WatchedReplication,
+} from "#core/processing-line/watched-replication.ts";
 
 const SPEEDS = [10, 60, 200, 600] as const;
 const STOPS = ["crate", ...STATIONS.filter(isBeforeChill), "chill"] as const;
 type Stop = (typeof STOPS)[number];
 
 /** One ordinary replication, played on the line: a dot a bird, from its crate to the chill. It stands still until someone plays it. */
-export function WatchSheet({ day, startAt }: { day: LineDay; startAt: number }) {
+export function WatchSheet({
+  replication,
+  startAt,
+  isFailed,
+}: {
+  /** Undefined until the worker has played it. */
+  replication: WatchedReplication | undefined;
+  startAt: number;
+  isFailed: boolean;
+}) {
+  if (replication) return <Watched replication={replication} startAt={startAt} />;
+  return (
+    <Sheet heading="Simulation" beside="one typical day, one dot per bird">
+      <p className="min-h-72 text-sm print:min-h-0">
+        {isFailed
+          ? "The simulation did not start on this device. Reload the page to try again."
+          : "Here each bird's way from its crate to the chill can be played, once it has been simulated."}
+      </p>
+    </Sheet>
+  );
+}
+
+function Watched({ replication, startAt }: { replication: WatchedReplication; startAt: number }) {
   const show = useShow();
-  const playing = usePlaying(day);
-  const { replication, minute, isMoved } = playing;
+  const playing = usePlaying(replication);
+  const { minute, isMoved } = playing;
   const clock = show.time(startAt + minute * MINUTE);
   const dots = dotsAt(replication.birds.map((steps) => placeAt(steps, minute)));
   return (
@@ -30,16 +54,13 @@ export function WatchSheet({ day, startAt }: { day: LineDay; startAt: number }) 
         ).join(", ")}
         .
       </p>
-      <Controls {...playing} clock={clock} />
+      <Controls {...playing} replication={replication} clock={clock} />
     </Sheet>
   );
 }
 
 /** A replication's clock: it stands where most wait, until it is moved or played. */
-function usePlaying(day: LineDay) {
-  // The answer to a move comes first; this picture follows when there is time.
-  const settled = useDeferredValue(day);
-  const replication = useMemo(() => typicalReplication(settled, LINE_SEED), [settled]);
+function usePlaying(replication: WatchedReplication) {
   const [chosen, setChosen] = useState<number>();
   const [isPlaying, setPlaying] = useState(false);
   const [speed, setSpeed] = useState<number>(60);
@@ -63,7 +84,7 @@ function usePlaying(day: LineDay) {
     setPlaying(!isPlaying);
   };
   const isMoved = chosen !== undefined;
-  return { replication, minute, isMoved, isPlaying, speed, moveTo: setChosen, setSpeed, playOrStop };
+  return { minute, isMoved, isPlaying, speed, moveTo: setChosen, setSpeed, playOrStop };
 }
 
 function Controls({
@@ -75,7 +96,7 @@ function Controls({
   setSpeed,
   playOrStop,
   clock,
-}: ReturnType<typeof usePlaying> & { clock: string }) {
+}: ReturnType<typeof usePlaying> & { replication: WatchedReplication; clock: string }) {
   const sliderId = useId();
   return (
     <div className="flex flex-wrap items-center gap-3 pt-2 print:hidden">

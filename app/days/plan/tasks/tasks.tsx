@@ -5,6 +5,7 @@ import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { tasksOfDay } from "#app/server/day/tasks-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
+import { readWithPool } from "#app/server/pooled/pooled.server.ts";
 import { formFields, newEntryId } from "#app/server/submitted.server.ts";
 import { isEntryId } from "#app/ui/read/read-field.ts";
 import { ButtonLink, Page, Sheet } from "#app/ui/sheet.tsx";
@@ -43,7 +44,8 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   const fields = await formFields(request);
   const id = String(fields.get("task") ?? "");
   const entryId = String(fields.get("entryId") ?? "");
-  const isKnown = tasksOfDay(here, farm, day).some((task) => task.id === id);
+  const tasks = await readWithPool(request.signal, () => tasksOfDay(here, farm, day));
+  const isKnown = tasks.some((task) => task.id === id);
   if (!isKnown || !isEntryId(entryId))
     throw data("This day no longer has that task. Reload the page.", { status: 400 });
   here.file.tasks.tick({ entryId, at: here.now() }, day.id, id);

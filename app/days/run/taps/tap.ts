@@ -5,6 +5,7 @@ import { refuseSettled } from "#app/days/run/taps/refuse-settled.ts";
 import { TapForm } from "#app/days/run/taps/tap-form.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
+import { readWithPool } from "#app/server/pooled/pooled.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { FACT_FAULT_WORDS } from "#app/words/run-words.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
@@ -37,18 +38,21 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   const at = Math.min(tappedAt ?? here.now(), here.now() + CLOCK_SLACK_MILLISECONDS);
   const entry = { entryId, at: here.now() };
   const { run } = here.file;
-  const before = run.cursor(day.id);
-  const keptPlan = () => keptPlanOf(here, farm, day, at);
   // Whoever taps the first thing that only happens on a running day has started it.
-  const starts = STARTS_THE_DAY.has(said.kind) && !run.hasBegun(day.id);
+  const mayStart = STARTS_THE_DAY.has(said.kind) && !run.hasBegun(day.id);
+  const plan =
+    said.kind === "start" || mayStart
+      ? await readWithPool(request.signal, () => keptPlanOf(here, farm, day, at))
+      : undefined;
+  const before = run.cursor(day.id);
   const outcome = here.file.together(() => {
-    if (said.kind === "start") return run.start(entry, day.id, { ...said, at }, keptPlan());
-    if (starts)
+    if (said.kind === "start" && plan) return run.start(entry, day.id, { ...said, at }, plan);
+    if (mayStart && plan && !run.hasBegun(day.id))
       run.start(
         { ...entry, entryId: `${entryId.slice(0, 58)}-start` },
         day.id,
         { kind: "start", at, person: said.person, device: said.device },
-        keptPlan(),
+        plan,
       );
     return run.record(entry, day.id, { ...said, at });
   });

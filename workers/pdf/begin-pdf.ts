@@ -1,5 +1,7 @@
+import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import PDFDocument from "pdfkit";
+import { unpackedFont } from "#workers/pdf/unpacked-font.ts";
 
 export type Pdf = InstanceType<typeof PDFDocument>;
 
@@ -12,6 +14,15 @@ const FONTS = {
 } as const;
 
 const { resolve } = createRequire(import.meta.url);
+
+let unpacked: readonly (readonly [name: string, font: Buffer])[] | undefined;
+
+/** Read when a thread makes its first PDF. */
+const fonts = () =>
+  (unpacked ??= Object.entries(FONTS).map(([name, file]) => [
+    name,
+    unpackedFont(readFileSync(resolve(file))),
+  ]));
 
 export interface PdfStart {
   readonly paper: "LETTER" | "A4";
@@ -38,7 +49,7 @@ export function beginPdf({ paper, margin, madeAt, title }: PdfStart): {
     pdf.on("end", finish);
     pdf.on("error", fail);
   });
-  for (const [name, file] of Object.entries(FONTS)) pdf.registerFont(name, resolve(file));
+  for (const [name, font] of fonts()) pdf.registerFont(name, font);
   return {
     pdf,
     end: async () => {

@@ -23,14 +23,8 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   if (!tap.success) throw data("That count can't be read. Reload the page.", { status: 400 });
   const { answer, after, entryId, file, at: tappedAt, ...said } = tap.data;
   if (file !== undefined && file !== here.file.run.fileId()) return new Response(OTHER_FILE, { status: 409 });
-  const fault = factFault({
-    ...said,
-    birds: said.birds,
-    number: said.number,
-    celsius: said.celsius,
-    bags: said.bags,
-    word: said.word,
-  });
+  const { birds, number, celsius, bags, word } = said;
+  const fault = factFault({ ...said, birds, number, celsius, bags, word });
   if (fault !== undefined)
     return answer
       ? new Response(FACT_FAULT_WORDS[fault], { status: 422 })
@@ -39,21 +33,14 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   const entry = { entryId, at: here.now() };
   const { run } = here.file;
   // Whoever taps the first thing that only happens on a running day has started it.
-  const mayStart = STARTS_THE_DAY.has(said.kind) && !run.hasBegun(day.id);
-  const plan =
-    said.kind === "start" || mayStart
-      ? await readWithPool(request.signal, () => keptPlanOf(here, farm, day, at))
-      : undefined;
+  const starts = said.kind === "start" || (STARTS_THE_DAY.has(said.kind) && !run.hasBegun(day.id));
+  const plan = starts ? await readWithPool(request.signal, () => keptPlanOf(here, farm, day, at)) : undefined;
   const before = run.cursor(day.id);
   const outcome = here.file.together(() => {
-    if (said.kind === "start" && plan) return run.start(entry, day.id, { ...said, at }, plan);
-    if (mayStart && plan && !run.hasBegun(day.id))
-      run.start(
-        { ...entry, entryId: `${entryId.slice(0, 58)}-start` },
-        day.id,
-        { kind: "start", at, person: said.person, device: said.device },
-        plan,
-      );
+    const start = { kind: "start", at, person: said.person, device: said.device } as const;
+    if (plan && said.kind === "start") return run.start(entry, day.id, { ...said, at }, plan);
+    if (plan && !run.hasBegun(day.id))
+      run.start({ ...entry, entryId: `${entryId.slice(0, 58)}-start` }, day.id, start, plan);
     return run.record(entry, day.id, { ...said, at });
   });
   if (!outcome.recorded && outcome.reason === "day-settled") return refuseSettled(answer !== undefined);

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { type RefObject, useEffect, useRef, useState } from "react";
 import type { Allowed } from "#core/processing-line/alternatives/best-crew.ts";
 import type { LeverEffect } from "#core/processing-line/alternatives/what-helps.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
@@ -33,7 +33,6 @@ export function useLine(day: LineDay) {
   const [line, setLine] = useState<RefinedLine>({ key: "" });
   // The last day that was played stays in sight until the next is.
   const [watched, setWatched] = useState<WatchedReplication>();
-  const [crew, setCrew] = useState<CrewSearchState>({ state: "none" });
 
   useEffect(() => {
     const made = new LineWorker();
@@ -67,6 +66,19 @@ export function useLine(day: LineDay) {
     };
   }, [key]);
 
+  const { crew, findCrew } = useCrewSearch(worker, day, key);
+  return {
+    key,
+    line: line.key === key ? line : undefined,
+    watched,
+    crew,
+    findCrew,
+  };
+}
+
+/** Looks for the crew that is done soonest, when someone asks for it. */
+function useCrewSearch(worker: RefObject<LineWorker | undefined>, day: LineDay, key: string) {
+  const [crew, setCrew] = useState<CrewSearchState>({ state: "none" });
   const findCrew = async (allowed: Allowed): Promise<void> => {
     setCrew({ state: "searching" });
     try {
@@ -79,12 +91,5 @@ export function useLine(day: LineDay) {
       setCrew({ state: "failed" });
     }
   };
-
-  return {
-    key,
-    line: line.key === key ? line : undefined,
-    watched,
-    crew,
-    findCrew,
-  };
+  return { crew, findCrew };
 }

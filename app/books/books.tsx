@@ -1,7 +1,7 @@
 import { settlementOf } from "#app/server/day/settlement-of.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { ownerNames } from "#app/server/farm/owners.server.ts";
-import { mapWithPool } from "#app/server/pooled/pooled.server.ts";
+import { mapInSlices } from "#app/server/pooled/slices.server.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -19,7 +19,9 @@ export function loader({ context }: Route.LoaderArgs) {
   const farm = requireFarm(here);
   const file = here.file;
   const days = file.days();
-  const settledDays = mapWithPool(
+  const settledDays = mapInSlices(
+    file,
+    "settled days",
     days.filter(({ settledEntryId }) => settledEntryId),
     (day) => settlementOf(here, farm, day),
   );

@@ -2,7 +2,7 @@ import { Link } from "react-router";
 import { planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { lotsOfDay } from "#app/server/farm/required.server.ts";
-import { mapWithPool } from "#app/server/pooled/pooled.server.ts";
+import { mapInSlices } from "#app/server/pooled/slices.server.ts";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { lotsInWords } from "#app/words/lot-words.ts";
@@ -15,7 +15,7 @@ export function loader({ context }: Route.LoaderArgs) {
   const here = context.get(farmContext);
   const farm = requireFarm(here);
   const file = here.file;
-  const rows = mapWithPool(file.days(), (day) => {
+  const rows = mapInSlices(file, "days", file.days(), (day) => {
     // A line is played only for days to come: there may be hundreds behind.
     const plan = day.settledEntryId ? undefined : planOf(here, farm, day).plan;
     const { state, done, lastBirdAt } = progressOf(here, day);

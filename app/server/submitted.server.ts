@@ -37,9 +37,19 @@ export async function formFields(request: Request): Promise<FormData> {
   const areOurs = names.every(
     (name) => name.length <= MAX_NAME_LENGTH && FIELD_NAME.test(name) && !TAKEN_NAMES.test(name),
   );
-  if (names.length > MAX_FIELDS || !areOurs)
+  if (names.length > MAX_FIELDS || !areOurs || hasGaps(names))
     throw data("This is not a Pale Morning form. Nothing was saved.", { status: 400 });
   return fields;
+}
+
+/** Whether a list leaves a place out: a parser would make up what is missing there. */
+function hasGaps(names: readonly string[]): boolean {
+  const places = new Map<string, Set<number>>();
+  for (const name of names) {
+    const [, list, index] = /^([^[]+)\[(\d+)\]/.exec(name) ?? [];
+    if (list !== undefined) places.set(list, (places.get(list) ?? new Set()).add(Number(index)));
+  }
+  return [...places.values()].some((indexes) => Math.max(...indexes) >= indexes.size);
 }
 
 async function readAtMost(request: Request, most: number): Promise<Uint8Array<ArrayBuffer>> {

@@ -13,11 +13,14 @@ const answer = (fields: Record<string, string>) =>
 
 describe("a form", () => {
   test("may have fields, and lists of fields", async () => {
-    expect(await answer({ entryId: "x", "prices[12].cents": "1", "rule.crew": "2" })).toHaveLength(3);
+    expect(
+      await answer({ entryId: "x", "prices[0].cents": "1", "prices[1].cents": "2", "rule.crew": "2" }),
+    ).toHaveLength(4);
   });
 
   test.each([
     "a[99999999]",
+    "a[1].b",
     "a[1][2][3]",
     "__proto__",
     "a.constructor",

@@ -14,6 +14,8 @@ export function nestedFields(fields: FlatFields): Record<string, unknown> {
     }
     nested[list] ??= [];
     const things = nested[list] as Record<string, unknown>[];
+    // No form of ours leaves one out.
+    if (Number(index) > things.length) continue;
     things[Number(index)] ??= {};
     things[Number(index)]![field!] = value;
   }

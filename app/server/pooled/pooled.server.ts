@@ -1,28 +1,8 @@
-import { AsyncLocalStorage } from "node:async_hooks";
 import { data } from "react-router";
+import { NotYetKnown, readings } from "#app/server/pooled/reading.server.ts";
 import { pagePool } from "#app/server/work-pool.server.ts";
 import { TookTooLong } from "#workers/pool/client.ts";
 import type { TaskInput, TaskName, TaskOutput } from "#workers/pool/tasks.ts";
-
-/** A page's reading of the file, which is begun anew each time the pool has answered something for it. */
-interface Reading {
-  /** Whoever asked for the page has left. */
-  readonly signal: AbortSignal;
-  /** Answers that it has been given, by task and by what was asked, so that none is asked for twice. */
-  readonly answers: Map<string, unknown>;
-}
-
-const readings = new AsyncLocalStorage<Reading>();
-
-/** Stops a reading until the pool has answered. */
-class NotYetKnown extends Error {
-  readonly answer: Promise<unknown>;
-
-  constructor(answer: Promise<unknown>) {
-    super("not known yet");
-    this.answer = answer;
-  }
-}
 
 /** A page that asks for more answers than this, one after another, goes in circles. */
 const MOST_ROUNDS = 200;
@@ -33,12 +13,13 @@ const MOST_ROUNDS = 200;
  * nothing.
  */
 export function readWithPool<Read>(signal: AbortSignal, read: () => Read | Promise<Read>): Promise<Read> {
-  return readings.run({ signal, answers: new Map() }, async () => {
+  return readings.run({ signal, answers: new Map(), slices: new Map() }, async () => {
     for (let round = 0; round < MOST_ROUNDS; round += 1)
       try {
         return await read();
       } catch (error) {
         if (!(error instanceof NotYetKnown)) throw error;
+        if (error.isTurn) round -= 1;
         await error.answer.catch(inWords);
       }
     throw new Error("the page went on asking for more");

@@ -1,3 +1,4 @@
+import { setTimeout } from "node:timers/promises";
 import type { ForecastAt } from "#app/days/run/log/where-time-went.tsx";
 import { basisOfDay } from "#app/server/day/plan-of-day.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
@@ -10,10 +11,22 @@ import type { Farm } from "#db/farm/farm-queries.server.ts";
 const MOST_HOURS = 14;
 /** Days whose answers are kept: each takes a second or two. */
 const KEPT_DAYS = 10;
+/** What a page waits for them, ms; later it asks again. */
+const PATIENCE_MILLISECONDS = 500;
 const kept = new Map<string, Promise<readonly ForecastAt[]>>();
 
+/** The forecasts of a day, or undefined while they are still being worked out. */
+export async function forecastsSoon(...asked: Parameters<typeof forecastsOf>) {
+  const enough = new AbortController();
+  const later = setTimeout(PATIENCE_MILLISECONDS, undefined, { signal: enough.signal });
+  later.catch(() => undefined);
+  const forecasts = await Promise.race([forecastsOf(...asked), later]);
+  enough.abort();
+  return forecasts;
+}
+
 /** What the forecast said at each full hour of a day, worked out again from what was tapped until then. */
-export function forecastsOf(
+function forecastsOf(
   here: FarmContext,
   farm: Farm,
   day: ProcessingDay,

@@ -1,5 +1,5 @@
 import { DayHead } from "#app/days/leaves.tsx";
-import { forecastsOf } from "#app/days/run/log/forecasts-of.server.ts";
+import { forecastsSoon } from "#app/days/run/log/forecasts-of.server.ts";
 import { tappedBy } from "#app/days/run/log/log-rows.ts";
 import { Chill, Marks, Pictures } from "#app/days/run/log/log-sheets.tsx";
 import { ForecastByHour, WhereTimeWent, WhoWasWhere } from "#app/days/run/log/where-time-went.tsx";
@@ -39,7 +39,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
     forecasts:
       startedAt === undefined
         ? []
-        : await forecastsOf(here, farm, day, { from: startedAt, to: lastBirdAt ?? until }),
+        : await forecastsSoon(here, farm, day, { from: startedAt, to: lastBirdAt ?? until }),
     dayId: day.id,
     processedOn: day.processedOn,
     line: `${plural(done, "bird")} of ${batchesInWords(lots)}`,
@@ -158,8 +158,12 @@ function Who({ facts }: WithFacts) {
   );
 }
 
+/** A page with more taps than this would be slow on a phone. */
+const MOST_LISTED = 500;
+
 function Everything({ dayId, facts }: WithFacts & { dayId: number }) {
   const show = useShow();
+  const listed = facts.slice(-MOST_LISTED);
   return (
     <Sheet
       heading="Everything"
@@ -167,9 +171,13 @@ function Everything({ dayId, facts }: WithFacts & { dayId: number }) {
       className="lg:col-span-2"
     >
       <details>
-        <summary className="underline">All {facts.length} taps, in order</summary>
+        <summary className="underline">
+          {listed.length === facts.length
+            ? `All ${facts.length} taps, in order`
+            : `The last ${listed.length} of ${facts.length} taps, in order; all of them are in the CSV`}
+        </summary>
         <ol className="pt-2">
-          {facts.map((fact) => (
+          {listed.map((fact) => (
             <li key={fact.entryId} className="flex gap-4">
               <span className="font-mono">{show.dayTime(fact.at)}</span>
               <span>

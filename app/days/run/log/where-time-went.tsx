@@ -1,3 +1,5 @@
+import { useEffect } from "react";
+import { useRevalidator } from "react-router";
 import { DataTable } from "#app/ui/data-table.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -95,12 +97,33 @@ export function ForecastByHour({
   forecasts,
   lastBirdAt,
 }: {
-  forecasts: readonly ForecastAt[];
+  /** Undefined while they are still being worked out. */
+  forecasts: readonly ForecastAt[] | undefined;
   /** Undefined while birds are still to come. */
   lastBirdAt: number | undefined;
 }) {
+  useAskingAgain(forecasts === undefined);
+  if (forecasts?.length === 0) return null;
+  if (!forecasts)
+    return (
+      <Sheet heading="Forecast by hour">
+        <p className="py-1" role="status">
+          What the forecast said at each hour is being worked out. It takes a few seconds, then it stands
+          here.
+        </p>
+      </Sheet>
+    );
+  return <ForecastTable forecasts={forecasts} lastBirdAt={lastBirdAt} />;
+}
+
+function ForecastTable({
+  forecasts,
+  lastBirdAt,
+}: {
+  forecasts: readonly ForecastAt[];
+  lastBirdAt: number | undefined;
+}) {
   const show = useShow();
-  if (forecasts.length === 0) return null;
   return (
     <Sheet
       heading="Forecast by hour"
@@ -141,4 +164,16 @@ export function ForecastByHour({
       </div>
     </Sheet>
   );
+}
+
+const ASK_AGAIN_MILLISECONDS = 1500;
+
+/** Reads the page anew until nothing is missing from it. */
+function useAskingAgain(isMissing: boolean): void {
+  const { revalidate } = useRevalidator();
+  useEffect(() => {
+    if (!isMissing) return;
+    const timer = setInterval(() => void revalidate(), ASK_AGAIN_MILLISECONDS);
+    return () => clearInterval(timer);
+  }, [isMissing, revalidate]);
 }

@@ -1,3 +1,4 @@
+import { setMaxListeners } from "node:events";
 import { data } from "react-router";
 import { NotYetKnown, readings } from "#app/server/pooled/reading.server.ts";
 import { pagePool } from "#app/server/work-pool.server.ts";
@@ -13,6 +14,8 @@ const MOST_ROUNDS = 200;
  * nothing.
  */
 export function readWithPool<Read>(signal: AbortSignal, read: () => Read | Promise<Read>): Promise<Read> {
+  // A page of many years waits for many answers at once.
+  setMaxListeners(0, signal);
   return readings.run({ signal, answers: new Map(), slices: new Map() }, async () => {
     for (let round = 0; round < MOST_ROUNDS; round += 1)
       try {

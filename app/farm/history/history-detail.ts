@@ -25,7 +25,11 @@ export function entryDetail(content: readonly unknown[], show: Pick<Show, "dayWi
       .flatMap(([, value]) => textOf(value))
       .map((day) => (isLocalDay(day) ? show.dayWithYear(day) : day)),
   ]);
-  return mediumText([...new Set([...texts, ...named])].slice(0, 4).join(", "));
+  return mediumText([...new Set([...texts, ...named].map(inWords))].slice(0, 4).join(", "));
 }
+
+/** A name of ours as one would say it: "tank-temperature" without its dash. */
+const inWords = (text: string): string =>
+  /^[a-z]+(?:-[a-z]+)+$/.test(text) ? text.replaceAll("-", " ") : text;
 
 const textOf = (value: unknown): string[] => (typeof value === "string" && value !== "" ? [value] : []);

@@ -123,11 +123,17 @@ function linesOf(show: Show): Line[] {
       of: (row) => maybe(row.feedPerKilogram, (value) => show.value(value, "kg-per-kg")),
     },
     { name: "Cost per bird, cash", of: (row) => show.money(row.centsPerBird[0]!) },
-    { name: "with equipment", of: (row) => maybe(row.centsPerBird[1], show.money) },
-    { name: "with labor", of: (row) => maybe(row.centsPerBird[2], show.money) },
+    { name: "Cost per bird, with equipment", of: (row) => maybe(row.centsPerBird[1], show.money) },
+    { name: "Cost per bird, with labor", of: (row) => maybe(row.centsPerBird[2], show.money) },
     { name: `Cost per ${weightUnit}, cash`, of: (row) => show.moneyPerWeight(row.centsPerKilogram[0]!) },
-    { name: "with equipment", of: (row) => maybe(row.centsPerKilogram[1], show.moneyPerWeight) },
-    { name: "with labor", of: (row) => maybe(row.centsPerKilogram[2], show.moneyPerWeight) },
+    {
+      name: `Cost per ${weightUnit}, with equipment`,
+      of: (row) => maybe(row.centsPerKilogram[1], show.moneyPerWeight),
+    },
+    {
+      name: `Cost per ${weightUnit}, with labor`,
+      of: (row) => maybe(row.centsPerKilogram[2], show.moneyPerWeight),
+    },
   ];
 }
 
@@ -157,8 +163,8 @@ function BookTable({ rows }: { rows: readonly Row[] }) {
           </tr>
         </thead>
         <tbody>
-          {lines.map(({ name, of }, index) => (
-            <tr key={index} className="border-t border-rule">
+          {lines.map(({ name, of }) => (
+            <tr key={name} className="border-t border-rule">
               <th scope="row" className="min-w-40 py-2 text-left font-normal text-soft">
                 {name}
               </th>

@@ -1,4 +1,4 @@
-import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
+import { SkyRibbon } from "#app/ui/sky/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { Show } from "#app/words/show.ts";
 import { startOfDay } from "#core/calendar/farm-time.ts";

@@ -17,7 +17,7 @@ import { placeOf } from "#app/server/farm/farm-means.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { ENTRY_USED, formFields, newEntryId } from "#app/server/submitted.server.ts";
 import { Notice, Page, Sheet } from "#app/ui/sheet.tsx";
-import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
+import { SkyRibbon } from "#app/ui/sky/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { batchesInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";

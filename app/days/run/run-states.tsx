@@ -3,7 +3,7 @@ import type { Post } from "#app/days/run/post/use-post.ts";
 import { PLAIN_BUTTON, TapButton, UndoTap } from "#app/days/run/run-board.tsx";
 import { lastOwn } from "#app/days/run/taps/use-day-facts.ts";
 import { Figure } from "#app/ui/figure.tsx";
-import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
+import { SkyRibbon } from "#app/ui/sky/sky-ribbon.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { lotsInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";

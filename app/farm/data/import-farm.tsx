@@ -6,7 +6,8 @@ import { farmLifeContext } from "#app/server/farm/farm-life.server.ts";
 import { log } from "#app/server/log.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { filePool } from "#app/server/work-pool.server.ts";
-import { Button, ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { AgreedEnd } from "#app/ui/agreed-end.tsx";
+import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { countsInWords } from "#app/words/file-words.ts";
 import { putInPlace } from "#db/life/restore.server.ts";
@@ -74,24 +75,10 @@ export default function ImportFarm({ loaderData, actionData }: Route.ComponentPr
               className="field-box py-2"
             />
           </label>
-          <label className="flex min-h-12 items-start gap-3">
-            <input type="checkbox" name="replaces" className="mt-1 size-5 shrink-0" />
-            <span>
-              Replace this farm's data. It now holds {countsInWords(loaderData.counts, show)}; all of it stays
-              in a backup that is made first.
-            </span>
-          </label>
-          {fault !== undefined && (
-            <p role="alert" className="text-sm font-semibold text-barn">
-              {fault}.
-            </p>
-          )}
-          <div className="flex flex-wrap gap-3">
-            <Button>Import this farm</Button>
-            <ButtonLink kind="plain" to="/farm/data">
-              Cancel
-            </ButtonLink>
-          </div>
+          <AgreedEnd name="replaces" fault={fault} submit="Import this farm" cancelTo="/farm/data">
+            Replace this farm's data. It now holds {countsInWords(loaderData.counts, show)}; all of it stays
+            in a backup that is made first.
+          </AgreedEnd>
         </Form>
       </Sheet>
     </Page>

@@ -2,7 +2,7 @@ import { sum } from "d3-array";
 import { Link } from "react-router";
 import type { CellView, SeasonView } from "#app/season/calendar/season-view.server.ts";
 import { differenceWords } from "#app/season/calendar/season-words.ts";
-import { skyBackground } from "#app/ui/sky-color.ts";
+import { skyBackground } from "#app/ui/sky/sky-color.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 

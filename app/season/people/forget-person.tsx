@@ -5,7 +5,8 @@ import { farmLifeContext } from "#app/server/farm/farm-life.server.ts";
 import { log } from "#app/server/log.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { filePool } from "#app/server/work-pool.server.ts";
-import { Button, ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { AgreedEnd } from "#app/ui/agreed-end.tsx";
+import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { plural } from "#app/words/show.ts";
 import { backupsIn } from "#db/life/backup-archive.server.ts";
 import type { Route } from "./+types/forget-person.ts";
@@ -65,21 +66,14 @@ export default function ForgetPerson({ loaderData, actionData }: Route.Component
           <li>Phones, printed pages, and files downloaded earlier are not changed.</li>
         </ul>
         <Form method="post" className="grid gap-3 py-2" noValidate>
-          <label className="flex min-h-12 items-center gap-3">
-            <input type="checkbox" name="isSure" className="size-5 shrink-0" />
-            <span>Yes, forget {person.name}</span>
-          </label>
-          {actionData && (
-            <p role="alert" className="text-sm font-semibold text-barn">
-              {actionData.fault}.
-            </p>
-          )}
-          <div className="flex flex-wrap gap-3">
-            <Button>Forget {person.name}</Button>
-            <ButtonLink kind="plain" to={`/season/people/${person.id}`}>
-              Cancel
-            </ButtonLink>
-          </div>
+          <AgreedEnd
+            name="isSure"
+            fault={actionData?.fault}
+            submit={`Forget ${person.name}`}
+            cancelTo={`/season/people/${person.id}`}
+          >
+            Yes, forget {person.name}
+          </AgreedEnd>
         </Form>
       </Sheet>
     </Page>

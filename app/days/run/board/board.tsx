@@ -7,7 +7,7 @@ import { sayAloud } from "#app/days/run/post/say-aloud.ts";
 import { type Post, usePost } from "#app/days/run/post/use-post.ts";
 import { runReading } from "#app/days/run/run-reading.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
-import { SkyRibbon } from "#app/ui/sky-ribbon.tsx";
+import { SkyRibbon } from "#app/ui/sky/sky-ribbon.tsx";
 import { useHotkeys } from "#app/ui/use-hotkeys.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { Show } from "#app/words/show.ts";

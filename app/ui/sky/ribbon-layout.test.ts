@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { placeLabels } from "#app/ui/ribbon-layout.ts";
+import { placeLabels } from "#app/ui/sky/ribbon-layout.ts";
 
 const widthOf = (text: string) => text.length * 7;
 const mark = fc.record({

@@ -44,7 +44,12 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
     await page.locator("details.figure").first().locator("summary").click();
   });
   await picture("books", "/books", DESK);
-  await picture("access", "/farm/access", DESK, letPhonesIn);
+  await phone("/farm/access", letPhonesIn);
+  await phone("/phone");
+  await phone("/farm/data");
+  await phone("/farm/history");
+  await phone("/season/people/4/forget");
+  await sideBySide("farm");
   await phone("/days/3/plan", bringNeighborsBirds);
   await phone("/days/3/tasks");
 });

@@ -46,7 +46,7 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
   await picture("books", "/books", DESK);
   await phone("/farm/access", letPhonesIn);
   await phone("/phone");
-  await phone("/farm/data");
+  await phone("/farm/data/import");
   await phone("/farm/history");
   await phone("/season/people/4/forget");
   await sideBySide("farm");

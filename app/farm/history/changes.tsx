@@ -1,4 +1,5 @@
 import { changedThing, changedValues, deviceWords } from "#app/farm/history/history-words.ts";
+import { Moment } from "#app/farm/history/moment.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { PastChange } from "#db/history/history-queries.server.ts";
 
@@ -19,7 +20,7 @@ export function Changes({ changes }: { changes: readonly PastChange[] }) {
           <p className="flex flex-wrap justify-between gap-x-4">
             <b>{changedThing(change)}</b>
             <span className="text-sm text-soft">
-              {show.dateTime(change.at)}, {deviceWords(change.deviceName)}
+              <Moment at={change.at} />, {deviceWords(change.deviceName)}
             </span>
           </p>
           <ul>

@@ -1,6 +1,7 @@
 import { Form } from "react-router";
 import { entryDetail } from "#app/farm/history/history-detail.ts";
 import { deviceWords, entryWords } from "#app/farm/history/history-words.ts";
+import { Moment } from "#app/farm/history/moment.tsx";
 import { type Column, DataTable } from "#app/ui/data-table.tsx";
 import { Button } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -29,7 +30,7 @@ export function Entries({ entries, list }: { entries: readonly PastEntry[]; list
 }
 
 const columnsOf = (show: Show): Column<PastEntry>[] => [
-  { head: "When", cell: ({ at }) => show.dateTime(at) },
+  { head: "When", cell: ({ at }) => <Moment at={at} /> },
   {
     head: "What",
     cell: ({ content }) => (
@@ -48,7 +49,7 @@ const columnsOf = (show: Show): Column<PastEntry>[] => [
       ) : (
         <div className="flex flex-wrap items-center gap-3">
           <span>
-            {show.dateTime(removedAt)}
+            <Moment at={removedAt} />
             <span className="block text-sm text-soft">{deviceWords(removedByName)}</span>
           </span>
           {canPutBack && (

@@ -40,6 +40,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
     );
   } catch (error) {
     log.error({ err: error }, "a name could not be forgotten");
+    here.file.history.putBack(person.entryId, here.now());
     return data({ fault: "That did not work. The name still stands; try again" }, { status: 409 });
   }
   return redirect("/season/people", 303);

@@ -59,11 +59,7 @@ export default function ForgetPerson({ loaderData, actionData }: Route.Component
             and the history. What they did still counts.
           </li>
           <li>They are taken off the list of people. This can't be undone.</li>
-          <li>
-            {own + kept === 0
-              ? "There are no backups yet, so no backup holds the name."
-              : `Backups made before still hold the name: ${plural(own, "backup")} made automatically, deleted after 14 newer ones, about two weeks from now; and ${plural(kept, "backup")} that you asked for, which stay until you delete them.`}
-          </li>
+          <li>{backupsInWords(own, kept)}</li>
           <li>Phones, printed pages, and files downloaded earlier are not changed.</li>
         </ul>
         <Form method="post" className="grid gap-3 py-2" noValidate>
@@ -79,4 +75,16 @@ export default function ForgetPerson({ loaderData, actionData }: Route.Component
       </Sheet>
     </Page>
   );
+}
+
+/** For how long backups still hold a name. */
+function backupsInWords(own: number, kept: number): string {
+  if (own + kept === 0) return "There are no backups yet, so no backup holds the name.";
+  const parts = [
+    own > 0 &&
+      `${plural(own, "backup")} made automatically, deleted after 14 newer ones, about two weeks from now`,
+    kept > 0 &&
+      `${plural(kept, "backup")} that you asked for, kept until you delete ${kept === 1 ? "it" : "them"}`,
+  ];
+  return `Backups made before still hold the name: ${parts.filter(Boolean).join("; ")}.`;
 }

@@ -168,10 +168,10 @@ async function weighSome(page: Page): Promise<void> {
     "4 13.1",
     "4 10",
   ];
-  for (const weight of weights) {
+  for (const [index, weight] of weights.entries()) {
     await page.getByLabel("Weight", { exact: true }).fill(weight);
     await page.getByRole("button", { name: "Save weight" }).click();
-    await page.waitForTimeout(150);
+    await page.getByText(new RegExp(`^last: bird ${index + 1},`)).waitFor();
   }
   await page.getByLabel("Weight", { exact: true }).fill("4 9.2");
 }

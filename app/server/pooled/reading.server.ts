@@ -13,6 +13,8 @@ export interface Reading {
 /** What has been read of a list while the file stayed as it is, by place in the list. */
 export interface Slices {
   readonly state: string;
+  /** Times that it was begun anew because the file had changed. */
+  readonly restarts: number;
   readonly done: Map<number, unknown>;
   /** Places that wait for the pool. */
   readonly awaited: Map<number, Promise<unknown>>;

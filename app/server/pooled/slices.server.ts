@@ -4,6 +4,9 @@ import { NotYetKnown, readings, type Slices } from "#app/server/pooled/reading.s
 /** How long a reading goes on before it lets others have their turn, ms: half of what no page may pass. */
 const SLICE_MILLISECONDS = 25;
 
+/** A file that is written to all the time would never be read to its end: after so many restarts it is read in one go. */
+const MOST_RESTARTS = 3;
+
 /**
  * Reads the same of each thing in a list that may be long, such as all days of many years: a slice at a time, and others
  * have their turn in between. Begun anew where the file has changed meanwhile, so that it is of one moment. What the pool
@@ -22,11 +25,12 @@ export function mapInSlices<Item, Read>(
   const state = file.state();
   let slices: Slices | undefined = reading.slices.get(name);
   if (slices?.state !== state) {
-    slices = { state, done: new Map(), awaited: new Map() };
+    slices = { state, restarts: slices ? slices.restarts + 1 : 0, done: new Map(), awaited: new Map() };
     reading.slices.set(name, slices);
   }
   const { done, awaited } = slices;
-  const until = performance.now() + SLICE_MILLISECONDS;
+  const until =
+    slices.restarts < MOST_RESTARTS ? performance.now() + SLICE_MILLISECONDS : Number.POSITIVE_INFINITY;
   for (const [index, item] of items.entries()) {
     if (done.has(index) || awaited.has(index)) continue;
     if (performance.now() > until) throw new NotYetKnown(turnOfOthers(reading.signal), true);

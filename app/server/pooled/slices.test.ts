@@ -61,3 +61,14 @@ test("whoever has left is read nothing more", async () => {
   await expect(reading).rejects.toThrow("nobody waits");
   expect(read).toEqual([1, 2]);
 });
+
+test("a list is read to its end even while the file is written to all the time", async () => {
+  slowClock();
+  let writes = 0;
+  const file = { state: () => String(writes) };
+  const list = await readWithPool(stays, () => {
+    writes += 1;
+    return mapInSlices(file, "list", LIST, (item) => item);
+  });
+  expect(list).toEqual(LIST);
+});

@@ -4,6 +4,7 @@ import { filledPath, formsOf, ROUTE_PATHS, type ShownForm } from "#commands/soak
 import { anyOf, type Draw, hostileRequest, type RawRequest } from "#commands/soak/hostile-request.ts";
 import { type RawAnswer, sendRaw } from "#commands/soak/send-raw.ts";
 import type { SoakServer } from "#commands/soak/soak-server.ts";
+import { processorTicks, stolenShare } from "#commands/soak/stolen-time.ts";
 import { drawsFrom } from "#demo/draws.ts";
 
 /** As many as a small machine has cores: more would measure how long they wait for one another. */
@@ -14,10 +15,11 @@ const MOST_GROWTH_MEGABYTES = 100;
 /** Requests after which memory counts: code is compiled and pages are remembered by then. Fewer say nothing of it. */
 const WARM_UP_REQUESTS = 5000;
 const MOST_SAID = 12;
+const SAID_EVERY = 10_000;
 
 interface Settings {
   readonly requests: number;
-  /** An answer that takes longer is a fault. */
+  /** An answer that takes longer is a fault, by the time that this machine had its processors. */
   readonly mostMilliseconds: number;
   readonly seed: number;
 }
@@ -35,7 +37,8 @@ export async function hostileSoak(
   let sent = 0;
   let warm = server.megabytes();
   let most = 0;
-  let slowest = { milliseconds: 0, request: "none" };
+  const slow = { byClock: 0, slowest: 0, request: "none" };
+  const before = processorTicks();
   const fault = (request: RawRequest, what: string) => {
     faults.push(what);
     if (faults.length <= MOST_SAID) console.log(`soak: ${what}: ${inShort(request)}`);
@@ -44,13 +47,16 @@ export async function hostileSoak(
     while (sent < requests) {
       sent += 1;
       const request = fromSomeone(draw, devices, hostileRequest(draw, forms, server.port));
+      const ticks = processorTicks();
       const answer = await sendRaw(server.port, request, PATIENCE_MILLISECONDS);
+      const own = answer.milliseconds * (1 - stolenShare(ticks, processorTicks()));
       byStatus.set(answer.status, (byStatus.get(answer.status) ?? 0) + 1);
-      if (answer.milliseconds > slowest.milliseconds)
-        slowest = { milliseconds: answer.milliseconds, request: inShort(request) };
-      const wrong = wrongWith(answer, mostMilliseconds);
+      if (answer.milliseconds > mostMilliseconds) slow.byClock += 1;
+      if (own > slow.slowest) Object.assign(slow, { slowest: own, request: inShort(request) });
+      const wrong = wrongWith({ ...answer, milliseconds: own }, mostMilliseconds);
       if (wrong) fault(request, wrong);
       if (!server.isUp) await server.start();
+      if (sent % SAID_EVERY === 0) console.log(`soak, hostile: ${sent} sent, ${faults.length} faults`);
       if (sent % 100 === 0) {
         const now = server.megabytes();
         if (sent > WARM_UP_REQUESTS) most = Math.max(most, now);
@@ -65,7 +71,16 @@ export async function hostileSoak(
     .toSorted(([one], [other]) => one - other)
     .map(([status, count]) => `${status}: ${count}`);
   console.log(
-    `soak, hostile: seed ${seed}, ${sent} requests over ${ROUTE_PATHS.length} routes and ${forms.length} forms; ${statuses.join(", ")}; slowest ${Math.round(slowest.milliseconds)} ms (${slowest.request.slice(0, 160)}); ${server.deaths} deaths; memory ${Math.round(warm)} MB, then ${Math.round(most)} MB; ${empty.length} entries without facts; ${faults.length} faults`,
+    [
+      `soak, hostile: seed ${seed}, ${sent} requests over ${ROUTE_PATHS.length} routes and ${forms.length} forms`,
+      statuses.join(", "),
+      `${slow.byClock} took over ${mostMilliseconds} ms by the clock, with ${inPercent(stolenShare(before, processorTicks()))} of the processors taken by other machines`,
+      `slowest by the time this machine had ${Math.round(slow.slowest)} ms (${slow.request.slice(0, 160)})`,
+      `${server.deaths} deaths`,
+      `memory ${Math.round(warm)} MB, then ${Math.round(most)} MB`,
+      `${empty.length} entries without facts`,
+      `${faults.length} faults`,
+    ].join("; "),
   );
   for (const entry of empty.slice(0, MOST_SAID)) console.log(`soak: entry without a fact: ${entry}`);
   return faults.length + server.deaths + empty.length + (growth > MOST_GROWTH_MEGABYTES ? 1 : 0);
@@ -88,6 +103,8 @@ function wrongWith(
   if (location !== undefined && !/^\/(?![/\\\t])/.test(location)) return `sent on to ${location}`;
   return undefined;
 }
+
+const inPercent = (share: number) => `${Math.round(share * 100)} %`;
 
 const inShort = ({ method, path, body }: RawRequest): string =>
   `${method} ${path.slice(0, 160)} ${JSON.stringify(body.replace(/(.)\1{60,}/g, "$1...").slice(0, 500))}`;

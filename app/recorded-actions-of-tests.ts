@@ -46,6 +46,19 @@ export const RECORDED: readonly Case[] = [
     changed: { arrivedCount: "21" },
   },
   {
+    route: "batches/change-batch.tsx",
+    params: { batchId: "1" },
+    fields: {
+      name: "White 26-Z",
+      kind: "fast",
+      hatchedOn: "2026-07-24",
+      malePercent: "50",
+      chickCost: "40",
+      seen: "0",
+    },
+    changed: { chickCost: "41" },
+  },
+  {
     route: "days/plan/lots/add-lot.tsx",
     params: { dayId: "1" },
     fields: { batchId: "2", birdCount: "3", ownerId: "" },
@@ -195,7 +208,7 @@ export const RECORDED: readonly Case[] = [
   {
     route: "season/people/change-person.tsx",
     params: { personId: "1" },
-    fields: { ...PERSON, handsPercent: "90" },
+    fields: { name: "Wren", ...PERSON, handsPercent: "90" },
     changed: { handsPercent: "80" },
   },
   {

@@ -51,6 +51,14 @@ export const REPEATED: readonly Repeat[] = [
     params: { dayId: "1", lotId: "1" },
     fields: () => ({}),
   },
+  { route: "days/plan/call-off/put-day-back.ts", params: { dayId: "1" }, fields: () => ({}) },
+  // Its birds are weighed.
+  {
+    isRefused: true,
+    route: "days/plan/call-off/call-off.tsx",
+    params: { dayId: "1" },
+    fields: () => ({ entryId: "call-off-of-tests", reason: "rain" }),
+  },
   {
     route: "days/plan/lots/join-days.ts",
     params: { dayId: "1", otherId: "2" },
@@ -75,6 +83,24 @@ export const REPEATED: readonly Repeat[] = [
     params: { supplyId: "1" },
     fields: () => ({ entryId: "bought-of-tests", kind: "bought", amount: "2", movedOn: WEEK }),
     changed: { amount: "3" },
+  },
+  // The farm stands already, under another name.
+  {
+    isRefused: true,
+    route: "farm/first-run/first-run.tsx",
+    fields: () => ({
+      entryId: "start-of-tests",
+      name: "Another Farm",
+      latitude: "43.9",
+      longitude: "-71.6",
+      timeZone: "America/New_York",
+      locale: "en-US",
+      unitSystem: "us",
+      currency: "USD",
+      kind: "fast",
+      hatchedOn: "2026-08-01",
+      birdCount: "25",
+    }),
   },
   {
     route: "farm/farm.tsx",
@@ -190,7 +216,7 @@ export const REPEATED: readonly Repeat[] = [
   {
     route: "days/settle/settle.tsx",
     params: { dayId: "1" },
-    fields: () => ({ entryId: "settle-of-tests", workHours: "12", liveMean: "" }),
+    fields: () => ({ entryId: "settle-of-tests", workHours: "12", liveMean: "", isSure: "on" }),
     changed: { workHours: "13" },
   },
   { route: "days/settle/reopen.ts", params: { dayId: "1" }, fields: () => ({}) },

@@ -20,7 +20,7 @@ const tapped = (fields: Fields) => call(tap.action, post({ answer: "json", ...fi
 const events = () => HERE.file.run.facts(1);
 
 test("a new file is sent to the Farm page first", async () => {
-  expect(await call(home.loader, new Request("http://farm/"))).toMatchObject({ status: 302, to: "/farm" });
+  expect(await call(home.loader, new Request("http://farm/"))).toMatchObject({ status: 302, to: "/start" });
 });
 
 describe("on a farm with a day", () => {

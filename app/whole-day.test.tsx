@@ -150,7 +150,14 @@ describe("after the day", () => {
   });
 
   test("a settled day stands: nothing is weighed, tapped or paid until it is opened again", async () => {
+    // Feed was bought, and what is left was never counted.
+    expect(open(settle, DAY)).toContain(
+      "and what is left was never counted. All of it would count as eaten.",
+    );
     expect(await send(settle.action, { workHours: "12", liveMean: "6 0" }, DAY)).toMatchObject({
+      faults: { isSure: [expect.stringContaining("tick this to settle all the same")] },
+    });
+    expect(await send(settle.action, { workHours: "12", liveMean: "6 0", isSure: "on" }, DAY)).toMatchObject({
       status: 303,
     });
     expect(open(settle, DAY)).toContain("This day is settled and locked.");
@@ -162,7 +169,7 @@ describe("after the day", () => {
     expect(await send(remove.action, { entryId: paid, back: "/" })).toMatchObject({
       words: expect.stringContaining("reopen the day first"),
     });
-    expect(await send(settle.action, { workHours: "", liveMean: "" }, DAY)).toMatchObject({
+    expect(await send(settle.action, { workHours: "", liveMean: "", isSure: "on" }, DAY)).toMatchObject({
       faults: { "": [expect.stringContaining("already settled")] },
     });
   });

@@ -2,6 +2,7 @@ import { MOST_LOTS } from "#core/processing-line/line-context.ts";
 import { accessQueries } from "#db/access/access-queries.server.ts";
 import { batchQueries } from "#db/batch/batch-queries.server.ts";
 import { bookQueries } from "#db/book/book-queries.server.ts";
+import { callOffQueries } from "#db/day/call-off-queries.server.ts";
 import { changeQueries } from "#db/day/change-queries.server.ts";
 import { dayQueries } from "#db/day/day-queries.server.ts";
 import { joinQueries } from "#db/day/join-queries.server.ts";
@@ -50,6 +51,7 @@ export function openFarmFile(path: string, writing: Writing = {}) {
     ...batchQueries(database),
     ...dayQueries(database),
     ...joinQueries(database, MOST_LOTS),
+    ...callOffQueries(database),
     run: runQueries(database),
     changing: changeQueries(database),
     picturing: pictureQueries(database),

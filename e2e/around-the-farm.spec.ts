@@ -57,7 +57,7 @@ test("a plan answers while it is typed, says what is wrong with it, and keeps no
   await expect(page.getByText(/outside the withdrawal window/)).toBeVisible();
   await walk.fill({ People: "two" });
   await expect(
-    page.getByText("The results are for the last valid choices. Fix the fields marked below."),
+    page.getByText("The results are for the last valid choices. Fix the fields marked above."),
   ).toBeVisible();
   await walk.fill({ People: "1", "First bird": "14:00" });
   await expect(page.getByText("It gets dark.")).toBeVisible();

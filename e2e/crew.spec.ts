@@ -66,6 +66,7 @@ test("a better crew is found within everybody's rules, and taken", async ({ page
   await page.goto(`${farm.url}/days/3/plan`);
   await expect(page.getByText(refined)).toBeVisible();
   const before = await walk.figure("Last bird in the chill tank").textContent();
+  await walk.open("Best crew");
   await walk.press("Find a better crew");
   await expect(page.getByText(/^Done .+ sooner/)).toBeVisible({ timeout: 30_000 });
   await expect(page.getByRole("row", { name: /Oskar/ }).getByText(/gut|scald|cones/)).toHaveCount(0);
@@ -82,6 +83,7 @@ test.describe("by touch", () => {
 
   test("a name is tapped, then a station, on a phone", async ({ page, farm }) => {
     await page.goto(`${farm.url}/days/3/plan`);
+    await page.getByRole("heading", { name: "The line" }).tap();
     await page.getByRole("button", { name: "Ines at Evisceration" }).tap();
     const pins = page
       .getByRole("listitem")
@@ -95,6 +97,7 @@ test.describe("by touch", () => {
     await page.getByRole("button", { name: "Save plan", exact: true }).tap();
     await expect(page.getByText("Plan saved.")).toBeVisible();
     await page.reload();
+    await page.getByRole("heading", { name: "The line" }).tap();
     await expect(page.getByRole("button", { name: "Ines at Pinfeathers" })).toBeVisible();
   });
 });
@@ -102,6 +105,8 @@ test.describe("by touch", () => {
 test("a name is dragged to another station with the mouse", async ({ page, farm }) => {
   await page.goto(`${farm.url}/days/3/plan`);
   await expect(page.getByText(refined)).toBeVisible();
+  await page.getByRole("region", { name: "The line" }).scrollIntoViewIfNeeded();
+  await page.getByText("Share of time spent working").scrollIntoViewIfNeeded();
   const name = (await page.getByRole("button", { name: "Juno at Feet and heads" }).boundingBox())!;
   const to = (await page.getByRole("button", { name: "Maren at Evisceration" }).boundingBox())!;
   await page.mouse.move(name.x + 10, name.y + 10);

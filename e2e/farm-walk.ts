@@ -11,6 +11,7 @@ export class FarmWalk {
   async fill(fields: Readonly<Record<string, string>>): Promise<void> {
     for (const [label, value] of Object.entries(fields)) {
       const box = this.page.getByLabel(label, { exact: true });
+      await this.unfold(box);
       await box.fill(value);
       // Where the page's scripts took the box over between the choice of all that was in it and the typing.
       if ((await box.inputValue()) !== value) await box.fill(value);
@@ -18,11 +19,44 @@ export class FarmWalk {
   }
 
   async choose(option: string): Promise<void> {
-    await this.page.locator("label").getByText(option, { exact: true }).first().click();
+    const label = this.page.locator("label").getByText(option, { exact: true }).first();
+    await this.unfold(label);
+    await label.click();
   }
 
   async press(name: string): Promise<void> {
-    await this.page.getByRole("button", { name, exact: true }).click();
+    const button = this.page.getByRole("button", { name, exact: true });
+    // A button of a part that is not open is no button to those who look for one by its role.
+    const folded = this.page.locator(".part-fields:not([data-open]) button", { hasText: name });
+    if ((await folded.count()) > 0) await this.unfold(folded);
+    await button.click();
+  }
+
+  /** Settles the day that is shown, whatever it is asked about before. */
+  async settle(): Promise<void> {
+    const asked = this.page.getByLabel("Settle as it stands");
+    if ((await asked.count()) > 0) await asked.check();
+    await this.press("Settle this day");
+  }
+
+  /** Opens a sheet of the plan that is folded to its heading. */
+  async open(heading: string): Promise<Locator> {
+    const sheet = this.page.getByRole("region", { name: heading, exact: true });
+    await sheet.getByRole("heading", { name: heading, exact: true }).click();
+    return sheet;
+  }
+
+  /** Opens the part of the plan's sentence that a field belongs to, where it is not in view. */
+  private async unfold(field: Locator): Promise<void> {
+    if (await field.first().isVisible()) return;
+    const part = await field.first().evaluate((box) => box.closest(".part-fields")?.id);
+    if (part === undefined) return;
+    // A page that is still being drawn may move under the finger; then it is tapped again.
+    await expect(async () => {
+      if (!(await field.first().isVisible()))
+        await this.page.locator(`a[aria-controls="${part}"]`).first().click();
+      await expect(field.first()).toBeVisible({ timeout: 1000 });
+    }).toPass();
   }
 
   /** Presses a button and waits until what it sends is answered, so that the page may be left. */
@@ -53,10 +87,16 @@ export class FarmWalk {
     await expect(this.page.getByRole("heading", { name: "Good morning" })).toBeVisible();
     await this.fill({ "Name of the farm": "Low Gate", Latitude: "43.9", Longitude: "-71.6" });
     await this.page.getByLabel("Time zone").selectOption("America/New_York");
+    await this.page.getByText("Units and money").click();
     await this.choose(units);
     await this.page.getByLabel("Money").selectOption(money);
-    await this.page.getByLabel("Lights on in the pens").check();
     await this.press("Start");
+    await expect(this.page.getByRole("heading", { name: "Start with the chicks" })).toBeVisible();
+    await this.page.goto(`${this.url}/farm`);
+    await this.page.getByLabel("Lights on in the pens").check();
+    await this.press("Save farm");
+    await expect(this.page.getByText("Saved.")).toBeVisible();
+    await this.page.goto(`${this.url}/batches`);
     await expect(this.page.getByRole("heading", { name: "Start with the chicks" })).toBeVisible();
   }
 

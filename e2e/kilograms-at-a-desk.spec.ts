@@ -70,7 +70,7 @@ test("an empty farm goes from its first batch to the cost of a bird, in kilogram
   await walk.follow("Add a cost");
   await walk.fill({ "What for?": "ice", Amount: "3.30" });
   await walk.press("Save");
-  await walk.press("Settle this day");
+  await walk.settle();
   await expect(page.getByRole("heading", { name: "Settled" })).toBeVisible();
   // 9.00 chicks + 0.6 x 20.00 feed + 3.30 ice = 24.30 over 3 dressed birds of 6.26 kg; 15 kg of feed.
   await expect(page.getByRole("region", { name: "cash" })).toContainText("€8.10");

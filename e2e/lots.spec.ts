@@ -72,9 +72,10 @@ test.describe("a day of two lots", () => {
     // White birds: 60 s in 140 °F. Cockerels: a dose of 100 s at 60 °C; hot, at 64 °C, 105/10^(4/19) = 65 s.
     await expect(walk.figure("Scald: White 1")).toContainText("60 s");
     await expect(walk.figure("Scald: Cockerels 1")).toContainText("1 min 40 s");
-    const cockerels = page.getByRole("group", { name: "Lot 2: Cockerels 1" });
-    await cockerels.getByText("Hot and short").click();
+    await page.getByRole("link", { name: "medium" }).nth(1).click();
+    await page.getByRole("group", { name: "Scald of Cockerels 1" }).getByText("Hot and short").click();
     await expect(walk.figure("Scald: Cockerels 1")).toContainText("65 s");
+    await walk.open("Scald");
     // 76 kg of water and 7,600 J/K of tank, from 60 °C to 64 °C by 6.4 kW in the water: 0.33 MJ/K x 4 / 6.4 kW = 3.4 min.
     await expect(
       page.getByText(/Heat the bath to 147\.2 °F for this lot\. The scald stops for about [34] min/),
@@ -115,7 +116,7 @@ test.describe("a day of two lots", () => {
     await expect(lots.getByRole("row", { name: /Cockerels 1/ })).toContainText("$78.00");
     await expect(page.getByText("The day together: $333.00 cash")).toBeVisible();
     await walk.fill({ "Total hours worked, all people": "21" });
-    await walk.press("Settle this day");
+    await walk.settle();
     await expect(page.getByText("This day is settled and locked")).toBeVisible();
     const csv = await (await page.request.get(`${day}/day.csv`)).text();
     expect(csv.match(/,White 1,/g)).toHaveLength(30);

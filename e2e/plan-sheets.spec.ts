@@ -7,10 +7,10 @@ test.use({ isDemo: true });
 test("another feed-off school is chosen, and the hours of every bird follow", async ({ page, farm }) => {
   const walk = new FarmWalk(page, farm.url);
   await page.goto(`${farm.url}/days/3/plan`);
-  const sheet = page.getByRole("region", { name: "Off feed" });
+  const sheet = await walk.open("Off feed");
   await expect(sheet.getByText("Short: 8 to 12 h")).toBeVisible();
   await expect(sheet.getByRole("row", { name: /Overnight/ })).toContainText(/Fri 6:.. PM/);
-  await page.getByRole("group", { name: "Feed withdrawal" }).getByText("Overnight").click();
+  await walk.choose("Overnight");
   await expect(sheet.getByText("Overnight: 12 to 16 h")).toBeVisible();
   await expect(walk.figure("Pull the feed")).toContainText(/Fri 6:.. PM/);
   await walk.press("Save plan");
@@ -88,7 +88,7 @@ test("an ordinary morning is watched: it stands still until it is played, and it
   farm,
 }) => {
   await page.goto(`${farm.url}/days/3/plan`);
-  const sheet = page.getByRole("region", { name: "Simulation" });
+  const sheet = await new FarmWalk(page, farm.url).open("Simulation");
   await expect(sheet.getByText(/most birds are waiting: crates \d+, cones \d+/)).toBeVisible();
   const slider = sheet.getByRole("slider", { name: "Time of day" });
   await slider.focus();

@@ -90,7 +90,7 @@ test("an empty farm goes from its first batch to the cost of a bird, in pounds o
     "Total hours worked, all people": "6",
     "Mean live weight that morning, if weighed": "7 0",
   });
-  await walk.press("Settle this day");
+  await walk.settle();
 
   await expect(page.getByRole("heading", { name: "Settled" })).toBeVisible();
   const method = (name: string) => page.getByRole("region", { name });

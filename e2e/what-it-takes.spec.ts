@@ -42,11 +42,11 @@ test("what a day used is taken from stock when it settles, and put back when it 
   await walk.leaf("Settle");
   await expect(page.getByLabel("Clip ties")).toHaveValue("1");
   await walk.fill({ "Clip ties": "a few" });
-  await walk.press("Settle this day");
+  await walk.settle();
   await expect(page.getByText("Enter a whole number, such as 31")).toBeVisible();
   await walk.fill({ "Clip ties": "3", "Total hours worked, all people": "7.25" });
   await walk.fill({ "Mean live weight that morning, if weighed": "6 4" });
-  await walk.press("Settle this day");
+  await walk.settle();
   await expect(page.getByRole("listitem").filter({ hasText: "Clip ties" })).toContainText(
     "3 pieces from stock",
   );

@@ -17,16 +17,24 @@ export interface FormSetting {
   readonly hatchedOn: string;
 }
 
+/** What is said of a batch when it begins, and can be put right later. */
+const BATCH = {
+  name: words(60, "Enter a name, such as White 26-A"),
+  kind: choice(BIRD_KINDS, "Choose the closest kind"),
+  malePercent: wholeNumber({ most: 100, ask: "Enter the number of males per 100; 50 if you don't know" }),
+  hatchedOn: localDay({ ask: "Enter the hatch date, past or expected" }),
+  orderedCount: optional(wholeNumber({ least: 1, most: 100_000, ask: "" })),
+  chickCost: money("Enter the total cost of the chicks; 0 if they were your own"),
+};
+
+export const changeBatchForm = z.object({
+  ...BATCH,
+  /** The revision that the form was made from. */
+  seen: wholeNumber({ most: 1_000_000_000, ask: "Reload the page" }),
+});
+
 export const newBatchForm = z
-  .object({
-    name: words(60, "Enter a name, such as White 26-A"),
-    kind: choice(BIRD_KINDS, "Choose the closest kind"),
-    malePercent: wholeNumber({ most: 100, ask: "Enter the number of males per 100; 50 if you don't know" }),
-    hatchedOn: localDay({ ask: "Enter the hatch date, past or expected" }),
-    orderedCount: optional(wholeNumber({ least: 1, most: 100_000, ask: "" })),
-    arrivedCount: optional(wholeNumber({ least: 1, most: 100_000, ask: "" })),
-    chickCost: money("Enter the total cost of the chicks; 0 if they were your own"),
-  })
+  .object({ ...BATCH, arrivedCount: optional(wholeNumber({ least: 1, most: 100_000, ask: "" })) })
   .superRefine(({ arrivedCount, orderedCount }, context) => {
     if (arrivedCount === undefined && orderedCount === undefined)
       context.addIssue({

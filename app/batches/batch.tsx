@@ -103,11 +103,16 @@ export default function BatchPage({ loaderData, actionData }: Route.ComponentPro
         title={batch.name}
         line={`${KIND_WORDS[batch.kind]}, ${hatched} ${show.shortDay(batch.hatchedOn)}`}
       >
-        {freeCount > 0 && (
-          <ButtonLink kind="plain" to={`/days/new?batch=${batch.id}`}>
-            Schedule a day
+        <div className="flex flex-wrap gap-2">
+          <ButtonLink kind="plain" to={`/batches/${batch.id}/change`}>
+            Change batch
           </ButtonLink>
-        )}
+          {freeCount > 0 && (
+            <ButtonLink kind="plain" to={`/days/new?batch=${batch.id}`}>
+              Schedule a day
+            </ButtonLink>
+          )}
+        </div>
       </PageHead>
       <Slips batch={batch} story={loaderData.story} />
       <div className="grid items-start gap-4 lg:grid-cols-3">

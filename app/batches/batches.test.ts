@@ -76,6 +76,7 @@ test("the story has newest first, and weights typed together in one line", () =>
     chickCostCents: 17_340,
     aliveCount: 60,
     lostCount: 1,
+    revision: 0,
   } as const;
   const weighing = { entryId: "typed-together", weighedOn: "2026-09-12", asTyped: "6" };
   const lines = storyLines(

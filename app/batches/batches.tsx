@@ -1,10 +1,12 @@
 import { Link } from "react-router";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { flockOf } from "#app/server/farm/flock-of.server.ts";
+import { askedList, isAsked } from "#app/ui/list/asked-list.ts";
+import { ListFilter } from "#app/ui/list/list-filter.tsx";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
-import { KIND_WORDS } from "#app/words/words.ts";
+import { KIND_OPTIONS, KIND_WORDS } from "#app/words/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { flockOn } from "#core/growth/flock-forecast.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
@@ -12,7 +14,7 @@ import type { Route } from "./+types/batches.ts";
 
 export const meta = () => [{ title: "Batches · Pale Morning" }];
 
-export function loader({ context }: Route.LoaderArgs) {
+export function loader({ context, request }: Route.LoaderArgs) {
   const here = context.get(farmContext);
   const farm = requireFarm(here);
   const today = localDayOf(here.now(), farm.timeZone);
@@ -31,14 +33,27 @@ export function loader({ context }: Route.LoaderArgs) {
     };
   };
   const unread = { ageDays: 0, liveKg: 0, dressedKg: 0, nextDay: undefined, weighed: 0 };
+  const isGone = ({ aliveCount }: Batch) => aliveCount <= 0;
+  const asked = askedList(
+    request,
+    batches.filter(isGone).map(({ hatchedOn }) => hatchedOn),
+  );
+  const kind = new URL(request.url).searchParams.get("kind") ?? "";
+  const isOfKind = (batch: Batch) => kind === "" || batch.kind === kind;
+  const isFound = (batch: Batch) => asked.find === "" || isAsked(asked, batch.hatchedOn, batch.name);
   return {
-    alive: batches.filter(({ aliveCount }) => aliveCount > 0).map(growing),
-    gone: batches.filter(({ aliveCount }) => aliveCount <= 0).map((batch) => ({ batch, ...unread })),
+    asked,
+    isEmpty: batches.length === 0,
+    // Those that still stand are in every year.
+    alive: batches.filter((batch) => !isGone(batch) && isOfKind(batch) && isFound(batch)).map(growing),
+    gone: batches
+      .filter((batch) => isGone(batch) && isOfKind(batch) && isAsked(asked, batch.hatchedOn, batch.name))
+      .map((batch) => ({ batch, ...unread }))
+      .toReversed(),
   };
 }
 
-export default function Batches({ loaderData: { alive, gone } }: Route.ComponentProps) {
-  const isEmpty = alive.length + gone.length === 0;
+export default function Batches({ loaderData: { alive, gone, asked, isEmpty } }: Route.ComponentProps) {
   return (
     <Page>
       <PageHead title="Batches" line="birds from one hatch, raised together">
@@ -57,10 +72,25 @@ export default function Batches({ loaderData: { alive, gone } }: Route.Component
         </EmptyPlace>
       )}
       {alive.length > 0 && <BatchTable heading="Growing" rows={alive} isGrowing />}
-      {gone.length > 0 && <BatchTable heading="Finished" rows={gone} />}
+      {!isEmpty && (
+        <ListFilter
+          asked={asked}
+          label="Find a batch"
+          hint="Its name, or a hatch date such as 2026-04"
+          choice={{ name: "kind", label: "Kind", options: KINDS }}
+        />
+      )}
+      {!isEmpty && alive.length + gone.length === 0 && (
+        <p>No batch matches. Try fewer letters, or show all.</p>
+      )}
+      {gone.length > 0 && (
+        <BatchTable heading={asked.year ? `Finished, hatched in ${asked.year}` : "Finished"} rows={gone} />
+      )}
     </Page>
   );
 }
+
+const KINDS = [{ value: "", label: "All kinds" }, ...KIND_OPTIONS];
 
 type Row = Route.ComponentProps["loaderData"]["alive"][number];
 

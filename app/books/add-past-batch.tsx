@@ -75,7 +75,7 @@ export async function action({ context, request }: Route.ActionArgs) {
     feedMilligrams: feed,
   });
   const faults = faultsOf(outcome, {});
-  return faults ? sent.refuse(faults) : redirect("/books", 303);
+  return faults ? sent.refuse(faults) : redirect(`/books?year=${finishedOn.slice(0, 4)}`, 303);
 }
 
 export default function AddPastBatch({

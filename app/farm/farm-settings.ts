@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { longitudeQuestion } from "#app/farm/first-run/first-run-form.ts";
 import { shortest, temperatureAsTyped } from "#app/ui/read/as-typed.ts";
 import { choice, money, optional, tick, wholeNumber, words } from "#app/ui/read/read-field.ts";
 import { altitude, temperature, volume, weight } from "#app/ui/read/read-measure.ts";
@@ -73,6 +74,8 @@ export function farmSettingsForm(unitSystem: UnitSystem) {
           message: "Enter both volts and breaker, or leave both blank",
         });
       }
+      const question = longitudeQuestion(typed.longitude, typed.timeZone);
+      if (question) context.addIssue({ code: "custom", path: ["longitude"], message: question });
       const {
         latitude,
         longitude,

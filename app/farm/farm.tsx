@@ -1,7 +1,7 @@
 import { redirect } from "react-router";
 import { ChillFields, DayFields, FarmFields, ScalderFields } from "#app/farm/farm-fields.tsx";
 import { farmSettings, farmSettingsForm } from "#app/farm/farm-settings.ts";
-import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { OURS } from "#app/server/farm/farm-means.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
@@ -14,72 +14,45 @@ import type { Route } from "./+types/farm.ts";
 
 export const meta = () => [{ title: "Farm · Pale Morning" }];
 
-/** What a new farm is offered; where its clocks and dates are written as in the browser. */
-const newFarm = (locale: string) => ({
-  locale,
-  timeZone: "America/New_York",
-  unitSystem: "us",
-  currency: "USD",
-  practice: "few",
-  dayCostSharedBy: "birds",
-  pluckAtOnceCount: "1",
-  tankWall: "insulated",
-  chillMethod: "still",
-  scalderHeat: "propane",
-  isScalderLidded: "on",
-  scaldAtOnceCount: "1",
-  usesOwnDays: "on",
-});
-
 export function loader({ context, request }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const farm = here.file.farm();
+  const farm = requireFarm(here);
   const browser = localeOfBrowser(request.headers.get("Accept-Language"));
   return {
-    isNew: farm === undefined,
-    revision: farm?.revision ?? 0,
-    unitSystem: farm?.unitSystem ?? ("us" as const),
-    fields: farm ? farmSettings(farm) : newFarm(browser),
+    revision: farm.revision,
+    unitSystem: farm.unitSystem,
+    fields: farmSettings(farm),
     kit: here.file.kit(),
     entryId: newEntryId(),
     isSaved: new URL(request.url).searchParams.has("saved"),
     ours: OURS,
-    locales: localeOptions([browser, farm?.locale ?? browser]),
+    locales: localeOptions([browser, farm.locale]),
     zones: Intl.supportedValuesOf("timeZone"),
   };
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
   const here = context.get(farmContext);
-  const farm = here.file.farm();
+  const farm = requireFarm(here);
   const seen = Number(new URL(request.url).searchParams.get("seen"));
-  const sent = await submitted(here, request, farmSettingsForm(farm?.unitSystem ?? "us"));
+  const sent = await submitted(here, request, farmSettingsForm(farm.unitSystem));
   if (!sent.ok) return sent.refusal;
-  if (here.file.saveFarm(sent.value, seen) === "saved") {
-    return redirect(farm ? "/farm?saved" : "/batches", 303);
-  }
+  if (here.file.saveFarm(sent.value, seen) === "saved") return redirect("/farm?saved", 303);
   return sent.refuse({
     "": "These settings were changed in another window or by someone else. What you entered is still here; save again to replace the other changes",
   });
 }
 
 export default function Farm({ loaderData, actionData }: Route.ComponentProps) {
-  const { isNew, revision, unitSystem, fields, kit, entryId, isSaved, ours, zones, locales } = loaderData;
+  const { revision, unitSystem, fields, kit, entryId, isSaved, ours, zones, locales } = loaderData;
   return (
     <Page>
-      {isNew ? (
-        <PageHead
-          title="Good morning"
-          line="First, tell us about the farm. You can change all of this later."
-        />
-      ) : (
-        <PageHead
-          title="Farm"
-          line={
-            isSaved && !actionData ? <span role="status">Saved.</span> : "location, equipment, and settings"
-          }
-        />
-      )}
+      <PageHead
+        title="Farm"
+        line={
+          isSaved && !actionData ? <span role="status">Saved.</span> : "location, equipment, and settings"
+        }
+      />
       <FarmForm
         key={`${revision}${unitSystem}`}
         schema={farmSettingsForm(unitSystem)}
@@ -87,7 +60,7 @@ export default function Farm({ loaderData, actionData }: Route.ComponentProps) {
         defaults={fields}
         entryId={entryId}
         action={`/farm?seen=${revision}`}
-        submit={isNew ? "Start" : "Save farm"}
+        submit="Save farm"
       >
         {(form) => (
           <div className="grid gap-5 lg:grid-cols-2">
@@ -98,8 +71,8 @@ export default function Farm({ loaderData, actionData }: Route.ComponentProps) {
           </div>
         )}
       </FarmForm>
-      {!isNew && <Kit kit={kit} />}
-      {!isNew && <MoreOfFarm />}
+      <Kit kit={kit} />
+      <MoreOfFarm />
     </Page>
   );
 }

@@ -82,15 +82,20 @@ describe("people", () => {
 
   test("changed in two windows are changed by the first, and the second is told", async () => {
     const change = (fields: Record<string, string>) =>
-      callRoute(changePerson.action, sent({ saturday: "on", handsPercent: "100", ...fields }), {
+      callRoute(changePerson.action, sent({ name: "Lark", saturday: "on", handsPercent: "100", ...fields }), {
         personId: "3",
       });
     expect(await change({ seen: "0", handsPercent: "80" })).toMatchObject({ status: 303 });
     const second = await change({ seen: "0", noKnives: "on" });
     expect(second.status).toBe(422);
-    expect(JSON.stringify(second.faults)).toContain("Lark was changed in another window");
+    expect(JSON.stringify(second.faults)).toContain("This person was changed in another window");
     expect(HERE.file.people.people()[2]).toMatchObject({ handsPercent: 80, usesKnives: true, revision: 1 });
-    expect(await change({ seen: "1", noKnives: "on" })).toMatchObject({ status: 303 });
+    expect(await change({ seen: "1", noKnives: "on", name: "Larke" })).toMatchObject({ status: 303 });
+    expect(HERE.file.people.people()[2]).toMatchObject({ name: "Larke", usesKnives: false });
+    expect(await change({ seen: "2", name: "wren" })).toMatchObject({
+      faults: { name: ["wren is already on the list"] },
+    });
+    expect(await change({ seen: "2", name: "Lark" })).toMatchObject({ status: 303 });
   });
 
   test("can or can't come on a single day, not on one gone by", async () => {

@@ -20,6 +20,44 @@ export function Sheet({ heading, beside, children, className = "", ...rest }: Sh
   );
 }
 
+interface FoldedSheetProps {
+  /** By which the index of the page leads to it. */
+  id: string;
+  heading: string;
+  /** What it says in short, in view while it is folded too. */
+  beside?: ReactNode;
+  /** Whether something in it is wrong or wanted at once. */
+  isOpen?: boolean;
+  /** Folded on a phone only: where there is room for it, it is always in view. */
+  isForPhones?: boolean;
+  children: ReactNode;
+}
+
+/** A sheet that is folded to its heading until someone wants to see more. */
+export function FoldedSheet({
+  id,
+  heading,
+  beside,
+  isOpen = false,
+  isForPhones = false,
+  children,
+}: FoldedSheetProps) {
+  return (
+    <section className="sheet" aria-label={heading}>
+      <details className={`folded-sheet ${isForPhones ? "folded-on-phones" : ""}`} open={isOpen}>
+        <summary className="sheet-head">
+          <h2 className="text-lg">{heading}</h2>
+          {beside && <span className="text-sm text-soft">{beside}</span>}
+        </summary>
+        {/* The address of something inside opens what is folded around it. */}
+        <div id={id} className="scroll-mt-16 px-4 py-2">
+          {children}
+        </div>
+      </details>
+    </section>
+  );
+}
+
 /** A page of sheets under each other, no wider than can be read unless it has a margin of its own. */
 export function Page({ isWide = false, children }: { isWide?: boolean; children: ReactNode }) {
   return <div className={`grid gap-5 p-4 md:p-6 ${isWide ? "" : "max-w-page"}`}>{children}</div>;

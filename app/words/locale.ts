@@ -1,3 +1,6 @@
+import type { Currency } from "#core/quantity/currency.ts";
+import type { UnitSystem } from "#core/quantity/read-weight.ts";
+
 /**
  * The farm's locale: clocks, dates, numbers, first day of the week and paper. Nothing else in the program names a locale.
  * Words stay English whatever the tag; a tag of another language lends its region's formats only.
@@ -84,6 +87,26 @@ export function localeOfBrowser(acceptLanguage: string | null): string {
   if (first === undefined) return DEFAULT_LOCALE;
   const { language, region } = new Intl.Locale(first).maximize();
   return language === "en" && region ? `en-${region}` : new Intl.Locale(first).baseName;
+}
+
+/** Where things are bought and sold by the pound. */
+const BY_THE_POUND: readonly string[] = ["US", "LR", "MM"];
+const CURRENCY_OF: Readonly<Record<string, Currency>> = {
+  US: "USD",
+  CA: "CAD",
+  GB: "GBP",
+  AU: "AUD",
+  NZ: "NZD",
+};
+const EURO = "AD AT BE BG CY DE EE ES FI FR GR HR IE IT LT LU LV MC ME MT NL PT SI SK SM VA XK".split(" ");
+
+/** The units and the money that are usual where a locale is from: what `Intl` does not know. */
+export function usualUnits(locale: string): { unitSystem: UnitSystem; currency: Currency } {
+  const region = new Intl.Locale(locale).maximize().region ?? "US";
+  return {
+    unitSystem: BY_THE_POUND.includes(region) ? "us" : "metric",
+    currency: CURRENCY_OF[region] ?? (EURO.includes(region) ? "EUR" : "USD"),
+  };
 }
 
 /** English with the formats of the tag's region. A tag that is not known here stands for our default. */

@@ -23,3 +23,19 @@ export function listed(words: readonly string[]): string {
   if (words.length <= 2) return words.join(" and ");
   return `${words.slice(0, -1).join(", ")}, and ${words.at(-1)}`;
 }
+
+/** Numbers in order, runs of them by their ends: "3, 7 to 9, and 12". */
+export function numbersInWords(numbers: readonly number[]): string {
+  const runs: [number, number][] = [];
+  for (const number of numbers) {
+    const last = runs.at(-1);
+    if (last && last[1] === number - 1) last[1] = number;
+    else runs.push([number, number]);
+  }
+  return listed(
+    runs.flatMap(([from, to]) => {
+      if (from === to) return [`${from}`];
+      return to === from + 1 ? [`${from}`, `${to}`] : [`${from} to ${to}`];
+    }),
+  );
+}

@@ -35,8 +35,7 @@ export async function hostileSoak(
   const faults: string[] = [];
   const byStatus = new Map<number, number>();
   let sent = 0;
-  let warm = server.megabytes();
-  let most = 0;
+  const memory = memoryOf(server);
   const slow = { byClock: 0, slowest: 0, request: "none" };
   const before = processorTicks();
   const fault = (request: RawRequest, what: string) => {
@@ -56,17 +55,13 @@ export async function hostileSoak(
       const wrong = wrongWith({ ...answer, milliseconds: own }, mostMilliseconds);
       if (wrong) fault(request, wrong);
       if (!server.isUp) await server.start();
-      if (sent % SAID_EVERY === 0) console.log(`soak, hostile: ${sent} sent, ${faults.length} faults`);
-      if (sent % 100 === 0) {
-        const now = server.megabytes();
-        if (sent > WARM_UP_REQUESTS) most = Math.max(most, now);
-        else warm = Math.max(warm, now);
-      }
+      if (sent % 100 === 0) memory.lookAfter(sent);
+      if (sent % SAID_EVERY === 0)
+        console.log(`soak, hostile: ${sent} sent, ${faults.length} faults, ${memory.inWords()}`);
     }
   };
   await Promise.all(Array.from({ length: AT_ONCE }, one));
   const empty = entriesWithoutFacts(server.data);
-  const growth = Math.max(0, most - warm);
   const statuses = [...byStatus]
     .toSorted(([one], [other]) => one - other)
     .map(([status, count]) => `${status}: ${count}`);
@@ -77,13 +72,28 @@ export async function hostileSoak(
       `${slow.byClock} took over ${mostMilliseconds} ms by the clock, with ${inPercent(stolenShare(before, processorTicks()))} of the processors taken by other machines`,
       `slowest by the time this machine had ${Math.round(slow.slowest)} ms (${slow.request.slice(0, 160)})`,
       `${server.deaths} deaths`,
-      `memory ${Math.round(warm)} MB, then ${Math.round(most)} MB`,
+      memory.inWords(),
       `${empty.length} entries without facts`,
       `${faults.length} faults`,
     ].join("; "),
   );
   for (const entry of empty.slice(0, MOST_SAID)) console.log(`soak: entry without a fact: ${entry}`);
-  return faults.length + server.deaths + empty.length + (growth > MOST_GROWTH_MEGABYTES ? 1 : 0);
+  return faults.length + server.deaths + empty.length + (memory.growth() > MOST_GROWTH_MEGABYTES ? 1 : 0);
+}
+
+/** The most memory that a server held before it was warm, and since. */
+function memoryOf(server: SoakServer) {
+  let warm = server.megabytes();
+  let most = 0;
+  return {
+    lookAfter(sent: number): void {
+      const now = server.megabytes();
+      if (sent > WARM_UP_REQUESTS) most = Math.max(most, now);
+      else warm = Math.max(warm, now);
+    },
+    growth: () => Math.max(0, most - warm),
+    inWords: () => `memory ${Math.round(warm)} MB, then ${Math.round(most)} MB`,
+  };
 }
 
 /** Most requests come from the farm's own computer, the others from a device on its network. */

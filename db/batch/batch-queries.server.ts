@@ -25,9 +25,17 @@ export interface Batch {
   /** Arrived, less losses, less those already dressed. */
   readonly aliveCount: number;
   readonly lostCount: number;
+  /** Counts on with each change. */
+  readonly revision: number;
 }
 
-export type NewBatch = Omit<Batch, "id" | "aliveCount" | "lostCount">;
+export type NewBatch = Omit<Batch, "id" | "aliveCount" | "lostCount" | "revision">;
+
+/** What of a batch can be put right later: all that was typed of it but how many chicks came, which has entries of its own. */
+export type BatchChange = Pick<
+  Batch,
+  "id" | "revision" | "name" | "kind" | "maleSharePermille" | "hatchedOn" | "orderedCount" | "chickCostCents"
+>;
 
 interface Fact {
   readonly entryId: string;
@@ -104,9 +112,9 @@ export function batchQueries(database: Database) {
   const batchSql = (where: string) => `
     SELECT id, name, kind, male_share_permille AS maleSharePermille, hatched_on AS hatchedOn,
            ordered_count AS orderedCount, arrived_count AS arrivedCount, chick_cost_cents AS chickCostCents,
-           awaited_on AS awaitedOn,
+           awaited_on AS awaitedOn, revision,
            lost_count AS lostCount, arrived_count - lost_count - dressed_count AS aliveCount
-      FROM (SELECT batch.id, batch.name, kind, male_share_permille, hatched_on, ordered_count, chick_cost_cents,
+      FROM (SELECT batch.id, batch.name, kind, male_share_permille, hatched_on, ordered_count, chick_cost_cents, revision,
                    coalesce(arrival.arrived_count, batch.arrived_count) AS arrived_count,
                    CASE WHEN arrival.id IS NULL THEN awaited_on END AS awaited_on,
                    (SELECT coalesce(sum(bird_count), 0) FROM batch_loss
@@ -125,6 +133,22 @@ export function batchQueries(database: Database) {
   const selectIsNameUsed = database.prepare<[string], { taken: boolean }>(
     `SELECT EXISTS (SELECT 1 FROM batch WHERE name = ? AND ${current}) AS taken`,
   );
+  const selectIsNameUsedBy = database.prepare<[string, number], { taken: boolean }>(
+    `SELECT EXISTS (SELECT 1 FROM batch WHERE name = ? AND id <> ? AND ${current}) AS taken`,
+  );
+  const selectFirstMoment = database.prepare<{ batchId: number }, { day: string | undefined }>(`
+    SELECT min(day) AS day FROM (
+      SELECT min(lost_on) AS day FROM batch_loss WHERE batch_id = @batchId AND ${current}
+      UNION ALL SELECT min(weighed_on) FROM batch_weighing WHERE batch_id = @batchId AND ${current}
+      UNION ALL SELECT min(counted_on) FROM batch_feed_left WHERE batch_id = @batchId AND ${current}
+      UNION ALL SELECT min(processed_on) FROM processing_day WHERE ${current}
+         AND id IN (SELECT day_id FROM day_lot WHERE batch_id = @batchId AND removed_at IS NULL))`);
+  const updateBatch = database.prepare<BatchChange>(`
+    UPDATE batch SET name = @name, kind = @kind, male_share_permille = @maleSharePermille, hatched_on = @hatchedOn,
+           ordered_count = @orderedCount, chick_cost_cents = @chickCostCents, revision = revision + 1,
+           -- Day-olds by post come the day after they hatch.
+           awaited_on = CASE WHEN awaited_on IS NOT NULL THEN date(@hatchedOn, '+1 day') END
+     WHERE id = @id AND revision = @revision`);
   const selectTaken = database.prepare<[number], { batchId: number; birds: number }>(
     `SELECT batch_id AS batchId, dressed_count AS birds FROM (${TAKEN_BY_DAYS}) WHERE day_id = ?`,
   );
@@ -256,6 +280,24 @@ export function batchQueries(database: Database) {
         insertBatch.run({ entryId: entry.entryId, ...batch });
         return undefined;
       }),
+
+    /** Puts right what was typed of a batch, if no one else has since the revision that was seen. */
+    changeBatch: (
+      entry: Entry,
+      { revision, ...batch }: BatchChange,
+    ): Recorded<"name-taken" | "changed-meanwhile" | "hatched-later"> =>
+      entries.once<"name-taken" | "changed-meanwhile" | "hatched-later">(
+        entry,
+        ["batch-changed", batch],
+        () => {
+          if (selectIsNameUsedBy.get(batch.name, batch.id)!.taken) return "name-taken";
+          const first = selectFirstMoment.get({ batchId: batch.id })!.day;
+          if (first !== undefined && first < batch.hatchedOn) return "hatched-later";
+          return updateBatch.run({ revision, ...batch }).changes === 1 ? undefined : "changed-meanwhile";
+        },
+      ),
+    /** The first day on which something is recorded or planned of a batch; undefined where nothing is. */
+    firstDayOf: (batchId: number): string | undefined => selectFirstMoment.get({ batchId })!.day,
 
     recordLoss: (entry: Entry, batchId: number, loss: Omit<Loss, "entryId">): Recorded<"more-than-alive"> =>
       entries.once(entry, ["loss", batchId, loss], () => {

@@ -76,6 +76,15 @@ export interface KeptLot {
 export type LotRefusal = "more-than-alive" | "batch-twice";
 export type SaveRefusal = LotRefusal | "lot-has-birds" | "changed-meanwhile" | "day-settled";
 
+/** What keeps lots from being a day's: more birds than are alive and free, or one batch in two of them. */
+export function lotsFault(
+  lots: readonly Pick<LotChoices, "batchId" | "birds">[],
+  freeOf: (batchId: number) => number,
+): LotRefusal | undefined {
+  if (new Set(lots.map(({ batchId }) => batchId)).size < lots.length) return "batch-twice";
+  return lots.some(({ batchId, birds }) => birds > freeOf(batchId)) ? "more-than-alive" : undefined;
+}
+
 /** Prepares every statement of planning a day once; call it once per connection. */
 export function dayQueries(database: Database) {
   const entries = entryQueries(database);
@@ -165,13 +174,8 @@ export function dayQueries(database: Database) {
     return row && wholeDay(row);
   };
 
-  /** What keeps lots from being a day's: more birds than are alive and free, or one batch in two of them. */
-  const faultOfLots = (lots: readonly LotChoices[], dayId: number): LotRefusal | undefined => {
-    if (new Set(lots.map(({ batchId }) => batchId)).size < lots.length) return "batch-twice";
-    return lots.some(({ batchId, birds }) => birds > batches.freeForDay(batchId, dayId))
-      ? "more-than-alive"
-      : undefined;
-  };
+  const faultOfLots = (lots: readonly LotChoices[], dayId: number) =>
+    lotsFault(lots, (batchId) => batches.freeForDay(batchId, dayId));
 
   return {
     days: (): ProcessingDay[] => selectDays.all().map(wholeDay),

@@ -4,6 +4,7 @@ import type { Database } from "better-sqlite3";
 const CHANGED_TABLES = [
   "farm",
   "season_setting",
+  "batch",
   "storage_place",
   "person",
   "product",

@@ -42,6 +42,8 @@ export interface PersonDay {
   readonly why: string;
 }
 
+export type PersonRefusal = "name-taken" | "grant-taken";
+
 /** Prepares every statement about people once; call it once per connection. */
 export function peopleQueries(database: Database) {
   const entries = entryQueries(database);
@@ -56,8 +58,8 @@ export function peopleQueries(database: Database) {
                         from_minute, to_minute, beside_adult_stations)
     VALUES (@entryId, @name, @weekdayMask, @handsPercent, @usesKnives, @scalds, @lifts, @bornYear,
             @fromMinute, @toMinute, @besideAdult)`);
-  const updatePerson = database.prepare<Omit<PersonRow, "entryId" | "name">>(`
-    UPDATE person SET weekday_mask = @weekdayMask, hands_percent = @handsPercent, uses_knives = @usesKnives,
+  const updatePerson = database.prepare<Omit<PersonRow, "entryId">>(`
+    UPDATE person SET name = @name, weekday_mask = @weekdayMask, hands_percent = @handsPercent, uses_knives = @usesKnives,
            scalds = @scalds, lifts = @lifts, born_year = @bornYear, from_minute = @fromMinute, to_minute = @toMinute,
            beside_adult_stations = @besideAdult, revision = revision + 1
      WHERE id = @id AND revision = @revision`);
@@ -72,6 +74,8 @@ export function peopleQueries(database: Database) {
      WHERE person_id = ? AND source = 'calendar' AND ${current}`);
 
   const people = (): Person[] => selectPeople.all().map(personFromRow);
+  const isNameUsed = (name: string, exceptId?: number): boolean =>
+    people().some((other) => other.id !== exceptId && other.name.toLowerCase() === name.toLowerCase());
   /** A farm names one young person at most: an adult can't stand beside two. */
   const isGrantUsed = (ability: PersonAbility, exceptId?: number): boolean =>
     ability.besideAdult.length > 0 &&
@@ -79,27 +83,27 @@ export function peopleQueries(database: Database) {
 
   return {
     people,
-    addPerson: (
-      entry: Entry,
-      person: PersonAbility & { readonly name: string },
-    ): Recorded<"name-taken" | "grant-taken"> =>
-      entries.once(entry, ["person", person], () => {
-        if (people().some(({ name }) => name.toLowerCase() === person.name.toLowerCase()))
-          return "name-taken";
+    addPerson: (entry: Entry, person: PersonAbility & { readonly name: string }): Recorded<PersonRefusal> =>
+      entries.once<PersonRefusal>(entry, ["person", person], () => {
+        if (isNameUsed(person.name)) return "name-taken";
         if (isGrantUsed(person)) return "grant-taken";
         insertPerson.run({ entryId: entry.entryId, name: person.name, ...rowFromAbility(person) });
         return undefined;
       }),
 
-    /** What someone can and may do, if no one else has said it since the revision that was seen; their name stays. */
+    /** What someone is called, can and may do, if no one else has said it since the revision that was seen. */
     changePerson: (
       entry: Entry,
-      { revision, ...person }: PersonAbility & { readonly id: number; readonly revision: number },
-    ): Recorded<"grant-taken" | "changed-meanwhile"> =>
-      entries.once<"grant-taken" | "changed-meanwhile">(entry, ["person-changed", person], () => {
-        const { id } = person;
+      {
+        revision,
+        ...person
+      }: PersonAbility & { readonly id: number; readonly name: string; readonly revision: number },
+    ): Recorded<PersonRefusal | "changed-meanwhile"> =>
+      entries.once<PersonRefusal | "changed-meanwhile">(entry, ["person-changed", person], () => {
+        const { id, name } = person;
+        if (isNameUsed(name, id)) return "name-taken";
         if (isGrantUsed(person, id)) return "grant-taken";
-        const { changes } = updatePerson.run({ id, revision, ...rowFromAbility(person) });
+        const { changes } = updatePerson.run({ id, revision, name, ...rowFromAbility(person) });
         return changes === 1 ? undefined : "changed-meanwhile";
       }),
 

@@ -7,6 +7,8 @@ describe("a line is read as it is said", () => {
   test.each([
     ["lost 2 hawk", { kind: "loss", birds: 2, cause: "hawk" }],
     ["Died 1", { kind: "loss", birds: 1, cause: "" }],
+    ["1 died", { kind: "loss", birds: 1, cause: "" }],
+    ["2 birds dead, heat", { kind: "loss", birds: 2, cause: "heat" }],
     ["3 bags 18.95", { kind: "feed", bags: 3, bagCents: 1895, feedKind: "" }],
     ["bought 2 sacks of grower at $19", { kind: "feed", bags: 2, bagCents: 1900, feedKind: "grower" }],
     ["opened 1 bag", { kind: "opened", bags: 1 }],
@@ -35,6 +37,11 @@ describe("a line is read as it is said", () => {
     const read = said(text);
     expect(read).toMatchObject({ kind: "weights", isSure });
     expect("weights" in read && read.weights).toHaveLength(birds);
+  });
+
+  test("bags without a price are asked for it, and not taken for a note", () => {
+    for (const text of ["3 bags", "bought 2 sacks of grower"])
+      expect(said(text)).toEqual({ problem: "What did a bag cost? For example: 3 bags 18.95" });
   });
 
   test("in kilograms a comma is a decimal point, and a semicolon parts birds", () => {

@@ -37,6 +37,13 @@ const WAYS: readonly [pattern: RegExp, read: (found: RegExpExecArray, units: Uni
         : { problem: "How many were lost? For example: lost 2 hawk" };
     },
   ],
+  [
+    /^(\d{1,5}) (?:birds? |chicks? |hens? )?(?:were |was )?(?:died|dead|lost)\b[,:]? ?(.*)$/i,
+    ([, count = "", cause = ""]) =>
+      Number(count) > 0
+        ? { kind: "loss", birds: Number(count), cause }
+        : { problem: "How many were lost? For example: lost 2 hawk" },
+  ],
   [/^(?:weighed|weights?)\b:? ?(.*)$/i, ([, rest = ""], units) => readWeights(rest, units)],
   [
     /^(?:bought )?([\d.,/ ]{1,12}?) ?(?:bags?|sacks?) ?(?:of (\w{1,60}) ?)?(?:at|@|for)? ?\$?([\d.,]{1,12}) ?(.*)$/i,
@@ -53,6 +60,10 @@ const WAYS: readonly [pattern: RegExp, read: (found: RegExpExecArray, units: Uni
         feedKind: (kindBefore || kindAfter).trim().slice(0, 60),
       };
     },
+  ],
+  [
+    /^(?:bought )?[\d.,/]{1,12} ?(?:bags?|sacks?)(?: of \w{1,60})?$/i,
+    () => ({ problem: "What did a bag cost? For example: 3 bags 18.95" }),
   ],
   [
     /^opened\b ?(.*)$/i,

@@ -1,4 +1,5 @@
 import { type FormSetting, happenedOn } from "#app/batches/batch-forms.ts";
+import { readAs } from "#app/batches/history/line-in-words.ts";
 import { storyLineForm } from "#app/batches/history/story-line.ts";
 import { type StoryLine, storyLines, type TakenDay } from "#app/batches/history/story-lines.ts";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
@@ -54,6 +55,9 @@ export function StorySheet({ batch, story, days, setting, entryId, refusal }: St
                   label="What happened?"
                   hint={`For example: lost 1 hawk · ${weights} · 3 bags 18.95 · left 2.5 bags · moved 40 to north pen · arrived 82 · anything else is saved as a note`}
                 />
+                <p role="status" className="pt-1 text-sm">
+                  {readAs(fields.line.value ?? "", show)}
+                </p>
               </div>
               <TextField field={fields.happenedOn} label="Date" type="date" />
             </div>

@@ -10,7 +10,7 @@ import { ShrinkBagSteps } from "#app/days/pack/shrink-bag.tsx";
 import { WeighOne } from "#app/days/pack/weigh-one.tsx";
 import { dressedWeights, tallySentence } from "#app/days/pack/weights-in-words.ts";
 import { packsByProduct } from "#app/server/day/packs-of-day.server.ts";
-import { progressOf } from "#app/server/day/plan-of-day.server.ts";
+import { expectedBirds } from "#app/server/day/plan-of-day.server.ts";
 import { roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
 import { suppliesInStock } from "#app/server/day/supplies.server.ts";
 import { attachedDevices } from "#app/server/device/attached-devices.server.ts";
@@ -28,7 +28,6 @@ import type { Show } from "#app/words/show.ts";
 import { USE_WORDS } from "#app/words/words.ts";
 import { lotOfBird } from "#core/day/run/lot-of-bird.ts";
 import { packTally } from "#core/packing/pack-tally.ts";
-import { birdsOf } from "#core/processing-line/line-day.ts";
 import type { Carcass } from "#db/pack/pack-row.server.ts";
 import type { Route } from "./+types/pack.ts";
 
@@ -48,9 +47,8 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
   const numbers = new Set(carcasses.map((carcass) => carcass.birdNumber));
   let next = 1;
   while (numbers.has(next)) next += 1;
-  const { state, done } = progressOf(here, day);
   const means = farmMeans(farm);
-  const expected = state === "finished" ? done : Math.max(done, birdsOf(day));
+  const expected = expectedBirds(here, day);
   return {
     day,
     lots: weighedByLot(lots, carcasses),

@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
+import { PlanCautions } from "#app/days/plan/cautions/plan-cautions.tsx";
 import { ChillSheet } from "#app/days/plan/chill/chill-sheet.tsx";
 import { stationPages } from "#app/days/plan/line/station-words.ts";
 import { PlanAnswer, PlanDetail } from "#app/days/plan/plan-answer.tsx";
-import { PlanCautions } from "#app/days/plan/plan-cautions.tsx";
 import { PlanShown } from "#app/days/plan/plan-context.tsx";
 import { ScaldSheet } from "#app/days/plan/scald/scald-sheet.tsx";
 import { WeatherSheet } from "#app/days/plan/weather/weather-sheet.tsx";
@@ -168,6 +168,12 @@ test("every plan answers, counts each of its birds once, and says no number that
         ],
         centsPerKilogram: 900,
         forOthers: { rule: "", names: {} },
+        longestLineMinutes: 90,
+        people: [{ id: 1, name: "Ines", weekdayMask: 0 }],
+        personDays: [],
+        marks: [{ fromOn: day, toOn: day, kind: "out" as const, what: "Holiday" }],
+        savedOn: undefined,
+        otherDays: [{ id: 9, processedOn: day, startAt, lots: [{ birds: 3, batchName: "Red 1" }] }],
         at: startAt - 40 * 3_600_000,
       };
       const reading = isUs ? IN_POUNDS : IN_KILOGRAMS;

@@ -2,7 +2,8 @@ import { redirect } from "react-router";
 import { BATCH_TWICE, dayForm, lotField } from "#app/days/plan/choices/day-form.ts";
 import { daySetting, ownersToChoose } from "#app/days/plan/choices/day-setting.server.ts";
 import { tooManyBirds } from "#app/days/plan/choices/lot-form.ts";
-import { ADD_LOT } from "#app/days/plan/choices/lot-moves.ts";
+import { ADD_LOT, lotsAfter } from "#app/days/plan/choices/lot-moves.ts";
+import { planForOthers } from "#app/days/plan/choices/plan-for-others.server.ts";
 import { proposedChoices } from "#app/days/plan/choices/proposed-choices.server.ts";
 import { makeFirstPlan } from "#app/days/plan/make-first-plan.server.ts";
 import { PlanPage } from "#app/days/plan/plan-page.tsx";
@@ -61,12 +62,14 @@ export async function action({ context, request }: Route.ActionArgs) {
   const sent = await submitted(here, request, dayForm(setting));
   if (!sent.ok) return sent.refusal;
   const { move, ...choices } = sent.value;
-  const outcome = here.file.addDay(sent.entry, farm.timeZone, choices);
+  const after = lotsAfter(choices.lots, move);
+  const outcome = here.file.addDay(sent.entry, farm.timeZone, { ...choices, lots: after.lots });
   const faults = faultsOf(outcome, {
     "more-than-alive": { [lotField(0, "birdCount")]: tooManyBirds(freeCount) },
     "batch-twice": { "": BATCH_TWICE },
   });
   if (faults) return sent.refuse(faults);
+  if (after.left) return redirect(planForOthers(here, after.left, choices.processedOn), 303);
   const day = `/days/${here.file.dayOfEntry(sent.entry.entryId)}`;
   return redirect(move === ADD_LOT ? `${day}/lots/new` : `${day}/plan`, 303);
 }

@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { Figure } from "#app/ui/figure.tsx";
-import { Sheet } from "#app/ui/sheet.tsx";
+import { FoldedSheet, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { CUT_WORDS } from "#app/words/words.ts";
@@ -101,7 +101,7 @@ export function PlanDetail() {
   const { lots, line, chill } = plan;
   const pace = paceReckoning(ownPace);
   return (
-    <Sheet heading="More results">
+    <FoldedSheet id="more" heading="More results">
       <Pairs>
         {lots.map((lot) => (
           <LotDetail key={lot.choices.batchId} lot={lot} />
@@ -128,7 +128,7 @@ export function PlanDetail() {
       <p className="pt-1 text-sm text-soft">
         Go by wing feathers that slip out easily, not the clock. For chilling, follow your local rules.
       </p>
-    </Sheet>
+    </FoldedSheet>
   );
 }
 

@@ -1,16 +1,19 @@
 import { type ReactNode, useDeferredValue, useState } from "react";
+import { OthersCaution, PlanCautions } from "#app/days/plan/cautions/plan-cautions.tsx";
 import { ChillSheet } from "#app/days/plan/chill/chill-sheet.tsx";
+import { changedChoices } from "#app/days/plan/choices/changed-choices.ts";
 import { type DayFormSetting, dayFields, dayForm, seatsAsText } from "#app/days/plan/choices/day-form.ts";
 import { ADD_LOT } from "#app/days/plan/choices/lot-moves.ts";
 import { PlanFields } from "#app/days/plan/choices/plan-fields.tsx";
+import { PLAN_FORM } from "#app/days/plan/choices/plan-form-id.ts";
 import { BestCrewSheet } from "#app/days/plan/line/best-crew-sheet.tsx";
 import { FinishChart } from "#app/days/plan/line/finish-chart.tsx";
 import { HelpsSheet } from "#app/days/plan/line/helps-sheet.tsx";
 import { LineSheet } from "#app/days/plan/line/line-sheet.tsx";
 import { WatchSheet } from "#app/days/plan/line/watch-sheet.tsx";
-import { PlanAnswer, PlanDetail } from "#app/days/plan/plan-answer.tsx";
-import { OthersCaution, PlanCautions } from "#app/days/plan/plan-cautions.tsx";
+import { PlanAside } from "#app/days/plan/plan-aside.tsx";
 import { PlanShown, usePlan } from "#app/days/plan/plan-context.tsx";
+import { PlanIndex } from "#app/days/plan/plan-index.tsx";
 import { PlanRibbon } from "#app/days/plan/plan-ribbon.tsx";
 import { ScaldSheet } from "#app/days/plan/scald/scald-sheet.tsx";
 import { type PlanState, usePlanState } from "#app/days/plan/use-plan-state.ts";
@@ -18,7 +21,9 @@ import { WeatherSheet } from "#app/days/plan/weather/weather-sheet.tsx";
 import { WithdrawalSheet } from "#app/days/plan/withdrawal/withdrawal-sheet.tsx";
 import type { AroundDay } from "#app/server/day/around-day.server.ts";
 import { FarmForm, type Refusal } from "#app/ui/farm-form.tsx";
-import { Button, Notice, Sheet } from "#app/ui/sheet.tsx";
+import { LeavingAsks } from "#app/ui/leaving-asks.tsx";
+import { Button, Notice } from "#app/ui/sheet.tsx";
+import { plural } from "#app/words/show.ts";
 import { mayWorkAlone } from "#core/day/crew/crew.ts";
 import type { PlanBasis } from "#core/day/plan/plan-for-date.ts";
 import type { DatedChoices } from "#db/day/day-queries.server.ts";
@@ -39,60 +44,56 @@ interface PlanPageProps {
   owners: readonly { readonly id: number; readonly name: string }[];
   /** Whether the day is kept already. */
   isKept?: boolean;
+  /** Below everything else. */
+  foot?: ReactNode;
   /** Hidden fields, and cautions that stand above the choices. */
   children?: ReactNode;
 }
 
 /** A day's choices and what follows from them, shown at once as they change, and refined by a worker after. */
 export function PlanPage(props: PlanPageProps) {
-  const { head, basis, around } = props;
+  const { head, basis, around, current, setting } = props;
   const state = usePlanState(props);
-  const { planned, shown } = state;
+  const { planned, shown, seats, isRead } = state;
+  const [savedSeats] = useState(seats);
   // The hour is what a move asks for; what follows from it further down may come a moment later.
   const later = useDeferredValue(planned);
   const plan = { processedOn: shown.processedOn, basis, around };
+  const changes = changedChoices(current, savedSeats, shown, seats, setting) + (isRead ? 0 : 1);
+  const unsaved = changes > 0 ? plural(changes, "change") : undefined;
   return (
-    <div className="grid gap-4 p-4 md:px-6">
-      {head}
-      <PlanShown {...plan} planned={planned}>
+    <PlanShown {...plan} planned={planned}>
+      <div className="grid gap-4 p-4 pb-20 md:px-6 lg:pb-4">
+        {head}
         <OthersCaution />
-      </PlanShown>
-      <PlanRibbon
-        planned={planned}
-        processedOn={shown.processedOn}
-        startAt={shown.startAt}
-        place={basis.place}
-      />
-      <div className="plan-grid grid gap-4 lg:grid-cols-7">
-        <div className="grid content-start gap-4 lg:col-span-5 lg:row-span-2">
-          <PlanShown {...plan} planned={planned}>
-            <PlanLine {...state} />
+        <PlanRibbon
+          planned={planned}
+          processedOn={shown.processedOn}
+          startAt={shown.startAt}
+          place={basis.place}
+        />
+        <div className="grid gap-4 lg:grid-cols-7">
+          <div className="grid content-start gap-4 lg:col-span-5">
+            <PlanChoices {...props} {...state} unsaved={unsaved} />
             <PlanCautions />
-          </PlanShown>
-          <PlanShown {...plan} planned={later}>
-            <PlanSheets {...state} />
-          </PlanShown>
-          <PlanChoices {...props} {...state} />
-        </div>
-        <div className="order-first grid content-start gap-4 lg:order-none lg:col-span-2">
-          <PlanShown {...plan} planned={planned}>
-            <PlanAnswer />
-          </PlanShown>
-        </div>
-        <div className="lg:col-span-2">
-          <PlanShown {...plan} planned={later}>
-            <PlanDetail />
-          </PlanShown>
+            <PlanIndex />
+            <PlanLine {...state} />
+            <PlanShown {...plan} planned={later}>
+              <PlanSheets {...state} />
+            </PlanShown>
+            {props.foot}
+          </div>
+          <PlanAside later={later} unsaved={unsaved} />
         </div>
       </div>
-    </div>
+      <LeavingAsks unsaved={unsaved} />
+    </PlanShown>
   );
 }
 
-/** The people at their stations, and what was changed of them and is not saved. */
-function PlanLine({ planned, choices, crew, seats, holding, playing, setSeats, year }: PlanState) {
+/** The people at their stations. */
+function PlanLine({ planned, choices, crew, holding, playing, setSeats, year }: PlanState) {
   const { basis } = usePlan();
-  const [asSaved] = useState(() => seatsAsText(seats));
   return (
     <>
       <LineSheet
@@ -106,12 +107,6 @@ function PlanLine({ planned, choices, crew, seats, holding, playing, setSeats, y
         holding={holding}
         onCrew={setSeats}
       />
-      {seatsAsText(seats) !== asSaved && (
-        <div className="flex flex-wrap items-center gap-3 rounded-sheet border-l-4 border-straw bg-wheat px-4 py-2">
-          <span>The crew has unsaved changes.</span>
-          <Button form={FORM}>Save plan with this crew</Button>
-        </div>
-      )}
       {playing.line?.isFailed && (
         <Notice>
           These times come from a quick run of 80 simulated days. The longer run did not start on this device;
@@ -128,16 +123,14 @@ function PlanSheets({ planned, choices, crew, playing, setSeats }: PlanState) {
   const later = usePlan().planned;
   return (
     <>
-      <div className="grid items-start gap-4 md:grid-cols-2">
-        <FinishChart line={later.plan.line} startAt={choices.startAt} />
-        <HelpsSheet
-          helps={playing.line?.helps}
-          startAt={choices.startAt}
-          doneAt={line.likelyAt.value}
-          sunrise={planned.sun.sunrise}
-          cutUp={choices.packsSameDay ? 0 : choices.lots.reduce((sum, lot) => sum + lot.cutUp, 0)}
-        />
-      </div>
+      <FinishChart line={later.plan.line} startAt={choices.startAt} />
+      <HelpsSheet
+        helps={playing.line?.helps}
+        startAt={choices.startAt}
+        doneAt={line.likelyAt.value}
+        sunrise={planned.sun.sunrise}
+        cutUp={choices.packsSameDay ? 0 : choices.lots.reduce((sum, lot) => sum + lot.cutUp, 0)}
+      />
       <WeatherSheet />
       <WatchSheet
         replication={playing.watched}
@@ -158,6 +151,7 @@ function PlanSheets({ planned, choices, crew, playing, setSeats }: PlanState) {
   );
 }
 
+/** What is chosen, as sentences whose parts are changed in place, and the one button that saves it. */
 function PlanChoices({
   setting,
   current,
@@ -168,26 +162,24 @@ function PlanChoices({
   owners,
   isKept = false,
   children,
+  shown,
   seats,
   isRead,
   onRead,
   setPeople,
-}: PlanPageProps & PlanState) {
+  unsaved,
+}: PlanPageProps & PlanState & { unsaved: string | undefined }) {
   return (
-    <Sheet heading="Choices">
+    <section className="sheet px-4 py-3" aria-label="Choices">
       <FarmForm
-        id={FORM}
+        id={PLAN_FORM}
         schema={dayForm(setting)}
         refusal={refusal}
         entryId={entryId}
         defaults={dayFields(current, setting)}
         {...(action !== undefined && { action })}
         submit={submit}
-        beside={
-          <Button kind="plain" name="move" value={ADD_LOT}>
-            {submit} and add another lot
-          </Button>
-        }
+        beside={<BesideSave submit={submit} unsaved={unsaved} />}
         onRead={onRead}
       >
         {(fields) => (
@@ -197,19 +189,31 @@ function PlanChoices({
             <PlanFields
               fields={fields}
               lots={setting.lots}
+              choices={shown}
+              seats={seats}
               owners={owners}
               isKept={isKept}
-              people={seats.length}
               onPeople={setPeople}
             />
             {!isRead && (
-              <Notice>The results are for the last valid choices. Fix the fields marked below.</Notice>
+              <Notice>The results are for the last valid choices. Fix the fields marked above.</Notice>
             )}
           </>
         )}
       </FarmForm>
-    </Sheet>
+    </section>
   );
 }
 
-const FORM = "plan";
+function BesideSave({ submit, unsaved }: { submit: string; unsaved: string | undefined }) {
+  return (
+    <>
+      <Button kind="plain" name="move" value={ADD_LOT}>
+        {submit} and add another lot
+      </Button>
+      <span role="status" className="self-center">
+        {unsaved && `${unsaved} not saved`}
+      </span>
+    </>
+  );
+}

@@ -1,7 +1,8 @@
 import { describe, expect, test } from "vitest";
+import { PlanCautions } from "#app/days/plan/cautions/plan-cautions.tsx";
 import { PlanAnswer } from "#app/days/plan/plan-answer.tsx";
-import { PlanCautions } from "#app/days/plan/plan-cautions.tsx";
-import { at, planned, STRONG, seat, sheetSaid } from "#app/days/plan/planned-of-tests.tsx";
+import { at, DAY, planned, STRONG, seat, sheetSaid } from "#app/days/plan/planned-of-tests.tsx";
+import type { AroundDay } from "#app/server/day/around-day.server.ts";
 import { IN_KILOGRAMS, IN_POUNDS } from "#app/ui/said-of-tests.tsx";
 import { showFor } from "#app/words/show.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
@@ -63,7 +64,9 @@ describe("what is wrong with a plan", () => {
 
   test("is the dark, where clean-up ends after sunset", () => {
     const late = planned({ startAt: at("16:30") });
-    expect(cautions(late)).toMatch(/It gets dark\. Cleanup ends at \d+:\d\d PM; sunset is at 6:49 PM/);
+    expect(cautions(late)).toMatch(
+      /It gets dark\. \d+ of 20 fit\. Cleanup ends at \d+:\d\d PM; sunset is at 6:49 PM/,
+    );
     expect(cautions(planned({ startAt: at("10:00") }))).not.toContain("dark");
   });
 
@@ -86,10 +89,65 @@ describe("what is wrong with a plan", () => {
   test("is tanks that must be filled again, or that hold no bird at all", () => {
     const small = planned({}, { tankLiters: own(60) });
     const { birdsThatFit, fillsNeeded } = small.planned.plan.chill.tank;
-    expect(cautions(small)).toContain(`The tanks hold ${birdsThatFit.value}.`);
+    expect(cautions(small)).toContain(`The tanks hold ${birdsThatFit.value} of 20.`);
     expect(cautions(small)).toContain(`fill them ${fillsNeeded} times`);
     expect(fillsNeeded).toBe(Math.ceil(20 / birdsThatFit.value));
     expect(cautions(planned({}, { tankLiters: own(2) }))).toContain("too small for a single bird");
+  });
+});
+
+describe("what speaks against a date", () => {
+  const ines = { id: 1, name: "Ines", weekdayMask: 0b1111111 };
+  const crew = [{ ...seat("Ines", ["cones", "scald", "pluck", "gut", "rinse"]), personId: 1 }];
+  const withInes = () => planned({ people: 3, crew }, {}, { helpers: [helper(1, { name: "Ines" })] });
+  const cautions = (of: ReturnType<typeof planned>, around: Partial<AroundDay>) =>
+    sheetSaid(<PlanCautions />, of, { around });
+
+  test("is someone of the crew who can't come, and someone who is no longer on the list", () => {
+    const wedding = {
+      entryId: "1",
+      personId: 1,
+      onDay: DAY,
+      canCome: false,
+      source: "typed" as const,
+      why: "a wedding",
+    };
+    expect(cautions(withInes(), { people: [ines], personDays: [wedding] })).toContain(
+      "Ines can't come on Saturday, September 19 (a wedding).",
+    );
+    // Saturday is the sixth bit from Monday on.
+    expect(cautions(withInes(), { people: [{ ...ines, weekdayMask: 0b0011111 }] })).toContain(
+      "Ines can't come on Saturday, September 19.",
+    );
+    expect(cautions(withInes(), { people: [ines] })).not.toContain("Ines");
+    expect(cautions(withInes(), { people: [] })).toContain("Ines is no longer on your list of people");
+  });
+
+  test("is a marked date, another day on it before it is saved, and a start before the sun", () => {
+    const mark = { fromOn: "2026-09-18", toOn: DAY, kind: "out" as const, what: "Holiday" };
+    expect(cautions(planned(), { marks: [mark] })).toContain("You marked this date as unavailable: Holiday.");
+    const other = {
+      id: 7,
+      processedOn: DAY,
+      startAt: at("08:00"),
+      lots: [{ birds: 12, batchName: "Red 1" }],
+    };
+    expect(cautions(planned(), { otherDays: [other], savedOn: undefined })).toContain(
+      "There is another day on this date: 12 birds of Red 1, from 8:00 AM.",
+    );
+    expect(cautions(planned(), { otherDays: [other], savedOn: DAY })).not.toContain("another day");
+    expect(cautions(planned({ startAt: at("05:30") }), {})).toMatch(
+      /The first bird is killed .+ before sunrise, 6:\d\d AM/,
+    );
+  });
+
+  test("is how many birds fit, with a way to take so many and to plan the others", () => {
+    const full = [{ name: "Kitchen", capacity: 30, stored: 18, canFreeze: false }];
+    const words = cautions(planned(), { places: full });
+    expect(words).toContain("Room to rest 12 of 20.");
+    expect(words).toContain("Take 12");
+    expect(words).toContain("Save 12 and plan 8 birds for another day");
+    expect(cautions(planned(), { longestLineMinutes: 30 })).toMatch(/\d+ of 20 are done within 30 min/);
   });
 });
 

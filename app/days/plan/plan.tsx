@@ -1,9 +1,10 @@
-import { redirect } from "react-router";
+import { Link, redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { BATCH_TWICE, type DayFormSetting, dayForm, lotField } from "#app/days/plan/choices/day-form.ts";
 import { daySetting, ownersToChoose } from "#app/days/plan/choices/day-setting.server.ts";
 import { tooManyBirds } from "#app/days/plan/choices/lot-form.ts";
 import { ADD_LOT, lotsAfter } from "#app/days/plan/choices/lot-moves.ts";
+import { planForOthers } from "#app/days/plan/choices/plan-for-others.server.ts";
 import { makeFirstPlan } from "#app/days/plan/make-first-plan.server.ts";
 import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { PlanNotes, TwoDaysOrOne } from "#app/days/plan/plan-notes.tsx";
@@ -68,13 +69,12 @@ export async function action({ context, request, params }: Route.ActionArgs) {
     { seenRevision, timeZone: day.timeZone, at: here.now() },
     { ...choices, lots: after.lots },
   );
-  if (outcome === "saved")
-    return redirect(
-      move === ADD_LOT
-        ? `/days/${day.id}/lots/new`
-        : `/days/${day.id}/plan?${new URLSearchParams({ saved: String(seenRevision + 1), ...taken })}`,
-      303,
-    );
+  if (outcome === "saved") {
+    if (move === ADD_LOT) return redirect(`/days/${day.id}/lots/new`, 303);
+    if (after.left) return redirect(planForOthers(here, after.left, choices.processedOn), 303);
+    const said = new URLSearchParams({ saved: String(seenRevision + 1), ...taken });
+    return redirect(`/days/${day.id}/plan?${said}`, 303);
+  }
   return sent.refuse(faultsOfSave(outcome, setting, choices.lots));
 }
 
@@ -148,6 +148,13 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
       owners={owners}
       isKept
       submit="Save plan"
+      foot={
+        <p className="print:hidden">
+          <Link to={`/days/${day.id}/call-off`} className="inline-flex min-h-12 items-center underline">
+            Call off or delete this day
+          </Link>
+        </p>
+      }
     >
       <PlanNotes {...loaderData} />
     </PlanPage>

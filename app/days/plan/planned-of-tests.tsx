@@ -76,6 +76,12 @@ export const AROUND: AroundDay = {
   hours: [],
   centsPerKilogram: 1000,
   forOthers: { rule: "", names: {} },
+  longestLineMinutes: 300,
+  people: [],
+  personDays: [],
+  marks: [],
+  savedOn: DAY,
+  otherDays: [],
   at: 0,
 };
 

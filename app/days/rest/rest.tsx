@@ -24,7 +24,7 @@ import { plural } from "#app/words/show.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
-import { restRoom } from "#core/day/plan/rest-room.ts";
+import { restRoom } from "#core/day/plan/room/rest-room.ts";
 import { cookBeforeOrAfter, REST_METHOD_HOURS, REST_METHODS } from "#core/rest/rest-part.ts";
 import { skyBetween } from "#core/sky/farm-sky.ts";
 import type { ProcessingDay } from "#db/day/day-queries.server.ts";

@@ -1,10 +1,11 @@
 import type { FieldMetadata } from "@conform-to/react";
-import { Form } from "react-router";
+import { Form, Link } from "react-router";
 import { liveField, settleForm, usedField } from "#app/days/settle/settle-form.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
-import { TextField } from "#app/ui/field.tsx";
-import { Button, Sheet } from "#app/ui/sheet.tsx";
+import { TextField, TickField } from "#app/ui/field.tsx";
+import { Button, Notice, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { numbersInWords } from "#app/words/lot-words.ts";
 import type { Show } from "#app/words/show.ts";
 import { supplyAmount, supplyTyped } from "#app/words/supply-words.ts";
 import type { Route } from "./+types/settle.ts";
@@ -13,7 +14,7 @@ type Loaded = Route.ComponentProps["loaderData"];
 
 /** Settles the day; once it is settled, opens it again. */
 export function Close(props: Loaded & { refusal: Route.ComponentProps["actionData"] }) {
-  const { day, lots, unitSystem, entryId, loggedMinutes, likelyUse, refusal } = props;
+  const { day, lots, unitSystem, entryId, loggedMinutes, likelyUse, before, refusal } = props;
   const show = useShow();
   if (day.settledEntryId) return <Settled dayId={day.id} />;
   const supplies = likelyUse.map(({ supply }) => supply);
@@ -52,10 +53,59 @@ export function Close(props: Loaded & { refusal: Route.ComponentProps["actionDat
               ))}
             </div>
             <UsedFromStock likelyUse={likelyUse} fieldOf={fieldOf(fields)} />
+            {before && <BeforeSettling before={before} dayId={day.id} field={fields.isSure} />}
           </>
         )}
       </FarmForm>
     </Sheet>
+  );
+}
+
+/** What is asked before the day is settled: birds that were not weighed, and feed that was not counted. */
+function BeforeSettling({
+  before: { unweighed, uncounted },
+  dayId,
+  field,
+}: {
+  before: NonNullable<Loaded["before"]>;
+  dayId: number;
+  field: FieldMetadata<string>;
+}) {
+  const show = useShow();
+  if (unweighed.length + uncounted.length === 0) return null;
+  return (
+    <Notice>
+      <div className="grid gap-2">
+        {unweighed.length > 0 && (
+          <p>
+            <b>
+              {unweighed.length === 1
+                ? `Bird ${unweighed[0]} is not weighed.`
+                : `Birds ${numbersInWords(unweighed)} are not weighed.`}
+            </b>{" "}
+            Each would make the others dearer.{" "}
+            <Link to={`/days/${dayId}/pack`} className="underline">
+              Weigh {unweighed.length === 1 ? "it" : "them"}
+            </Link>
+          </p>
+        )}
+        {uncounted.map(({ batchId, batchName, boughtOn, countedOn }) => (
+          <p key={batchId}>
+            <b>
+              Feed was bought for {batchName} on {show.shortDay(boughtOn)}
+              {countedOn === undefined
+                ? ", and what is left was never counted."
+                : `, after the last count on ${show.shortDay(countedOn)}.`}
+            </b>{" "}
+            All of it would count as eaten.{" "}
+            <Link to={`/batches/${batchId}/feed-left`} className="underline">
+              Count what is left
+            </Link>
+          </p>
+        ))}
+        <TickField field={field} label="Settle as it stands" />
+      </div>
+    </Notice>
   );
 }
 

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { amount, optional } from "#app/ui/read/read-field.ts";
+import { amount, optional, tick } from "#app/ui/read/read-field.ts";
 import { supplyQuantity, weight } from "#app/ui/read/read-measure.ts";
 import { quantityOf } from "#app/words/supply-words.ts";
 import { LIVE_RANGE_KILOGRAMS } from "#core/packing/carcass-range.ts";
@@ -36,11 +36,14 @@ export function settleForm(unitSystem: UnitSystem, supplies: readonly CountedSup
   return z
     .object({
       workHours: optional(amount({ most: 1000, ask: "" })),
+      /** The day is settled although something that it was asked about is left as it is. */
+      isSure: tick,
       ...live,
       ...used,
     })
     .transform((typed) => ({
       workHours: typed.workHours,
+      isSure: typed.isSure,
       /** Of each lot, milligrams. */
       liveMeans: Array.from(
         { length: lotCount },

@@ -1,6 +1,7 @@
 import { redirect } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
 import { AllLots } from "#app/days/settle/all-lots.tsx";
+import { beforeSettling } from "#app/days/settle/before-settling.server.ts";
 import { Close } from "#app/days/settle/close-day.tsx";
 import { CostTable } from "#app/days/settle/cost-table.tsx";
 import { likelyUse } from "#app/days/settle/likely-use.server.ts";
@@ -35,6 +36,7 @@ export function loader({ context, params }: Route.LoaderArgs) {
     used: usedOn(here, day.id),
     // A day that was opened again is settled with what was typed before, until that is changed.
     lastTyped: day.settledEntryId ? undefined : here.file.settling.lastTyped(day.id),
+    before: day.settledEntryId ? undefined : beforeSettling(here, day, lots),
     hasKit: here.file.kit().length > 0,
     entryId: newEntryId(),
     ...settlementOf(here, farm, day),
@@ -50,9 +52,12 @@ export async function action({ context, request, params }: Route.ActionArgs) {
     settleForm(farm.unitSystem, here.file.supplying.supplies(), lots.length),
   );
   if (!sent.ok) return sent.refusal;
-  const { workHours, liveMeans, used } = sent.value;
+  const { workHours, liveMeans, used, isSure } = sent.value;
   const tooLight = lighterThanDressed(settlementOf(here, farm, day), liveMeans, showFor(farm));
   if (tooLight) return sent.refuse(tooLight);
+  const { unweighed, uncounted } = beforeSettling(here, day, lots);
+  if (!isSure && unweighed.length + uncounted.length > 0)
+    return sent.refuse({ isSure: "Do what is asked above first, or tick this to settle all the same" });
   const outcome = here.file.settling.settle(
     sent.entry,
     day.id,

@@ -7,12 +7,14 @@ import type { ChangedTable } from "#db/history/keep-changes.server.ts";
 const ENTRY_WORDS: Readonly<Record<string, string>> = {
   arrival: "Chicks arrived",
   batch: "Batch added",
+  "batch-changed": "Batch changed",
   "batch-cost": "Batch cost",
   booking: "Booking",
   "by-product": "By-product",
   "by-product-check": "By-product checked",
   "by-product-out": "By-product taken out",
   calendar: "Calendar read",
+  "call-off": "Processing day called off",
   "canning-load": "Canning load",
   "canning-process": "Canning process",
   "change-of-plan": "Plan changed during the day",
@@ -75,6 +77,7 @@ export const hasEntryWords = (kind: string): boolean => kind in ENTRY_WORDS;
 const TABLE_WORDS: Readonly<Record<ChangedTable, string>> = {
   farm: "Farm settings",
   season_setting: "Season rules",
+  batch: "Batch",
   storage_place: "Place",
   person: "Person",
   product: "Product",

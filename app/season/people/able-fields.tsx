@@ -1,10 +1,10 @@
-import { type ableForm, GRANTS, WEEKDAYS } from "#app/season/people/people-form.ts";
+import { GRANTS, type personForm, WEEKDAYS } from "#app/season/people/people-form.ts";
 import type { Fields } from "#app/ui/farm-form.tsx";
 import { TextField, TickField } from "#app/ui/field.tsx";
 import { STATION_WORDS } from "#app/words/words.ts";
 
 /** What someone can and may do, and when. A plan never puts them where a rule keeps them from. */
-export function AbleFields({ fields }: { fields: Omit<Fields<typeof ableForm>, "seen"> }) {
+export function AbleFields({ fields }: { fields: Omit<Fields<typeof personForm>, "seen" | "name"> }) {
   return (
     <>
       <fieldset className="grid gap-1">

@@ -67,16 +67,17 @@ const YOUNG = {
 };
 
 export const personForm = z
-  .object({ name: words(60, "Enter their name"), ...ABLE })
-  .refine(isLater, LATER)
-  .refine(isGrantOfYoung, YOUNG);
-export const ableForm = z
-  .object({ ...ABLE, seen: optional(wholeNumber({ most: 1_000_000_000, ask: "" })) })
+  .object({
+    name: words(60, "Enter their name"),
+    ...ABLE,
+    /** The revision that the form was made from, where someone is changed. */
+    seen: optional(wholeNumber({ most: 1_000_000_000, ask: "" })),
+  })
   .refine(isLater, LATER)
   .refine(isGrantOfYoung, YOUNG);
 
 /** What was said of someone, as it is kept. */
-export function ableOf(said: Omit<z.output<typeof ableForm>, "seen">): PersonAbility {
+export function ableOf(said: Omit<z.output<typeof personForm>, "seen" | "name">): PersonAbility {
   return {
     weekdayMask: WEEKDAYS.reduce((mask, { field }, index) => mask | (Number(said[field]) << index), 0),
     handsPercent: said.handsPercent,

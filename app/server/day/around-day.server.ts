@@ -6,7 +6,8 @@ import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { lotsOfDay } from "#app/server/farm/required.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
-import type { OtherRest, RestPlace } from "#core/day/plan/rest-room.ts";
+import type { OtherRest, RestPlace } from "#core/day/plan/room/rest-room.ts";
+import type { SeasonFacts } from "#core/day/season/season-facts.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 import { proposedRestDays } from "#core/rest/rest.ts";
 import type { HourWeather } from "#core/sky/hourly-weather.ts";
@@ -26,11 +27,35 @@ export interface AroundDay {
   readonly centsPerKilogram: number;
   /** What the farm may process for others, in its own words, and who they are, by id. */
   readonly forOthers: { readonly rule: string; readonly names: Readonly<Record<number, string>> };
+  /** From the first bird to the last in the chill tank, as long as the farm wants a line to be. */
+  readonly longestLineMinutes: number;
+  /** What was said of the days on which people can or can't come. */
+  readonly personDays: SeasonFacts["personDays"];
+  readonly people: readonly { readonly id: number; readonly name: string; readonly weekdayMask: number }[];
+  /** Days that the farm is not free on, or that something else goes on. */
+  readonly marks: readonly {
+    readonly fromOn: LocalDay;
+    readonly toOn: LocalDay;
+    readonly kind: "out" | "market" | "note";
+    readonly what: string;
+  }[];
+  /** The date that is saved; undefined for a day that is not set yet. */
+  readonly savedOn: LocalDay | undefined;
+  /** The other open days. */
+  readonly otherDays: readonly OtherDay[];
   /** Now. */
   readonly at: number;
 }
 
-/** Days for which the weather is sent along, so that a plan can be moved without asking again. */
+/** Another open day, which has the same crew, bath and tanks if it is on the same date. */
+export interface OtherDay {
+  readonly id: number;
+  readonly processedOn: LocalDay;
+  readonly startAt: number;
+  readonly lots: readonly { readonly birds: number; readonly batchName: string }[];
+}
+
+/** Days for which weather and dates are sent along, so that a plan can be moved without asking again. */
 const BEFORE_DAYS = 7;
 const AFTER_DAYS = 42;
 
@@ -47,6 +72,8 @@ export function aroundDay(
   const file = here.file;
   const terms = seasonTerms(here, farm, file.season.setting(), localDayOf(here.now(), farm.timeZone));
   const day = file.day(dayId);
+  const from = addDays(processedOn, -BEFORE_DAYS);
+  const to = addDays(processedOn, AFTER_DAYS);
   return {
     ...restAround(here, terms.restDays, dayId),
     // A day that is not set yet rests as those of its birds that need it longest.
@@ -58,11 +85,31 @@ export function aroundDay(
       rule: farm.ruleForOthers,
       names: Object.fromEntries(file.owning.owners().map(({ id, name }) => [id, name])),
     },
+    longestLineMinutes: terms.longestLineMinutes.value,
+    personDays: file.people.personDays(from, to),
+    people: file.people.people().map(({ id, name, weekdayMask }) => ({ id, name, weekdayMask })),
+    marks: file.season
+      .marks()
+      .filter(({ fromOn, toOn }) => fromOn <= to && from <= toOn)
+      .map(({ fromOn, toOn, kind, what }) => ({ fromOn, toOn, kind, what })),
+    savedOn: day?.processedOn,
+    otherDays: otherDays(here, dayId),
     at: here.now(),
     hours: forecastHours(here, farm, processedOn),
-    weather: forecastDays(here, farm, addDays(processedOn, -BEFORE_DAYS), BEFORE_DAYS + AFTER_DAYS),
+    weather: forecastDays(here, farm, from, BEFORE_DAYS + AFTER_DAYS),
   };
 }
+
+const otherDays = (here: FarmContext, dayId: number): OtherDay[] =>
+  here.file
+    .openDays()
+    .filter(({ id }) => id !== dayId)
+    .map((other) => ({
+      id: other.id,
+      processedOn: other.processedOn,
+      startAt: other.startAt,
+      lots: lotsOfDay(here, other).map(({ birds, batchName }) => ({ birds, batchName })),
+    }));
 
 /** Refrigerators as they stand, and the other open days whose birds rest. @param saidBySeason days of rest that the season says */
 export const restAround = (

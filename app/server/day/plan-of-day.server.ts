@@ -76,3 +76,9 @@ export function planToSend(here: FarmContext, farm: Farm, day: ProcessingDay): P
 export function progressOf(here: FarmContext, day: ProcessingDay): RunProgress {
   return runProgress(here.file.run.facts(day.id), birdsOf(day), here.now());
 }
+
+/** How many birds are to be weighed of a day: those that were killed once the line is done, until then at least those planned. */
+export function expectedBirds(here: FarmContext, day: ProcessingDay): number {
+  const { state, done } = progressOf(here, day);
+  return state === "finished" ? done : Math.max(done, birdsOf(day));
+}

@@ -19,6 +19,6 @@ export const farmContext = createContext<FarmContext>();
 /** The farm; a new file is sent to the Farm page first, where the farm is set up. */
 export function requireFarm(here: FarmContext): Farm {
   const farm = here.file.farm();
-  if (!farm) throw redirect("/farm");
+  if (!farm) throw redirect("/start");
   return farm;
 }

@@ -38,8 +38,25 @@ export function requireDay(
   text: string | undefined,
 ): { farm: Farm; day: ProcessingDay; lots: LotOfDay[] } {
   const farm = requireFarm(here);
-  const day = here.file.day(idFrom(text, "day"));
-  const lots = day ? lotsOfDay(here, day) : [];
-  if (!day || lots.length === 0) throw data("That day does not exist.", { status: 404 });
+  const day = requireBareDay(here, text);
+  const lots = lotsOfDay(here, day);
+  if (lots.length === 0) throw data("That day does not exist.", { status: 404 });
   return { farm, day, lots };
+}
+
+/**
+ * A day without its batches, which count every tap there ever was: for what happens with each tap.
+ *
+ * @throws a 404 page if there is no such day
+ */
+export function requireBareDay({ file }: FarmContext, text: string | undefined): ProcessingDay {
+  const id = idFrom(text, "day");
+  const day = file.day(id);
+  if (day) return day;
+  throw data(
+    file.calledOffDay(id)
+      ? "This day was called off. You can put it back under Days."
+      : "That day does not exist.",
+    { status: 404 },
+  );
 }

@@ -44,6 +44,13 @@ export interface CrewMember extends CrewSeat {
   readonly toMinute: number | undefined;
 }
 
+/** What a seat is called until someone takes it. */
+const helperName = (seat: number) => `Helper ${seat + 1}`;
+
+/** Whether a seat is anybody's: no one has taken it by name. */
+export const isNameless = ({ personId, name }: Pick<CrewSeat, "personId" | "name">): boolean =>
+  personId === undefined && /^Helper \d{1,3}$/.test(name);
+
 /** Stations at which someone may be put. */
 export const mayWorkAt = (rules: PersonRules): Station[] =>
   STATIONS.filter((station) => ruleAgainst(rules, station) === undefined);
@@ -77,6 +84,27 @@ export function stationsToJoin(
 }
 
 /**
+ * A crew with one more: someone by name takes the place of a helper without one, and else a place of their own.
+ *
+ * @param helper undefined for a helper without a name
+ */
+export function joinCrew(
+  crew: readonly CrewSeat[],
+  helper: Helper | undefined,
+  { needed, year }: { readonly needed: readonly Station[]; readonly year: number },
+): CrewSeat[] {
+  const rules = helper ? rulesOf(helper, year) : NO_RULES;
+  const place = helper ? crew.findIndex(isNameless) : -1;
+  const others = place === -1 ? crew : crew.toSpliced(place, 1);
+  const seat: CrewSeat = {
+    personId: helper?.id,
+    name: helper?.name ?? helperName(crew.length),
+    stations: stationsToJoin(others, needed, rules),
+  };
+  return place === -1 ? [...crew, seat] : crew.with(place, seat);
+}
+
+/**
  * A day's crew of so many: those who have a seat, and helpers without a name for the rest. No one stands where a rule
  * keeps them from; who is left without a station goes where people usually go.
  *
@@ -95,7 +123,7 @@ export function crewOf(
     const stations = (seat?.stations ?? []).filter((station) => may.includes(station));
     return {
       personId: helper?.id,
-      name: helper?.name ?? seat?.name ?? `Helper ${index + 1}`,
+      name: helper?.name ?? seat?.name ?? helperName(index),
       stations: stations.length > 0 ? stations : usualStations(index, people, rules),
       handsPercent: helper?.handsPercent ?? 100,
       rules,

@@ -1,6 +1,10 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { restRoom } from "#core/day/plan/rest-room.ts";
+import { instantOf } from "#core/calendar/farm-time.ts";
+import { BASIS, CHOICES, choicesOf } from "#core/day/plan/days-of-tests.ts";
+import { planForDate } from "#core/day/plan/plan-for-date.ts";
+import { birdsThatFit } from "#core/day/plan/room/birds-that-fit.ts";
+import { restRoom } from "#core/day/plan/room/rest-room.ts";
 import { weatherOnDay } from "#core/day/plan/weather-on-day.ts";
 import { reckoning } from "#core/reckoning/reckoning.ts";
 import { temperatureAt } from "#core/sky/day-temperature.ts";
@@ -52,6 +56,38 @@ describe("the air of a day", () => {
     expect(weather(15, 25, "Thunderstorms, then rain")).toMatchObject({ isStormy: true, isWet: true });
     expect(weather(15, 25, "showers")).toMatchObject({ isStormy: false, isWet: true });
     expect(weather(15, 25)).toMatchObject({ slowCleanAt: 15 * HOUR, lightLeftMinutes: 180 });
+  });
+});
+
+describe("how many birds fit", () => {
+  const seven = instantOf("2026-09-19", "07:00", BASIS.timeZone) as { at: number };
+  const planned = (birds: number, startAt = seven.at) =>
+    planForDate(BASIS, "2026-09-19", choicesOf({ ...CHOICES, startAt }, { birds }));
+  const fit = (of: ReturnType<typeof planned>, longestLineMinutes = 10_000, restFree?: number) =>
+    new Map(birdsThatFit(of, { longestLineMinutes, restFree }).map(({ limit, birds }) => [limit, birds]));
+
+  test("is said of each limit that they do not all fit within, and a day of so many does", () => {
+    const late = planned(58, seven.at + 7 * HOUR);
+    const inLight = fit(late).get("light")!;
+    expect(inLight).toBeGreaterThan(0);
+    expect(inLight).toBeLessThan(58);
+    // Taken alone they are done by sunset, or so nearly that only the luck of the draws is between.
+    const fewer = planned(inLight, seven.at + 7 * HOUR);
+    expect(fewer.plan.line.cleanAt.value).toBeLessThan(late.sun.sunset! + 10 * 60_000);
+
+    const { lineMinutes } = late.plan.line;
+    const inHours = fit(late, lineMinutes / 2).get("hours")!;
+    expect(inHours).toBeGreaterThan(58 / 4);
+    expect(inHours).toBeLessThan((58 * 3) / 4);
+    expect(fit(late, lineMinutes + 1).has("hours")).toBe(false);
+    expect(fit(late, 10_000, 30).get("rest-room")).toBe(30);
+    expect(fit(late, 10_000, 58).has("rest-room")).toBe(false);
+  });
+
+  test("is not limited by room to rest where they are packed the same day", () => {
+    const of = planned(20);
+    const same = { ...of, choices: { ...of.choices, packsSameDay: true } };
+    expect(fit(same, 10_000, 3).has("rest-room")).toBe(false);
   });
 });
 

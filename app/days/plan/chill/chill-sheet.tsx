@@ -1,13 +1,13 @@
 import { HourChart } from "#app/days/plan/chill/hour-chart.tsx";
 import { usePlan } from "#app/days/plan/plan-context.tsx";
-import { Notice, Sheet } from "#app/ui/sheet.tsx";
+import { FoldedSheet, Notice } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
 import type { ChillOfBird } from "#core/day/plan/chill-by-hour.ts";
 import type { BrinePlan } from "#core/day/plan/chill-plan.ts";
-import { type RestRoom, restRoom } from "#core/day/plan/rest-room.ts";
+import { type RestRoom, restRoom } from "#core/day/plan/room/rest-room.ts";
 import { birdsOf } from "#core/processing-line/line-day.ts";
 
 /** The tanks by the hour: ice, room, how long to cold, brine, and where the birds rest. */
@@ -21,9 +21,11 @@ export function ChillSheet() {
   const bag = basis.means.bagKilograms.value;
   const bought = basis.iceBagsInStock;
   return (
-    <Sheet
+    <FoldedSheet
+      id="chill"
       heading="Chill"
       beside={`${show.value(chill.ice.value, "kg")} of ice needed, ${plural(chill.bags.value, "bag")} to have ready`}
+      isOpen={!chill.isWithinQuoted || (bought !== undefined && chill.bags.value > bought)}
     >
       <HourChart planned={planned} atHandKilograms={(bought ?? 0) * bag + chill.ownKilograms} />
       <ShortOfIce />
@@ -60,7 +62,7 @@ export function ChillSheet() {
         Go by a probe in the thickest part of the breast, not the clock. The hours are commonly quoted for
         this weight; follow your local rules.
       </p>
-    </Sheet>
+    </FoldedSheet>
   );
 }
 

@@ -1,11 +1,13 @@
 import type { Selection } from "#app/days/plan/choices/selection.ts";
+import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { plural } from "#app/words/show.ts";
 import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/words/words.ts";
-import { type CrewMember, type CrewSeat, type Helper, rulesOf, stationsToJoin } from "#core/day/crew/crew.ts";
+import { absences } from "#core/day/crew/absences.ts";
+import { type CrewMember, type CrewSeat, type Helper, joinCrew } from "#core/day/crew/crew.ts";
 import { helpAt, leaveStation, standFirst } from "#core/day/crew/crew-moves.ts";
 import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
-import { NO_RULES, ruleAgainst } from "#core/safety/person-rules.ts";
+import { ruleAgainst } from "#core/safety/person-rules.ts";
 
 interface CrewFootProps {
   crew: readonly CrewMember[];
@@ -93,7 +95,7 @@ function StationChoice({ crew, onCrew, member, seat, station }: PickedProps & { 
       {isThere && station !== member.stations[0] && (
         <button
           type="button"
-          className="text-sm text-pine underline"
+          className="-mr-2 min-h-11 min-w-11 px-1 text-sm text-pine underline"
           onClick={(event) => {
             event.preventDefault();
             onCrew(standFirst(crew, seat, station));
@@ -107,24 +109,17 @@ function StationChoice({ crew, onCrew, member, seat, station }: PickedProps & { 
 }
 
 function Others({ crew, helpers, stations, year, onCrew }: CrewFootProps) {
+  const { processedOn, around } = usePlan();
   const others = helpers.filter(({ id }) => !crew.some(({ personId }) => personId === id));
-  const add = (helper: Helper | undefined) => {
-    const seat = crew.length;
-    const rules = helper ? rulesOf(helper, year) : NO_RULES;
-    onCrew([
-      ...crew,
-      {
-        personId: helper?.id,
-        name: helper?.name ?? `Helper ${seat + 1}`,
-        stations: stationsToJoin(crew, stations, rules),
-      },
-    ]);
-  };
+  const away = absences(around.people, around.personDays, processedOn);
+  const cantCome = away.filter(({ personId }) => others.some(({ id }) => id === personId));
+  const canCome = others.filter(({ id }) => !away.some(({ personId }) => personId === id));
+  const add = (helper: Helper | undefined) => onCrew(joinCrew(crew, helper, { needed: stations, year }));
   return (
     <div className="flex flex-wrap items-center gap-2 border-t border-rule pt-2">
       <span className="pr-2">{plural(crew.length, "person", "people")}. Add:</span>
       {crew.length < MOST_PEOPLE &&
-        others.map((helper) => (
+        canCome.map((helper) => (
           <button key={helper.id} type="button" className={BUTTON} onClick={() => add(helper)}>
             {helper.name}
           </button>
@@ -133,6 +128,12 @@ function Others({ crew, helpers, stations, year, onCrew }: CrewFootProps) {
         <button type="button" className={BUTTON} onClick={() => add(undefined)}>
           Add a helper
         </button>
+      )}
+      {cantCome.length > 0 && (
+        <p className="w-full text-sm text-soft">
+          Can't come that day:{" "}
+          {cantCome.map(({ name, why }) => (why === "" ? name : `${name} (${why})`)).join(", ")}.
+        </p>
       )}
     </div>
   );

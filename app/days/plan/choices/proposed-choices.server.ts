@@ -2,8 +2,11 @@ import { MOST_BIRDS_A_DAY } from "#app/days/plan/choices/lot-form.ts";
 import { choicesOfFile } from "#app/days/plan/file/start-from-file.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { instantOf, localClock, localDayOf, startOfDay } from "#core/calendar/farm-time.ts";
-import { addDays, isLocalDay } from "#core/calendar/local-day.ts";
+import { addDays, isLocalDay, type LocalDay } from "#core/calendar/local-day.ts";
+import type { CrewSeat } from "#core/day/crew/crew.ts";
+import { comes } from "#core/day/crew/who-can-come.ts";
 import type { LotChoices } from "#core/day/plan/plan-input.ts";
+import { MOST_PEOPLE } from "#core/processing-line/line-context.ts";
 import { SKIN_CEILING } from "#core/scald/scald-constants.ts";
 import { CHICKS } from "#core/season/season-constants.ts";
 import type { Batch } from "#db/batch/batch-queries.server.ts";
@@ -36,6 +39,7 @@ export function proposedChoices(
     fromFile?.start ?? (last ? localClock(last.startAt, last.timeZone) : "07:00"),
     farm.timeZone,
   );
+  const crew = seatsOfThoseWhoCome(here, processedOn, last?.crew ?? []);
   const usually: DatedChoices = {
     processedOn,
     startAt: start.exists ? start.at : startOfDay(processedOn, farm.timeZone),
@@ -45,7 +49,7 @@ export function proposedChoices(
         cutUp: Math.min(birdCount, countOf(asked.get("cut")) ?? 0),
       },
     ],
-    people: countOf(asked.get("people")) || (last?.people ?? 3),
+    people: countOf(asked.get("people")) || crew.length || (last?.people ?? 3),
     cones: last?.cones ?? 3,
     tablePlaces: last?.tablePlaces ?? 2,
     breakMinutes: last?.breakMinutes ?? 30,
@@ -58,7 +62,7 @@ export function proposedChoices(
     pluckBy: last?.pluckBy ?? USUAL_DAY.pluckBy,
     brineFraction: last?.brineFraction,
     changeWaterBirds: last?.changeWaterBirds,
-    crew: [],
+    crew,
   };
   if (!fromFile) return usually;
   const { start: _start, birds: _birds, lot, ...ofFile } = fromFile;
@@ -68,6 +72,24 @@ export function proposedChoices(
     ...ofFile,
     lots: [{ ...own!, ...lot, cutUp: Math.min(birdCount, lot.cutUp) }],
   };
+}
+
+/** The farm's people who can come on a day, each where they stood on its last day; where people usually go if they did not. */
+function seatsOfThoseWhoCome(
+  { file }: FarmContext,
+  day: LocalDay,
+  lastCrew: readonly CrewSeat[],
+): CrewSeat[] {
+  const said = file.people.personDays(day, day);
+  return file.people
+    .people()
+    .filter((person) => comes(person, said, day).canCome)
+    .slice(0, MOST_PEOPLE)
+    .map(({ id, name }) => ({
+      personId: id,
+      name,
+      stations: lastCrew.find(({ personId }) => personId === id)?.stations ?? [],
+    }));
 }
 
 /** What a lot starts from: the way the farm's last day did its first, ours where there is none. */

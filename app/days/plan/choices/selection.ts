@@ -5,3 +5,6 @@ export interface Selection {
   readonly seat: number;
   readonly station: Station;
 }
+
+/** By which a name at a station is found on the page. */
+export const seatId = ({ seat, station }: Selection): string => `seat-${seat}-${station}`;

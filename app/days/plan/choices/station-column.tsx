@@ -1,6 +1,6 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { sum } from "d3-array";
-import type { Selection } from "#app/days/plan/choices/selection.ts";
+import { type Selection, seatId } from "#app/days/plan/choices/selection.ts";
 import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/words/words.ts";
 import type { CrewMember } from "#core/day/crew/crew.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
@@ -30,12 +30,14 @@ export function StationColumn(props: StationColumnProps) {
   return (
     <li
       ref={setNodeRef}
-      className={`flex flex-col gap-1 border-b border-rule px-3 py-2 text-sm sm:border-b-0 sm:px-2 ${holds ? "bg-blush" : isOver ? "bg-mist" : ""}`}
+      className={`grid grid-cols-3 items-center gap-x-2 gap-y-1 border-b border-rule px-3 py-2 text-sm sm:flex sm:flex-col sm:items-stretch sm:border-b-0 sm:px-2 ${holds ? "bg-blush" : isOver ? "bg-mist" : ""}`}
     >
-      <h3 className="font-sans font-semibold tracking-tighter">{STATION_WORDS[station]}</h3>
-      {holds && <p className="w-fit bg-barn px-1 text-xs font-semibold text-white">limits the line</p>}
-      <p className="text-soft">{kit}</p>
-      <ul className="flex flex-wrap gap-1 sm:grid">
+      <div className="grid gap-1">
+        <h3 className="font-sans font-semibold tracking-tighter">{STATION_WORDS[station]}</h3>
+        {holds && <p className="w-fit bg-barn px-1 text-xs font-semibold text-white">limits the line</p>}
+        <p className="text-soft">{kit}</p>
+      </div>
+      <ul className="col-span-2 flex flex-wrap gap-1 sm:grid">
         {here.map(({ member, seat }) => (
           <li key={seat}>
             <NameTag {...props} member={member} seat={seat} />
@@ -46,7 +48,7 @@ export function StationColumn(props: StationColumnProps) {
       {canPut && (
         <button
           type="button"
-          className="min-h-12 rounded-sheet border border-pine bg-white px-2 text-left text-pine"
+          className="col-span-3 min-h-12 rounded-sheet border border-pine bg-white px-2 text-left text-pine"
           onClick={() => onMove(selected, station)}
         >
           {selectedCard.name} to here
@@ -78,6 +80,7 @@ function NameTag({
     <button
       ref={setNodeRef}
       type="button"
+      id={seatId(own)}
       {...listeners}
       // A drag that is under way moves with the pointer.
       style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
@@ -88,6 +91,7 @@ function NameTag({
       } ${isSelected ? "border-solid border-ink font-semibold" : ""} ${isDragging ? "z-10 opacity-80" : ""}`}
       onClick={() => onSelect(isSelected ? undefined : own)}
       onKeyDown={(event) => {
+        if (event.key === "Escape") onSelect(undefined);
         const by = event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : undefined;
         if (by === undefined) return;
         event.preventDefault();
@@ -109,7 +113,7 @@ const PARTS = [
 
 function Busy({ share }: { share: StationShare }) {
   return (
-    <div className="mt-auto grid gap-0.5 pt-1">
+    <div className="col-span-3 mt-auto grid gap-0.5 pt-1">
       <svg aria-hidden="true" viewBox="0 0 1 0.08" preserveAspectRatio="none" className="h-2 w-full">
         {PARTS.map(({ part, className }, index) => (
           <rect
@@ -126,7 +130,7 @@ function Busy({ share }: { share: StationShare }) {
         <span className="sr-only">
           {PARTS.map(({ part, words }) => `${percent(share[part])} ${words}`).join(", ")}
         </span>
-        <span className="block text-soft">
+        <span className="pl-3 text-soft sm:block sm:pl-0">
           {share.peakQueue >= 1 && `${Math.round(share.peakQueue)} wait`}&nbsp;
         </span>
       </p>

@@ -1,6 +1,6 @@
 import type { CrewSearchState } from "#app/days/plan/line/use-line.ts";
 import { type Column, DataTable } from "#app/ui/data-table.tsx";
-import { Button, Sheet } from "#app/ui/sheet.tsx";
+import { Button, FoldedSheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { STATION_WORDS } from "#app/words/words.ts";
 import type { CrewMember, CrewSeat } from "#core/day/crew/crew.ts";
@@ -24,7 +24,7 @@ export function BestCrewSheet(props: BestCrewSheetProps) {
   const found = search.state === "found" && search.key === currentKey ? search.proposed : undefined;
   const isBetter = found !== undefined && found.savedMinutes >= 1 && found.moves.length > 0;
   return (
-    <Sheet heading="Best crew">
+    <FoldedSheet id="crew" heading="Best crew" beside="who would work best where">
       {!found && (
         <div className="flex flex-wrap items-center gap-3">
           <Button type="button" kind="plain" disabled={search.state === "searching"} onClick={onSearch}>
@@ -39,7 +39,7 @@ export function BestCrewSheet(props: BestCrewSheetProps) {
       )}
       {found && !isBetter && <p role="status">No other arrangement of these people finishes sooner.</p>}
       {found && isBetter && <Better {...props} found={found} />}
-    </Sheet>
+    </FoldedSheet>
   );
 }
 

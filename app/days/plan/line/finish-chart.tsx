@@ -2,7 +2,7 @@ import { scaleLinear } from "d3-scale";
 import { area } from "d3-shape";
 import { useId } from "react";
 import { ChartFrame, XLabels } from "#app/ui/chart-frame.tsx";
-import { Sheet } from "#app/ui/sheet.tsx";
+import { FoldedSheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { localHours } from "#core/calendar/farm-time.ts";
 import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
@@ -20,7 +20,11 @@ export function FinishChart({ line, startAt }: { line: LinePlan; startAt: number
   const curve = finishCurve(answer.lastChills);
   const hours = (nineInTenAt.value - oneInTenAt.value) / HOUR;
   return (
-    <Sheet heading="Finish time" beside={`from ${show.count(answer.replications)} simulated days`}>
+    <FoldedSheet
+      id="finish"
+      heading="Finish time"
+      beside={`9 in 10 by ${show.time(nineInTenAt.value)}, from ${show.count(answer.replications)} simulated days`}
+    >
       <p className="text-sm">
         Last bird in the chill tank likely by <b>{show.time(likelyAt.value)}</b>, 9 in 10 by{" "}
         <b>{show.time(nineInTenAt.value)}</b>. Eight days in ten finish within {show.minutes(hours * 60)} of
@@ -37,7 +41,7 @@ export function FinishChart({ line, startAt }: { line: LinePlan; startAt: number
           may do the next task.
         </p>
       )}
-    </Sheet>
+    </FoldedSheet>
   );
 }
 

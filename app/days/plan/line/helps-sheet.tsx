@@ -1,5 +1,5 @@
 import { isLess, leverInWords, NO_DIFFERENCE_MINUTES } from "#app/days/plan/line/lever-words.ts";
-import { Sheet } from "#app/ui/sheet.tsx";
+import { FoldedSheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { HOUR, MINUTE } from "#core/calendar/milliseconds.ts";
 import type { LeverEffect } from "#core/processing-line/alternatives/what-helps.ts";
@@ -29,7 +29,7 @@ export function HelpsSheet({ helps, startAt, doneAt, sunrise, cutUp }: HelpsShee
     ({ lever, savedMinutes }) => isLess(lever) && savedMinutes > -NO_DIFFERENCE_MINUTES,
   );
   return (
-    <Sheet heading="What would help most">
+    <FoldedSheet id="helps" heading="What would help most" beside={saving[0] && words(saving[0])}>
       {!helps && <p className="text-sm text-soft">Calculating…</p>}
       {helps && (
         <>
@@ -72,6 +72,6 @@ export function HelpsSheet({ helps, startAt, doneAt, sunrise, cutUp }: HelpsShee
           )}
         </>
       )}
-    </Sheet>
+    </FoldedSheet>
   );
 }

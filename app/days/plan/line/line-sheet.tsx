@@ -1,9 +1,10 @@
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
-import { useId, useState } from "react";
+import { useEffect, useId, useState } from "react";
+import { MILD_FAULTS } from "#app/days/plan/cautions/line-cautions.tsx";
 import { CrewFoot } from "#app/days/plan/choices/crew-foot.tsx";
-import type { Selection } from "#app/days/plan/choices/selection.ts";
+import { type Selection, seatId } from "#app/days/plan/choices/selection.ts";
 import { BusyLegend, percent, StationColumn } from "#app/days/plan/choices/station-column.tsx";
-import { Sheet } from "#app/ui/sheet.tsx";
+import { FoldedSheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural, type Show } from "#app/words/show.ts";
 import { RULE_BROKEN_WORDS, STATION_WORDS } from "#app/words/words.ts";
@@ -59,7 +60,14 @@ export function LineSheet(props: LineSheetProps) {
     />
   );
   return (
-    <Sheet heading="The line" beside="drag a name, tap it, or use the arrow keys">
+    <FoldedSheet
+      id="line"
+      heading="The line"
+      beside={holding ? `${STATION_WORDS[holding.station]} limits it` : "who works where"}
+      isOpen={line.faults.some(({ what }) => !MILD_FAULTS.includes(what))}
+      isForPhones
+    >
+      <p className="pb-1 text-sm text-soft">Drag a name, tap it, or use the arrow keys.</p>
       <DndContext id={contextId} sensors={sensors} onDragEnd={moving.drop}>
         <ol
           className="-mx-4 grid sm:grid-flow-col sm:auto-cols-fr sm:divide-x sm:divide-rule"
@@ -78,13 +86,18 @@ export function LineSheet(props: LineSheetProps) {
       </p>
       <Working line={line} holding={holding} />
       <CrewFoot {...props} selected={moving.selected} onSelect={moving.select} stations={stations} />
-    </Sheet>
+    </FoldedSheet>
   );
 }
 
 /** Who is picked, and moving them: to a station, to the next one, or where they were dropped. */
 function useMoving({ crew, onCrew }: LineSheetProps, stations: readonly Station[]) {
   const [selected, select] = useState<Selection>();
+  // A name that went on by a key is drawn anew at its next station, and the key's focus goes with it.
+  const [followed, follow] = useState<Selection>();
+  useEffect(() => {
+    if (followed) document.getElementById(seatId(followed))?.focus();
+  }, [followed]);
   const [said, setSaid] = useState("");
   const move = (from: Selection, to: Station) => {
     const member = crew[from.seat];
@@ -106,7 +119,9 @@ function useMoving({ crew, onCrew }: LineSheetProps, stations: readonly Station[
         ? stations.slice(stations.indexOf(from.station) + 1)
         : stations.slice(0, stations.indexOf(from.station)).reverse();
     const next = onThatSide.find((station) => !ruleAgainst(member.rules, station));
-    if (next) move(from, next);
+    if (!next) return setSaid(`${member.name} may not work any further on that side.`);
+    move(from, next);
+    follow({ seat: from.seat, station: next });
   };
   const drop = ({ active, over }: DragEndEvent) => {
     if (over) move(active.data.current as Selection, over.id as Station);

@@ -2,6 +2,8 @@ import { describe, expect, test } from "vitest";
 import { BestCrewSheet } from "#app/days/plan/line/best-crew-sheet.tsx";
 import { HelpsSheet } from "#app/days/plan/line/helps-sheet.tsx";
 import { LineSheet } from "#app/days/plan/line/line-sheet.tsx";
+import { PlanShown } from "#app/days/plan/plan-context.tsx";
+import { AROUND } from "#app/days/plan/planned-of-tests.tsx";
 import { said } from "#app/ui/said-of-tests.tsx";
 import { crewOf } from "#core/day/crew/crew.ts";
 import { BASIS, CHOICES, choicesOf, helper } from "#core/day/plan/days-of-tests.ts";
@@ -28,22 +30,25 @@ describe("the line as a row of stations", () => {
   const sheet = (holding?: { station: Station; savedMinutes: number | undefined }) => {
     const choices = choicesOf({ ...CHOICES, startAt: SEVEN }, { birds: 12, people: 3, crew: CREW });
     const basis = { ...BASIS, helpers: [juno] };
-    const { plan } = planForDate(basis, DAY, choices);
+    const planned = planForDate(basis, DAY, choices);
+    const { plan } = planned;
     const crew = crewOf(CREW, 3, { helpers: [juno], year: 2026 });
     return {
       plan,
       words: said(
-        <LineSheet
-          line={plan.line}
-          crew={crew}
-          helpers={[juno]}
-          choices={choices}
-          means={BASIS.means}
-          dipSeconds={[60]}
-          year={2026}
-          holding={holding}
-          onCrew={() => undefined}
-        />,
+        <PlanShown planned={planned} basis={basis} around={AROUND} processedOn={DAY}>
+          <LineSheet
+            line={plan.line}
+            crew={crew}
+            helpers={[juno]}
+            choices={choices}
+            means={BASIS.means}
+            dipSeconds={[60]}
+            year={2026}
+            holding={holding}
+            onCrew={() => undefined}
+          />
+        </PlanShown>,
       ),
     };
   };

@@ -1,6 +1,6 @@
 import { range, sum } from "d3-array";
 import { useEffect, useId, useState } from "react";
-import { Button, Sheet } from "#app/ui/sheet.tsx";
+import { Button, FoldedSheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { STATION_WORDS } from "#app/words/words.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
@@ -28,13 +28,13 @@ export function WatchSheet({
 }) {
   if (replication) return <Watched replication={replication} startAt={startAt} />;
   return (
-    <Sheet heading="Simulation" beside="one typical day, one dot per bird">
+    <FoldedSheet id="simulation" heading="Simulation" beside="one typical day, one dot per bird">
       <p className="min-h-72 text-sm print:min-h-0">
         {isFailed
           ? "The simulation did not start on this device. Reload the page to try again."
           : "Here each bird's way from its crate to the chill can be played, once it has been simulated."}
       </p>
-    </Sheet>
+    </FoldedSheet>
   );
 }
 
@@ -45,7 +45,7 @@ function Watched({ replication, startAt }: { replication: WatchedReplication; st
   const clock = show.time(startAt + minute * MINUTE);
   const dots = dotsAt(replication.birds.map((steps) => placeAt(steps, minute)));
   return (
-    <Sheet heading="Simulation" beside="one typical day, one dot per bird">
+    <FoldedSheet id="simulation" heading="Simulation" beside="one typical day, one dot per bird">
       <Picture dots={dots} clock={clock} />
       <p className="text-sm">
         {isMoved ? `At ${clock}: ` : `At ${clock} most birds are waiting: `}
@@ -55,7 +55,7 @@ function Watched({ replication, startAt }: { replication: WatchedReplication; st
         .
       </p>
       <Controls {...playing} replication={replication} clock={clock} />
-    </Sheet>
+    </FoldedSheet>
   );
 }
 

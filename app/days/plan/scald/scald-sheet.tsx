@@ -1,6 +1,6 @@
 import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { DipChart } from "#app/days/plan/scald/dip-chart.tsx";
-import { Notice, Sheet } from "#app/ui/sheet.tsx";
+import { FoldedSheet, Notice } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural, type Show } from "#app/words/show.ts";
 import type { BathOfLot, ColdestDip, Remedy } from "#core/day/plan/bath-on-day.ts";
@@ -17,7 +17,12 @@ export function ScaldSheet() {
   const { lots, bath } = planned.plan;
   const { energy, waterChanges } = bath;
   return (
-    <Sheet heading="Scald" beside={lots.map(({ scald }) => scaldWords(scald, show)).join("; then ")}>
+    <FoldedSheet
+      id="scald"
+      heading="Scald"
+      beside={lots.map(({ scald }) => scaldWords(scald, show)).join("; then ")}
+      isOpen={bath.lots.some(({ failsAtBird }) => failsAtBird !== undefined)}
+    >
       {lots.map((lot, index) => (
         <LotScald key={lot.choices.batchId} lot={lot} bath={bath.lots[index]!} isOnly={lots.length === 1} />
       ))}
@@ -46,7 +51,7 @@ export function ScaldSheet() {
           : "Use gas burners outdoors only: carbon monoxide. Never leave a flame unattended."}{" "}
         Scalding water: keep children away.
       </p>
-    </Sheet>
+    </FoldedSheet>
   );
 }
 

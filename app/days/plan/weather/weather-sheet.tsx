@@ -1,8 +1,9 @@
 import type { ReactNode } from "react";
 import { Link } from "react-router";
 import { usePlan } from "#app/days/plan/plan-context.tsx";
-import { Notice, Sheet } from "#app/ui/sheet.tsx";
+import { FoldedSheet, Notice } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import type { Show } from "#app/words/show.ts";
 import { startingLaterInWords } from "#app/words/weather-words.ts";
 import { dayNumber } from "#core/calendar/local-day.ts";
 import { HOLDING_LIMIT_CELSIUS, type WeatherOnDay, weatherOnDay } from "#core/day/plan/weather-on-day.ts";
@@ -18,6 +19,10 @@ const SOURCE_SENTENCE: Readonly<Record<WeatherDay["source"], string>> = {
 const sourceWords = ({ source, spell }: WeatherDay) =>
   source === "farm" ? `as you entered it: ${spell?.what || "your forecast"}` : "typical for the date";
 
+/** The day's temperatures, and whether someone entered them. */
+const briefly = (day: WeatherDay, show: Show) =>
+  `${show.air(day.lowCelsius)} to ${show.air(day.highCelsius)}, ${sourceWords(day)}`;
+
 /** Heat, frost, storm and light at the hours of the line, and what to do about them. */
 export function WeatherSheet() {
   const { planned, processedOn, around } = usePlan();
@@ -25,9 +30,9 @@ export function WeatherSheet() {
   const day = around.weather.find((one) => one.dayNumber === dayNumber(processedOn));
   if (!day) {
     return (
-      <Sheet heading="Weather and light">
+      <FoldedSheet id="weather" heading="Weather and light" beside="no forecast yet">
         <p className="text-sm text-soft">There is no forecast this far from the day.</p>
-      </Sheet>
+      </FoldedSheet>
     );
   }
   const weather = weatherOnDay({
@@ -41,7 +46,12 @@ export function WeatherSheet() {
   const { line } = planned.plan;
   const hours = startingLater(around.hours, planned.choices.startAt, line.nineInTenAt.value);
   return (
-    <Sheet heading="Weather and light" beside={sourceWords(day)}>
+    <FoldedSheet
+      id="weather"
+      heading="Weather and light"
+      beside={briefly(day, show)}
+      isOpen={weather.hotFrom !== undefined || weather.isStormy}
+    >
       <dl className="grid grid-cols-2 gap-x-4 sm:grid-cols-4">
         <Pair name="At setup">{show.air(weather.atSetUp)}</Pair>
         <Pair name="First bird">{show.air(weather.atFirstBird)}</Pair>
@@ -59,7 +69,7 @@ export function WeatherSheet() {
           Enter your forecast
         </Link>
       </p>
-    </Sheet>
+    </FoldedSheet>
   );
 }
 

@@ -2,7 +2,7 @@ import { sum } from "d3-array";
 import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { HoursChart } from "#app/days/plan/withdrawal/hours-chart.tsx";
 import { type Column, DataTable } from "#app/ui/data-table.tsx";
-import { Sheet } from "#app/ui/sheet.tsx";
+import { FoldedSheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { WITHDRAWAL_OPTIONS } from "#app/words/words.ts";
@@ -18,11 +18,11 @@ export function WithdrawalSheet() {
   const { lots } = planned.plan;
   const words = lots.map((lot) => `${nameOf(lot.choices.withdrawalMethod)}: ${windowInWords(lot)}`);
   return (
-    <Sheet heading="Off feed" beside={[...new Set(words)].join("; then ")}>
+    <FoldedSheet id="off-feed" heading="Off feed" beside={[...new Set(words)].join("; then ")}>
       {lots.map((lot) => (
         <LotOffFeed key={lot.choices.batchId} lot={lot} isOnly={lots.length === 1} />
       ))}
-    </Sheet>
+    </FoldedSheet>
   );
 }
 

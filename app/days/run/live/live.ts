@@ -4,7 +4,7 @@ import { cursorFrom } from "#app/days/run/taps/cursor-from.ts";
 import { attachedDevices, bathReadings } from "#app/server/device/attached-devices.server.ts";
 import { eventStream } from "#app/server/event-stream.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
-import { requireDay } from "#app/server/farm/required.server.ts";
+import { requireBareDay } from "#app/server/farm/required.server.ts";
 import { HOUR, SECOND } from "#core/calendar/milliseconds.ts";
 import { neededReadings } from "#core/day/run/bath-readings.ts";
 import type { Route } from "./+types/live.ts";
@@ -15,7 +15,7 @@ const CLOCK_MILLISECONDS = 10 * SECOND;
 /** The day's live link: what is new since a cursor, then whatever comes, as server-sent events. */
 export function loader({ context, request, params }: Route.LoaderArgs) {
   const here = context.get(farmContext);
-  const { day } = requireDay(here, params.dayId);
+  const day = requireBareDay(here, params.dayId);
   const after = cursorFrom(
     request.headers.get("Last-Event-ID") ?? new URL(request.url).searchParams.get("after"),
   );

@@ -3,8 +3,8 @@ import { keptPlanOf } from "#app/days/run/kept-plan-of.server.ts";
 import { answerToPhone } from "#app/days/run/taps/answer-to-phone.server.ts";
 import { refuseSettled } from "#app/days/run/taps/refuse-settled.ts";
 import { TapForm } from "#app/days/run/taps/tap-form.ts";
-import { farmContext } from "#app/server/farm/farm-context.server.ts";
-import { requireDay } from "#app/server/farm/required.server.ts";
+import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
+import { requireBareDay } from "#app/server/farm/required.server.ts";
 import { readWithPool } from "#app/server/pooled/pooled.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { FACT_FAULT_WORDS } from "#app/words/run-words.ts";
@@ -18,7 +18,7 @@ const CLOCK_SLACK_MILLISECONDS = MINUTE;
 /** One thing that happened on the day. The same tap sent again is counted once. */
 export async function action({ context, request, params }: Route.ActionArgs) {
   const here = context.get(farmContext);
-  const { farm, day } = requireDay(here, params.dayId);
+  const day = requireBareDay(here, params.dayId);
   const tap = TapForm.safeParse(Object.fromEntries(await formFields(request)));
   if (!tap.success) throw data("That count can't be read. Reload the page.", { status: 400 });
   const { answer, after, entryId, file, at: tappedAt, ...said } = tap.data;
@@ -34,7 +34,9 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   const { run } = here.file;
   // Whoever taps the first thing that only happens on a running day has started it.
   const starts = said.kind === "start" || (STARTS_THE_DAY.has(said.kind) && !run.hasBegun(day.id));
-  const plan = starts ? await readWithPool(request.signal, () => keptPlanOf(here, farm, day, at)) : undefined;
+  const plan = starts
+    ? await readWithPool(request.signal, () => keptPlanOf(here, requireFarm(here), day, at))
+    : undefined;
   const before = run.cursor(day.id);
   const outcome = here.file.together(() => {
     const start = { kind: "start", at, person: said.person, device: said.device } as const;

@@ -1,3 +1,6 @@
+import { DateCautions } from "#app/days/plan/cautions/date-cautions.tsx";
+import { FitCautions } from "#app/days/plan/cautions/fit-cautions.tsx";
+import { LineCautions } from "#app/days/plan/cautions/line-cautions.tsx";
 import { usePlan } from "#app/days/plan/plan-context.tsx";
 import { Notice } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -6,7 +9,6 @@ import { plural, type Show } from "#app/words/show.ts";
 import { STATION_WORDS } from "#app/words/words.ts";
 import { adultsBeside } from "#core/day/crew/crew.ts";
 import type { LotPlan } from "#core/day/plan/day-plan.ts";
-import type { LineFault } from "#core/day/plan/line-setup.ts";
 import type { PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import type { ClashLot } from "#core/day/plan/withdrawal-clash.ts";
 
@@ -16,11 +18,8 @@ export function PlanCautions() {
   return (
     <div className="grid gap-2 empty:hidden">
       <ClashCaution planned={planned} />
-      {planned.plan.line.faults.map((fault) => (
-        <Notice key={faultKey(fault)} tone={MILD.includes(fault.what) ? "heed" : "stop"}>
-          <LineFaultInWords fault={fault} />
-        </Notice>
-      ))}
+      <DateCautions />
+      <LineCautions faults={planned.plan.line.faults} />
       <HeatCautions planned={planned} />
       <HourCautions planned={planned} at={around.at} />
       {planned.plan.lots.map((lot) => (
@@ -31,7 +30,7 @@ export function PlanCautions() {
         />
       ))}
       <YoungCautions planned={planned} />
-      <TankCaution planned={planned} />
+      <FitCautions />
     </div>
   );
 }
@@ -130,19 +129,12 @@ function HeatCautions({ planned }: CautionProps) {
   );
 }
 
-/** The dark before cleanup is done, and the hour to pull the feed gone by. */
+/** The hour to pull the feed gone by. */
 function HourCautions({ planned, at }: CautionProps & { at: number }) {
   const show = useShow();
-  const { lots, line } = planned.plan;
-  const { sunset } = planned.sun;
+  const { lots } = planned.plan;
   return (
     <>
-      {sunset !== undefined && line.cleanAt.value > sunset && (
-        <Notice tone="stop">
-          <b>It gets dark.</b> Cleanup ends at {show.time(line.cleanAt.value)}; sunset is at{" "}
-          {show.time(sunset)}. Start earlier, process fewer birds, or find another helper.
-        </Notice>
-      )}
       {planned.choices.startAt > at &&
         lots
           .filter(({ withdrawal }) => withdrawal.feedOffAt.value < at)
@@ -193,82 +185,4 @@ function YoungCautions({ planned }: CautionProps) {
       pinfeathers or rinses.
     </Notice>
   ));
-}
-
-function TankCaution({ planned }: CautionProps) {
-  const { birdsThatFit, fillsNeeded } = planned.plan.chill.tank;
-  if (birdsThatFit.value < 1 || fillsNeeded <= 1) return null;
-  return (
-    <Notice>
-      <b>The tanks hold {birdsThatFit.value}.</b> Move cold birds out and refill them {fillsNeeded} times, or
-      find another cooler.
-    </Notice>
-  );
-}
-
-const faultKey = (fault: LineFault) =>
-  `${fault.what} ${"station" in fault ? fault.station : "name" in fault ? fault.name : ""}`;
-
-/** Nothing goes wrong by these: the plan only leaves something out. */
-const MILD: readonly LineFault["what"][] = ["break-before-start", "break-after-end", "arrives-after-end"];
-
-/** What keeps the line from running as it was planned, and the way out. The rest of the plan still answers. */
-function LineFaultInWords({ fault }: { fault: LineFault }) {
-  switch (fault.what) {
-    case "no-one-at":
-      return (
-        <>
-          <b>
-            {fault.mayAnybody ? "No one is at" : "No one coming may work at"}{" "}
-            {STATION_WORDS[fault.station].toLowerCase()}.
-          </b>{" "}
-          {fault.mayAnybody
-            ? "Move someone there, or add a helper."
-            : "Add a helper who may, or check their rules under People."}{" "}
-          Until then the plan assumes everyone helps everywhere.
-        </>
-      );
-    case "no-room-in-tanks":
-      return (
-        <>
-          <b>The tanks are too small for a single bird.</b> Check their size under Farm. The plan assumes room
-          for one bird.
-        </>
-      );
-    case "break-before-start":
-      return (
-        <>
-          <b>The break comes before the first bird.</b> It is left out. Choose a later time, or set it to 0
-          minutes.
-        </>
-      );
-    case "break-after-end":
-      return (
-        <>
-          <b>The break comes after the last bird.</b> The line is likely done before it. On a slow day people
-          will want it sooner.
-        </>
-      );
-    case "break-longer-than-work":
-      return (
-        <>
-          <b>The break is longer than the work.</b> Check the minutes. Birds already killed go into the chill
-          tank before the break, and the rest wait without feed.
-        </>
-      );
-    case "arrives-after-end":
-      return (
-        <>
-          <b>{fault.name} arrives after the last bird is in the chill tank.</b> Correct the hours under
-          People, or count on {fault.name} for packing only.
-        </>
-      );
-    case "leaves-too-early":
-      return (
-        <>
-          <b>The crew leaves before the birds are done.</b> Their hours end too early, or they arrive too
-          late. Change their hours under People. The plan assumes everyone stays.
-        </>
-      );
-  }
 }

@@ -3,8 +3,8 @@ import { parentPort, workerData } from "node:worker_threads";
 import type { PoolReply, PoolRequest, PoolThread } from "#workers/pool/protocol.ts";
 import { TASKS } from "#workers/pool/tasks.ts";
 
-/** Half as much of a busy core as others get, and all of an idle one; the operating system's scale, from 0 to 19. */
-const GIVES_WAY = 4;
+/** Two thirds of what others get of a busy core, and all of an idle one; the operating system's scale, from 0 to 19. */
+const GIVES_WAY = 2;
 // Only Linux has a priority for each thread; elsewhere this would slow the pages too.
 if ((workerData as PoolThread).givesWay && process.platform === "linux") setPriority(GIVES_WAY);
 

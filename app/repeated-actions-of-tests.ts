@@ -84,6 +84,9 @@ export const REPEATED: readonly Repeat[] = [
     fields: () => ({ entryId: "bought-of-tests", kind: "bought", amount: "2", movedOn: WEEK }),
     changed: { amount: "3" },
   },
+  // Nothing of that name was ever removed.
+  { isRefused: true, route: "home/put-back.ts", fields: () => ({ entryId: "never-removed", back: "/" }) },
+  { route: "farm/planned-hours.ts", fields: () => ({ keep: "hour" }) },
   // The farm stands already, under another name.
   {
     isRefused: true,

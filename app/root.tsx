@@ -23,6 +23,7 @@ import { keepNonce, useNonce } from "#app/ui/nonce.ts";
 import { ButtonLink } from "#app/ui/sheet.tsx";
 import { Spine } from "#app/ui/spine.tsx";
 import { markUnanswered, unansweredPath } from "#app/ui/typed-draft.ts";
+import { UndoRemoval } from "#app/ui/undo-removal.tsx";
 import { ShowProvider } from "#app/ui/use-show.tsx";
 import { RoleProvider } from "#app/ui/visitor/role.tsx";
 import { DEFAULT_LOCALE, localeFormats } from "#app/words/locale.ts";
@@ -107,7 +108,10 @@ export function Layout({ children }: { children: ReactNode }) {
             />
           )}
           <main id="main" className="min-w-0 grow pb-20 md:pb-0">
-            <ShowProvider reading={reading}>{children}</ShowProvider>
+            <ShowProvider reading={reading}>
+              <UndoRemoval />
+              {children}
+            </ShowProvider>
           </main>
           <KeyList />
         </RoleProvider>

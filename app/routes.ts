@@ -3,6 +3,7 @@ import { index, type RouteConfig, route } from "@react-router/dev/routes";
 export default [
   index("home/home.tsx"),
   route("take-back", "home/take-back.ts"),
+  route("put-back", "home/put-back.ts"),
   route("today", "home/today.tsx"),
   route("start", "farm/first-run/first-run.tsx"),
   route("start/towns", "farm/first-run/towns.ts"),
@@ -10,6 +11,7 @@ export default [
   route("sign-in", "access/sign-in.tsx"),
   route("sign-out", "access/sign-out.ts"),
   route("join/:secret", "access/join.tsx"),
+  route("farm/planned-hours", "farm/planned-hours.ts"),
   route("farm/access", "access/access.tsx"),
   route("phone", "access/phone/phone.tsx"),
   route("phone/farm.crt", "access/phone/certificate-file.ts"),

@@ -41,6 +41,11 @@ test("what was written down by mistake is taken back, and the sums follow", asyn
   await page.getByRole("button", { name: "Remove: 3 birds lost" }).click();
   await expect(walk.figure("Birds alive")).toContainText("58");
   await expect(page.getByText("counted twice")).toHaveCount(0);
+  // And was the removal the mistake, it is undone where it was made.
+  await expect(page.getByText("Removed: 3 birds lost.")).toBeVisible();
+  await walk.press("Undo");
+  await expect(walk.figure("Birds alive")).toContainText("55");
+  await expect(page.getByText("Removed: 3 birds lost.")).toHaveCount(0);
 });
 
 test("a plan answers while it is typed, says what is wrong with it, and keeps nothing until it is saved", async ({

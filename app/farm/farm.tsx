@@ -1,10 +1,12 @@
 import { redirect } from "react-router";
 import { ChillFields, DayFields, FarmFields, ScalderFields } from "#app/farm/farm-fields.tsx";
 import { farmSettings, farmSettingsForm } from "#app/farm/farm-settings.ts";
+import { otherClocks } from "#app/server/day/other-clock.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { OURS } from "#app/server/farm/farm-means.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
+import { OtherClock } from "#app/ui/other-clock.tsx";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -23,6 +25,7 @@ export function loader({ context, request }: Route.LoaderArgs) {
     unitSystem: farm.unitSystem,
     fields: farmSettings(farm),
     kit: here.file.kit(),
+    otherClock: otherClocks(here, farm),
     entryId: newEntryId(),
     isSaved: new URL(request.url).searchParams.has("saved"),
     ours: OURS,
@@ -53,6 +56,7 @@ export default function Farm({ loaderData, actionData }: Route.ComponentProps) {
           isSaved && !actionData ? <span role="status">Saved.</span> : "location, equipment, and settings"
         }
       />
+      <OtherClock days={loaderData.otherClock} />
       <FarmForm
         key={`${revision}${unitSystem}`}
         schema={farmSettingsForm(unitSystem)}

@@ -1,6 +1,8 @@
 import { data, redirect } from "react-router";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { requireOwnPath } from "#app/server/own-path.ts";
 import { formFields } from "#app/server/submitted.server.ts";
+import { requireOwnEntry } from "#app/server/visitor/own-entry.server.ts";
 import { visitorContext } from "#app/server/visitor/visitor.server.ts";
 import type { Route } from "./+types/take-back.ts";
 
@@ -9,18 +11,25 @@ export async function action({ context, request }: Route.ActionArgs) {
   const here = context.get(farmContext);
   const fields = await formFields(request);
   const back = String(fields.get("back") ?? "/");
-  if (!isOwnPath(back)) throw data("That page can't be returned to.", { status: 400 });
+  requireOwnPath(back);
   const entryId = String(fields.get("entryId") ?? "");
-  const { role, deviceId } = context.get(visitorContext);
-  if (role !== "owner" && here.file.access.deviceOf(entryId) !== deviceId)
-    throw data("Someone else recorded this. Ask an owner to remove it.", { status: 403 });
+  requireOwnEntry(here, context.get(visitorContext), entryId);
   if (here.file.removeFact(entryId, here.now()) === "not-a-fact") {
     throw data("That can't be removed here. If it belongs to a settled day, reopen the day first.", {
       status: 409,
     });
   }
-  return redirect(back, 303);
+  const what = here.file.history.canPutBack(entryId) ? String(fields.get("what") ?? "") : "";
+  return redirect(withUndo(back, entryId, what), 303);
 }
 
-/** Only a path of this application: `//elsewhere` would leave it, and so would one that a browser reads as that. */
-const isOwnPath = (path: string) => /^\/(?:[a-z0-9-][\w./?=&%#-]*)?$/i.test(path);
+const MOST_WORDS = 80;
+
+/** The page to go back to, which then offers to undo the removal of what is named. */
+function withUndo(back: string, entryId: string, what: string): string {
+  if (what === "") return back;
+  const url = new URL(back, "http://farm");
+  url.searchParams.set("undo", entryId);
+  url.searchParams.set("what", what.slice(0, MOST_WORDS));
+  return `${url.pathname}${url.search}${url.hash}`;
+}

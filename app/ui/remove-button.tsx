@@ -16,6 +16,7 @@ export function RemoveButton({ entryId, back, what, verb = "remove" }: TakeBackP
     <Form method="post" action="/take-back" className="print:hidden">
       <input type="hidden" name="entryId" value={entryId} />
       <input type="hidden" name="back" value={back} />
+      <input type="hidden" name="what" value={what} />
       <button
         type="submit"
         className="-my-1 min-h-11 px-2 text-sm text-soft underline"

@@ -77,3 +77,9 @@ export const countsInWords = ({ batches, days, packs, pictures, lastAt }: FileCo
   ]
     .filter(Boolean)
     .join(", ");
+
+/** Why something that was removed can't be put back. */
+export const PUT_BACK_WORDS = {
+  "not-alone": "This can't be put back by itself. Enter it again where it belongs.",
+  "out-again": "The pack has gone out another way since then. Remove that first, then put this back.",
+} as const;

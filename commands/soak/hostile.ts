@@ -12,8 +12,8 @@ const AT_ONCE = 2;
 /** A request that is never answered is given up after this, and counts as one that hung. */
 const PATIENCE_MILLISECONDS = 30_000;
 const MOST_GROWTH_MEGABYTES = 100;
-/** Requests after which memory counts: code is compiled and pages are remembered by then. Fewer say nothing of it. */
-const WARM_UP_REQUESTS = 5000;
+/** Requests after which memory counts: by then every thread has met every kind of task. Fewer say nothing of it. */
+const WARM_UP_REQUESTS = 20_000;
 const MOST_SAID = 12;
 const SAID_EVERY = 10_000;
 

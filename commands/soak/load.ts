@@ -12,8 +12,6 @@ const MINUTE_SECONDS = 60;
 const ALMOST_ALL = 0.99;
 /** A second in which other machines had more of the processors than this says nothing of the server. */
 const MOST_STOLEN = 0.1;
-/** Fewer seconds than this share of a minute say too little. */
-const LEAST_QUIET = 0.25;
 
 /** Eight phones tap five times a second each. @returns 1 for each of: slow at first, slow at last, answers too large */
 export async function loadSoak(server: SoakServer, seconds: number, draw: () => number): Promise<number> {
@@ -39,33 +37,28 @@ export async function loadSoak(server: SoakServer, seconds: number, draw: () => 
   for (const timer of timers) clearInterval(timer);
   const lasted = performance.now() - startedAt;
   for (const phone of phones) await phone.flush();
-  const part = Math.min(MINUTE_SECONDS, seconds / 2) * 1000;
-  const slowOf = (from: number, to: number) => {
-    const second = (at: number) => Math.floor(at / 1000);
-    const wholly = answers.filter(({ at }) => at >= from && at < to);
-    const quiet = wholly.filter(
-      ({ at, milliseconds }) => isQuiet[second(at)] && isQuiet[second(Math.max(0, at - milliseconds))],
+  const part = Math.round(Math.min(MINUTE_SECONDS, seconds / 2));
+  const quiet = [...isQuiet.keys()].filter((second) => isQuiet[second]);
+  const second = (at: number) => Math.floor(at / 1000);
+  const slowIn = (seconds: readonly number[]) =>
+    Math.round(
+      quantile(
+        answers
+          .filter(
+            ({ at, milliseconds }) =>
+              seconds.includes(second(at)) && isQuiet[second(Math.max(0, at - milliseconds))],
+          )
+          .map(({ milliseconds }) => milliseconds),
+        ALMOST_ALL,
+      ) ?? Number.POSITIVE_INFINITY,
     );
-    const slow = (of: typeof answers) =>
-      Math.round(
-        quantile(
-          of.map(({ milliseconds }) => milliseconds),
-          ALMOST_ALL,
-        ) ?? Number.POSITIVE_INFINITY,
-      );
-    return {
-      all: slow(wholly),
-      own: quiet.length < LEAST_QUIET * wholly.length ? Number.POSITIVE_INFINITY : slow(quiet),
-    };
-  };
-  const first = slowOf(0, part);
-  const last = slowOf(lasted - part, lasted);
+  const first = slowIn(quiet.slice(0, part));
+  const last = slowIn(quiet.slice(-part));
   const largest = Math.max(...answers.map(({ bytes }) => bytes));
   console.log(
-    `soak, load: ${answers.length} taps of ${PHONES} phones in ${Math.round(lasted / 1000)} s; 99 of 100 answered within ${first.own} ms in the first ${Math.round(part / 1000)} s and ${last.own} ms in the last, leaving out ${isQuiet.filter((quiet) => !quiet).length} s in which other machines had more than a tenth of the processors (with them ${first.all} and ${last.all} ms); largest answer ${largest} bytes`,
+    `soak, load: ${answers.length} taps of ${PHONES} phones in ${Math.round(lasted / 1000)} s; 99 of 100 answered within ${first} ms in the first ${part} s and ${last} ms in the last, leaving out ${isQuiet.length - quiet.length} s in which other machines had more than a tenth of the processors; largest answer ${largest} bytes`,
   );
-  return [first.own > MOST_MILLISECONDS, last.own > MOST_MILLISECONDS, largest > MOST_BYTES].filter(Boolean)
-    .length;
+  return [first > MOST_MILLISECONDS, last > MOST_MILLISECONDS, largest > MOST_BYTES].filter(Boolean).length;
 }
 
 /** Waits, and says of each second whether this machine had its processors to itself. */

@@ -132,6 +132,15 @@ export function dayQueries(database: Database) {
            packs_same_day = @packsSameDay, is_rain_expected = @isRainExpected,
            is_skinned = @isSkinned, rinses_first = @rinsesFirst, cools_after = @coolsAfter
      WHERE id = @id`);
+  const updateZone = database.prepare<{
+    id: number;
+    processedOn: string;
+    startAt: number;
+    timeZone: string;
+  }>(`
+    UPDATE processing_day
+       SET revision = revision + 1, processed_on = @processedOn, start_at = @startAt, time_zone = @timeZone
+     WHERE id = @id AND time_zone <> @timeZone`);
   const touchDay = database.prepare<[number]>(
     "UPDATE processing_day SET revision = revision + 1 WHERE id = ?",
   );
@@ -231,6 +240,16 @@ export function dayQueries(database: Database) {
         writeCrew(dayId, choices.crew);
         return undefined;
       }),
+
+    /** Has days go by another clock: each with its date and start by it. */
+    moveToZone: database.transaction(
+      (
+        days: readonly { readonly id: number; readonly processedOn: string; readonly startAt: number }[],
+        timeZone: string,
+      ): void => {
+        for (const of of days) updateZone.run({ ...of, timeZone });
+      },
+    ).immediate,
 
     /** Changes a day if no one else has since the revision that the person saw. */
     changeDay: database.transaction(

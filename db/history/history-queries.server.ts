@@ -83,6 +83,8 @@ export function historyQueries(database: Database) {
       selectChanges
         .all(part)
         .map((row) => ({ ...row, before: JSON.parse(row.before), after: JSON.parse(row.after) })),
+    /** Whether a removal of the entry could be undone by itself. */
+    canPutBack: (entryId: string): boolean => selectCanPutBack.get({ entryId })?.can === 1,
     /**
      * Has a removed entry count again. Doing it again is harmless.
      *

@@ -1,9 +1,13 @@
 import { type EnteredLine, readStoryLine } from "#app/batches/history/story-line.ts";
 import { plural, type Show } from "#app/words/show.ts";
 
-/** What a line is read as, while it is typed: so that nobody takes a note for a count. Empty where nothing is typed. */
-export function readAs(text: string, show: Show): string {
-  if (text.trim() === "") return "";
+/**
+ * What a line is read as, while it is typed: so that nobody takes a note for a count. Empty where nothing is typed.
+ *
+ * @param text as a form has it: not always text, since anybody may send anything
+ */
+export function readAs(text: unknown, show: Show): string {
+  if (typeof text !== "string" || text.trim() === "") return "";
   const read = readStoryLine(text, show.unitSystem);
   return "problem" in read ? read.problem : `Read as: ${lineInWords(read, show)}`;
 }

@@ -56,7 +56,7 @@ export function StorySheet({ batch, story, days, setting, entryId, refusal }: St
                   hint={`For example: lost 1 hawk · ${weights} · 3 bags 18.95 · left 2.5 bags · moved 40 to north pen · arrived 82 · anything else is saved as a note`}
                 />
                 <p role="status" className="pt-1 text-sm">
-                  {readAs(fields.line.value ?? "", show)}
+                  {readAs(fields.line.value, show)}
                 </p>
               </div>
               <TextField field={fields.happenedOn} label="Date" type="date" />

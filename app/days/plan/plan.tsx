@@ -11,11 +11,13 @@ import { PlanNotes, TwoDaysOrOne } from "#app/days/plan/plan-notes.tsx";
 import { PlanPage } from "#app/days/plan/plan-page.tsx";
 import { aroundDay } from "#app/server/day/around-day.server.ts";
 import { iceBagsLeft } from "#app/server/day/ice-left.server.ts";
+import { otherClock } from "#app/server/day/other-clock.server.ts";
 import { basisOfDay, planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { type FarmContext, farmContext } from "#app/server/farm/farm-context.server.ts";
 import { lotsOfDay, requireDay } from "#app/server/farm/required.server.ts";
 import { readWithPool } from "#app/server/pooled/pooled.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
+import { OtherClock } from "#app/ui/other-clock.tsx";
 import { lotsInWords } from "#app/words/lot-words.ts";
 import type { LotChoices } from "#core/day/plan/plan-input.ts";
 import type { ProcessingDay, SaveRefusal } from "#db/day/day-queries.server.ts";
@@ -47,6 +49,7 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
     around: aroundDay(here, farm, batches, { processedOn: day.processedOn, dayId: day.id }),
     entryId: newEntryId(),
     kept: here.file.keptPlan(day.id),
+    otherClock: otherClock([day], farm),
     progress: progressOf(here, day),
   };
 }
@@ -135,6 +138,7 @@ export default function Plan({ loaderData, actionData }: Route.ComponentProps) {
         <>
           <DayHead dayId={day.id} processedOn={day.processedOn} line={lotsInWords(lots)} />
           <PlanNav dayId={day.id} />
+          <OtherClock days={loaderData.otherClock} />
           <TwoDaysOrOne {...loaderData} />
         </>
       }

@@ -3,6 +3,7 @@ import { degrees } from "#app/ui/read/read-when.ts";
 import { Notice } from "#app/ui/sheet.tsx";
 import { SkyRibbon } from "#app/ui/sky/sky-ribbon.tsx";
 import { ShowProvider, useShow } from "#app/ui/use-show.tsx";
+import { DEFAULT_LOCALE, isKnownLocale } from "#app/words/locale.ts";
 import { isTimeZone, startOfDay } from "#core/calendar/farm-time.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import { skyBetween, sunOfDay } from "#core/sky/farm-sky.ts";
@@ -10,22 +11,25 @@ import type { Place } from "#core/sky/sun.ts";
 
 interface FirstSkyProps {
   today: string;
-  /** As they are typed. */
-  latitude: string | undefined;
-  longitude: string | undefined;
-  timeZone: string | undefined;
+  /** As a form has them: not always text, since anybody may send anything. */
+  latitude: unknown;
+  longitude: unknown;
+  timeZone: unknown;
   /** Of the clock. */
-  locale: string;
+  locale: unknown;
 }
+
+const readLocale = (locale: unknown): string =>
+  typeof locale === "string" && isKnownLocale(locale) ? locale : DEFAULT_LOCALE;
 
 /** Today's sky over the place that was entered, by its own clock: a wrong sign shows at once. */
 export function FirstSky({ today, latitude, longitude, timeZone, locale }: FirstSkyProps) {
   const [lat, lon] = [degrees(90, "").safeParse(latitude), degrees(180, "").safeParse(longitude)];
-  if (!lat.success || !lon.success || timeZone === undefined || !isTimeZone(timeZone)) return null;
+  if (!lat.success || !lon.success || typeof timeZone !== "string" || !isTimeZone(timeZone)) return null;
   const place = { latitude: lat.data / 1e6, longitude: lon.data / 1e6 };
   const question = longitudeQuestion(lon.data, timeZone);
   return (
-    <ShowProvider reading={{ unitSystem: "us", currency: "USD", locale, timeZone }}>
+    <ShowProvider reading={{ unitSystem: "us", currency: "USD", timeZone, locale: readLocale(locale) }}>
       <Today today={today} place={place} timeZone={timeZone} />
       {question && <Notice tone="stop">{question}</Notice>}
     </ShowProvider>

@@ -4,6 +4,7 @@ import { Entries } from "#app/farm/history/entries.tsx";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { formFields } from "#app/server/submitted.server.ts";
 import { ButtonLink, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { PUT_BACK_WORDS } from "#app/words/file-words.ts";
 import type { Route } from "./+types/history.ts";
 
 export const meta = () => [{ title: "History · Pale Morning" }];
@@ -42,13 +43,8 @@ export async function action({ context, request }: Route.ActionArgs) {
   const entryId = String((await formFields(request)).get("entryId") ?? "");
   const outcome = here.file.history.putBack(entryId, here.now());
   if (outcome === "put-back") return redirect("/farm/history?list=removed&done=put-back", 303);
-  return data({ problem: REFUSED[outcome] }, { status: 409 });
+  return data({ problem: PUT_BACK_WORDS[outcome] }, { status: 409 });
 }
-
-const REFUSED = {
-  "not-alone": "This can't be put back by itself. Enter it again where it belongs.",
-  "out-again": "The pack has gone out another way since then. Remove that first, then put this back.",
-} as const;
 
 const LIST_WORDS: Readonly<Record<List, string>> = {
   entered: "Entered",

@@ -31,8 +31,10 @@ const HANDIWORK: RouteRoles = { read: HANDS, write: HANDS };
 export const ROUTE_ROLES: Readonly<Record<keyof Register["pages"], RouteRoles>> = {
   "/": POSTED,
   "/take-back": { read: OWNER, write: HANDS },
+  "/put-back": { read: OWNER, write: HANDS },
   "/today": WORK,
   "/start": OWNERS,
+  "/farm/planned-hours": OWNERS,
   "/start/towns": OWNERS,
   "/sign-in": DOOR,
   "/sign-out": { read: "anyone", write: ALL },

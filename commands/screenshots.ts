@@ -126,7 +126,7 @@ async function letPhonesIn(page: Page): Promise<void> {
 }
 
 async function untilWorkedOut(page: Page): Promise<void> {
-  await page.getByText("No difference:").waitFor({ timeout: 30_000 });
+  await page.getByText("No difference:").waitFor({ state: "attached", timeout: 30_000 });
 }
 
 async function setTheSeason(page: Page): Promise<void> {

@@ -6,7 +6,7 @@ import { useMayOpen } from "#app/ui/visitor/role.tsx";
 
 const LEAVES = ["plan", "run", "rest", "cut", "pack", "settle"] as const;
 /** Leaves of the plan's own. */
-const PLAN_PARTS: readonly string[] = ["needs", "tasks", "compare", "print", "lots"];
+const PLAN_PARTS: readonly string[] = ["needs", "tasks", "compare", "print", "lots", "call-off"];
 
 /** The top of a day and its six leaves, in the order of the work. */
 export function DayHead({

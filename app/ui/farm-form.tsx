@@ -108,7 +108,7 @@ function OneForm<Schema extends z.ZodType<Entered, Entered>>(props: FarmFormProp
         </p>
       )}
       {children(named)}
-      <div className="flex flex-wrap gap-3">
+      <div className="flex flex-wrap gap-3 print:hidden">
         <Button disabled={state === "submitting"} className={isRepeated ? "min-h-16 grow text-xl" : ""}>
           {submit}
         </Button>

@@ -122,7 +122,8 @@ export function crewOf(
     const may = mayWorkAt(rules);
     const stations = (seat?.stations ?? []).filter((station) => may.includes(station));
     return {
-      personId: helper?.id,
+      // Also of someone who is no longer among the farm's people: the page says so.
+      personId: seat?.personId,
       name: helper?.name ?? seat?.name ?? helperName(index),
       stations: stations.length > 0 ? stations : usualStations(index, people, rules),
       handsPercent: helper?.handsPercent ?? 100,

@@ -116,7 +116,7 @@ function Others({ crew, helpers, stations, year, onCrew }: CrewFootProps) {
   const canCome = others.filter(({ id }) => !away.some(({ personId }) => personId === id));
   const add = (helper: Helper | undefined) => onCrew(joinCrew(crew, helper, { needed: stations, year }));
   return (
-    <div className="flex flex-wrap items-center gap-2 border-t border-rule pt-2">
+    <div className="flex flex-wrap items-center gap-2 border-t border-rule pt-2 print:hidden">
       <span className="pr-2">{plural(crew.length, "person", "people")}. Add:</span>
       {crew.length < MOST_PEOPLE &&
         canCome.map((helper) => (

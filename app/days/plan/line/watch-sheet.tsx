@@ -26,14 +26,17 @@ export function WatchSheet({
   startAt: number;
   isFailed: boolean;
 }) {
-  if (replication) return <Watched replication={replication} startAt={startAt} />;
   return (
     <FoldedSheet id="simulation" heading="Simulation" beside="one typical day, one dot per bird">
-      <p className="min-h-72 text-sm print:min-h-0">
-        {isFailed
-          ? "The simulation did not start on this device. Reload the page to try again."
-          : "Here each bird's way from its crate to the chill can be played, once it has been simulated."}
-      </p>
+      {replication ? (
+        <Watched replication={replication} startAt={startAt} />
+      ) : (
+        <p className="min-h-72 text-sm print:min-h-0">
+          {isFailed
+            ? "The simulation did not start on this device. Reload the page to try again."
+            : "Here each bird's way from its crate to the chill can be played, once it has been simulated."}
+        </p>
+      )}
     </FoldedSheet>
   );
 }
@@ -45,7 +48,7 @@ function Watched({ replication, startAt }: { replication: WatchedReplication; st
   const clock = show.time(startAt + minute * MINUTE);
   const dots = dotsAt(replication.birds.map((steps) => placeAt(steps, minute)));
   return (
-    <FoldedSheet id="simulation" heading="Simulation" beside="one typical day, one dot per bird">
+    <>
       <Picture dots={dots} clock={clock} />
       <p className="text-sm">
         {isMoved ? `At ${clock}: ` : `At ${clock} most birds are waiting: `}
@@ -55,7 +58,7 @@ function Watched({ replication, startAt }: { replication: WatchedReplication; st
         .
       </p>
       <Controls {...playing} replication={replication} clock={clock} />
-    </FoldedSheet>
+    </>
   );
 }
 

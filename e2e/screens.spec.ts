@@ -129,6 +129,6 @@ test.describe("with the demo farm", () => {
 
 test("an empty farm's screens lead by the hand, without a fault", async ({ page, farm }) => {
   await page.goto(`${farm.url}/days`);
-  await expect(page).toHaveURL(`${farm.url}/farm`);
+  await expect(page).toHaveURL(`${farm.url}/start`);
   expect(await faultsNow(page, "the first screen")).toEqual([]);
 });

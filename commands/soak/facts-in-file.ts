@@ -19,8 +19,8 @@ const columnsOfEntries = (database: Database) =>
     )
     .all();
 
-/** What these entries say changes a row that names none: a day's lots, and what a person can do. */
-const NAMED_BY_NO_FACT: ReadonlySet<string> = new Set(["lot", "person-changed"]);
+/** What these entries say changes a row that names none: a batch, a day's lots, and what a person can do. */
+const NAMED_BY_NO_FACT: ReadonlySet<string> = new Set(["batch-changed", "lot", "person-changed"]);
 
 /** Entries that no fact names: something was half written. */
 export const entriesWithoutFacts = (path: string): string[] =>

@@ -58,7 +58,7 @@ export const settingsOf = ({
 });
 
 /** What stands until a farm says otherwise. */
-export const USUAL_FARM = {
+const USUAL_FARM = {
   altitudeMeters: undefined,
   practice: "few",
   arePensLit: false,

@@ -3,7 +3,7 @@ import { typeInto } from "#app/ui/read/type-into.ts";
 import type { LotChoices } from "#core/day/plan/plan-input.ts";
 
 /** So many birds of each lot that they are `most` together: those killed last are left out first. */
-export function birdsOfFewer(lots: readonly Pick<LotChoices, "birds">[], most: number): number[] {
+function birdsOfFewer(lots: readonly Pick<LotChoices, "birds">[], most: number): number[] {
   let free = most;
   return lots.map(({ birds }) => {
     const taken = Math.min(birds, free);

@@ -1,5 +1,6 @@
 import { createHash } from "node:crypto";
 import { USUAL_DAY, USUAL_LOT } from "#db/day/usual-day.ts";
+import { USUAL_FARM } from "#db/farm/usual-farm.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 
 /** The secret of an invitation that is good in every test. */
@@ -16,33 +17,9 @@ export function makeFarmOfTests(file: FarmFile): void {
       locale: "en-US",
       unitSystem: "us",
       currency: "USD",
-      practice: "few",
+      ...USUAL_FARM,
       arePensLit: true,
-      pluckAtOnceCount: 1,
-      airMillicelsius: undefined,
-      tapMillicelsius: undefined,
-      hourRateCents: undefined,
-      birdsAYearCount: undefined,
-      tankMilliliters: undefined,
-      tankWall: "insulated",
-      chillMethod: "still",
-      iceBagMilligrams: undefined,
-      usesOwnDays: true,
-      jugCount: undefined,
-      jugMilliliters: undefined,
-      madeIceMilligrams: undefined,
-      scalderMilliliters: undefined,
-      scalderWatts: undefined,
-      scalderHeat: "propane",
-      isScalderLidded: true,
-      isScalderInsulated: false,
-      scaldAtOnceCount: 1,
-      scalderFillMillicelsius: undefined,
-      circuitVolts: undefined,
-      breakerAmps: undefined,
       altitudeMeters: 310,
-      ruleForOthers: "",
-      dayCostSharedBy: "birds",
     },
     0,
   );

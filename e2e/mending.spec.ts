@@ -71,7 +71,7 @@ test.describe("on a phone", () => {
     await expect(bar).toContainText("4 changes not saved");
     await page.getByRole("link", { name: "Batches" }).first().tap();
     const asks = page.getByRole("alertdialog", { name: "Leave without saving?" });
-    await expect(asks).toContainText("4 changes not saved would be lost.");
+    await expect(asks).toContainText("4 changes you haven't saved will be lost.");
     await asks.getByRole("button", { name: "Stay here" }).tap();
     await walk.press("Save plan");
     await expect(page.getByText("Plan saved.")).toBeVisible();

@@ -1,12 +1,11 @@
 import { Link, redirect } from "react-router";
+import { BatchFields } from "#app/batches/batch-fields.tsx";
 import { changeBatchForm } from "#app/batches/batch-forms.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { requireBatch } from "#app/server/farm/required.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
-import { ChoiceField, TextField } from "#app/ui/field.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { KIND_OPTIONS } from "#app/words/words.ts";
 import type { Route } from "./+types/change-batch.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -71,30 +70,7 @@ export default function ChangeBatch({ loaderData: { batch, entryId }, actionData
           {(fields) => (
             <>
               <input type="hidden" name="seen" value={batch.revision} />
-              <TextField field={fields.name} label="Name" />
-              <ChoiceField field={fields.kind} label="Kind" options={KIND_OPTIONS} />
-              <TextField
-                field={fields.malePercent}
-                label="Males per 100"
-                hint="50 for straight run, 100 for cockerels"
-                inputMode="numeric"
-              />
-              <TextField field={fields.hatchedOn} label="Hatch date" hint="Past or expected" type="date" />
-              <div className="grid gap-5 sm:grid-cols-2">
-                <TextField
-                  field={fields.orderedCount}
-                  label="Chicks ordered"
-                  hint="Leave blank if home-hatched"
-                  inputMode="numeric"
-                  unit="birds"
-                />
-                <TextField
-                  field={fields.chickCost}
-                  label="Cost of the chicks"
-                  hint="For all of them"
-                  inputMode="decimal"
-                />
-              </div>
+              <BatchFields fields={fields} />
             </>
           )}
         </FarmForm>

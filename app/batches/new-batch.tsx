@@ -1,11 +1,11 @@
 import { redirect } from "react-router";
+import { BatchFields } from "#app/batches/batch-fields.tsx";
 import { newBatchForm } from "#app/batches/batch-forms.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm } from "#app/ui/farm-form.tsx";
-import { ChoiceField, TextField } from "#app/ui/field.tsx";
+import { TextField } from "#app/ui/field.tsx";
 import { Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
-import { KIND_OPTIONS } from "#app/words/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays } from "#core/calendar/local-day.ts";
 import type { Route } from "./+types/new-batch.ts";
@@ -68,39 +68,15 @@ export default function NewBatch({ loaderData, actionData }: Route.ComponentProp
           submit="Add batch"
         >
           {(fields) => (
-            <>
-              <TextField field={fields.name} label="Name" hint="Such as White 26-A" />
-              <ChoiceField field={fields.kind} label="Kind" options={KIND_OPTIONS} />
+            <BatchFields fields={fields} nameHint="Such as White 26-A">
               <TextField
-                field={fields.malePercent}
-                label="Males per 100"
-                hint="50 for straight run, 100 for cockerels"
+                field={fields.arrivedCount}
+                label="Chicks arrived alive"
+                hint="Leave blank while on order"
                 inputMode="numeric"
+                unit="birds"
               />
-              <TextField field={fields.hatchedOn} label="Hatch date" hint="Past or expected" type="date" />
-              <div className="grid gap-5 sm:grid-cols-3">
-                <TextField
-                  field={fields.arrivedCount}
-                  label="Chicks arrived alive"
-                  hint="Leave blank while on order"
-                  inputMode="numeric"
-                  unit="birds"
-                />
-                <TextField
-                  field={fields.orderedCount}
-                  label="Chicks ordered"
-                  hint="Leave blank if home-hatched"
-                  inputMode="numeric"
-                  unit="birds"
-                />
-                <TextField
-                  field={fields.chickCost}
-                  label="Cost of the chicks"
-                  hint="For all of them"
-                  inputMode="decimal"
-                />
-              </div>
-            </>
+            </BatchFields>
           )}
         </FarmForm>
       </Sheet>

@@ -1,11 +1,11 @@
 import type { farmSettingsForm } from "#app/farm/farm-settings.ts";
+import { UnitFields } from "#app/farm/unit-fields.tsx";
 import type { OURS } from "#app/server/farm/farm-means.server.ts";
 import type { Fields } from "#app/ui/farm-form.tsx";
 import { ChoiceField, SelectField, TextField, TickField } from "#app/ui/field.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { PRACTICE_OPTIONS } from "#app/words/words.ts";
-import { CURRENCIES } from "#core/quantity/currency.ts";
 
 interface FarmFieldsProps {
   fields: Fields<ReturnType<typeof farmSettingsForm>>;
@@ -49,25 +49,7 @@ export function FarmFields({
           label="Time zone"
           options={zones.map((zone) => ({ value: zone, label: zone }))}
         />
-        <SelectField
-          field={fields.locale}
-          label="Dates, clocks, and paper"
-          hint="Formats only; the words stay the same"
-          options={locales}
-        />
-        <ChoiceField
-          field={fields.unitSystem}
-          label="Units"
-          options={[
-            { value: "us", label: "Pounds, °F, gallons" },
-            { value: "metric", label: "Kilograms, °C, liters" },
-          ]}
-        />
-        <SelectField
-          field={fields.currency}
-          label="Money"
-          options={CURRENCIES.map((value) => ({ value, label: value }))}
-        />
+        <UnitFields fields={fields} locales={locales} />
       </div>
     </Sheet>
   );

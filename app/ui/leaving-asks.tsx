@@ -23,7 +23,7 @@ export function LeavingAsks({ unsaved }: { unsaved: string | undefined }) {
         <AlertDialog.Overlay className="fixed inset-0 z-20 bg-night opacity-70" />
         <AlertDialog.Content className="fixed inset-x-4 top-24 z-30 mx-auto grid max-w-md gap-3 rounded-sheet bg-leaf p-6 text-ink">
           <AlertDialog.Title className="text-2xl">Leave without saving?</AlertDialog.Title>
-          <AlertDialog.Description>{unsaved} not saved would be lost.</AlertDialog.Description>
+          <AlertDialog.Description>{unsaved} you haven't saved will be lost.</AlertDialog.Description>
           <div className="flex flex-wrap gap-3">
             <AlertDialog.Cancel asChild>
               <Button type="button" onClick={() => blocker.reset()}>

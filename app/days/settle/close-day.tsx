@@ -83,7 +83,7 @@ function BeforeSettling({
                 ? `Bird ${unweighed[0]} is not weighed.`
                 : `Birds ${numbersInWords(unweighed)} are not weighed.`}
             </b>{" "}
-            Each would make the others dearer.{" "}
+            Each one left out makes the others cost more.{" "}
             <Link to={`/days/${dayId}/pack`} className="underline">
               Weigh {unweighed.length === 1 ? "it" : "them"}
             </Link>

@@ -6,6 +6,7 @@ import { longitudeFault } from "#core/calendar/sun-clock.ts";
 import { BIRD_KINDS, type BirdKind } from "#core/growth/bird-kind.ts";
 import { CURRENCIES } from "#core/quantity/currency.ts";
 import type { FarmSettings } from "#db/farm/farm-queries.server.ts";
+import { USUAL_FARM } from "#db/farm/usual-farm.ts";
 
 /** A place whose sun does not go with the clock of its zone: asked about beside the longitude. */
 export function longitudeQuestion(longitudeMicrodegrees: number, zone: string): string | undefined {
@@ -56,37 +57,6 @@ export const settingsOf = ({
   currency,
   ...USUAL_FARM,
 });
-
-/** What stands until a farm says otherwise. */
-const USUAL_FARM = {
-  altitudeMeters: undefined,
-  practice: "few",
-  arePensLit: false,
-  usesOwnDays: true,
-  pluckAtOnceCount: 1,
-  airMillicelsius: undefined,
-  tapMillicelsius: undefined,
-  hourRateCents: undefined,
-  birdsAYearCount: undefined,
-  tankMilliliters: undefined,
-  tankWall: "insulated",
-  chillMethod: "still",
-  iceBagMilligrams: undefined,
-  jugCount: undefined,
-  jugMilliliters: undefined,
-  madeIceMilligrams: undefined,
-  scalderMilliliters: undefined,
-  scalderWatts: undefined,
-  scalderHeat: "propane",
-  isScalderLidded: true,
-  isScalderInsulated: false,
-  scaldAtOnceCount: 1,
-  scalderFillMillicelsius: undefined,
-  circuitVolts: undefined,
-  breakerAmps: undefined,
-  ruleForOthers: "",
-  dayCostSharedBy: "birds",
-} as const satisfies Partial<FarmSettings>;
 
 const BATCH_NAMES: Readonly<Record<BirdKind, string>> = { fast: "White", slow: "Red", mature: "Mixed" };
 

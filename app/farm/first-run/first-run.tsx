@@ -2,6 +2,7 @@ import { redirect } from "react-router";
 import { firstBatchName, firstRunForm, settingsOf } from "#app/farm/first-run/first-run-form.ts";
 import { FirstSky } from "#app/farm/first-run/first-sky.tsx";
 import { NearestTown } from "#app/farm/first-run/nearest-town.tsx";
+import { UnitFields } from "#app/farm/unit-fields.tsx";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { FarmForm, type Fields } from "#app/ui/farm-form.tsx";
@@ -11,7 +12,6 @@ import { localeOfBrowser, localeOptions, usualUnits } from "#app/words/locale.ts
 import { KIND_OPTIONS } from "#app/words/words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays } from "#core/calendar/local-day.ts";
-import { CURRENCIES } from "#core/quantity/currency.ts";
 import type { Route } from "./+types/first-run.ts";
 
 export const meta = () => [{ title: "A new farm · Pale Morning" }];
@@ -150,20 +150,7 @@ function Units({
         <span className="text-sm text-soft">as your device has them</span>
       </summary>
       <div className="grid gap-4 px-4 py-2">
-        <ChoiceField
-          field={fields.unitSystem}
-          label="Units"
-          options={[
-            { value: "us", label: "Pounds, °F, gallons" },
-            { value: "metric", label: "Kilograms, °C, liters" },
-          ]}
-        />
-        <SelectField
-          field={fields.currency}
-          label="Money"
-          options={CURRENCIES.map((value) => ({ value, label: value }))}
-        />
-        <SelectField field={fields.locale} label="Dates, clocks, and paper" options={locales} />
+        <UnitFields fields={fields} locales={locales} />
       </div>
     </details>
   );

@@ -42,7 +42,7 @@ function LimitInWords({ fit, birds }: { fit: BirdsThatFit; birds: number }) {
     ],
     hours: () => [
       `The line takes ${show.minutes(line.lineMinutes)}. ${fit.birds} of ${birds} are done within ${show.minutes(around.longestLineMinutes)}.`,
-      "That is the longest line you want, under Season, Rules.",
+      "The longest line is set under Season, Rules. Find another helper, or take fewer.",
     ],
     tanks: () => [
       `The tanks hold ${fit.birds} of ${birds}.`,

@@ -1,0 +1,32 @@
+import type { FarmSettings } from "#db/farm/farm-queries.server.ts";
+
+/** What stands until a farm says otherwise. */
+export const USUAL_FARM = {
+  altitudeMeters: undefined,
+  practice: "few",
+  arePensLit: false,
+  usesOwnDays: true,
+  pluckAtOnceCount: 1,
+  airMillicelsius: undefined,
+  tapMillicelsius: undefined,
+  hourRateCents: undefined,
+  birdsAYearCount: undefined,
+  tankMilliliters: undefined,
+  tankWall: "insulated",
+  chillMethod: "still",
+  iceBagMilligrams: undefined,
+  jugCount: undefined,
+  jugMilliliters: undefined,
+  madeIceMilligrams: undefined,
+  scalderMilliliters: undefined,
+  scalderWatts: undefined,
+  scalderHeat: "propane",
+  isScalderLidded: true,
+  isScalderInsulated: false,
+  scaldAtOnceCount: 1,
+  scalderFillMillicelsius: undefined,
+  circuitVolts: undefined,
+  breakerAmps: undefined,
+  ruleForOthers: "",
+  dayCostSharedBy: "birds",
+} as const satisfies Partial<FarmSettings>;

@@ -59,6 +59,8 @@ function makeSettings(file: FarmFile): void {
       altitudeMeters: 310,
       ruleForOthers: "At most 1,000 birds a year, and own birds only.",
       dayCostSharedBy: "birds",
+      crateBirdsCount: 8,
+      bleachBasisPoints: 750,
     },
     0,
   );

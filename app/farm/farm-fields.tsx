@@ -1,16 +1,8 @@
-import type { farmSettingsForm } from "#app/farm/farm-settings.ts";
+import { type FarmFieldsProps, FieldSheet, type WithOurs } from "#app/farm/field-sheet.tsx";
 import { UnitFields } from "#app/farm/unit-fields.tsx";
-import type { OURS } from "#app/server/farm/farm-means.server.ts";
-import type { Fields } from "#app/ui/farm-form.tsx";
 import { ChoiceField, SelectField, TextField, TickField } from "#app/ui/field.tsx";
 import { Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { PRACTICE_OPTIONS } from "#app/words/words.ts";
-
-interface FarmFieldsProps {
-  fields: Fields<ReturnType<typeof farmSettingsForm>>;
-}
-type WithOurs = FarmFieldsProps & { ours: typeof OURS };
 
 export function FarmFields({
   fields,
@@ -55,179 +47,146 @@ export function FarmFields({
   );
 }
 
-export function DayFields({ fields, ours }: WithOurs) {
-  const show = useShow();
-  return (
-    <Sheet heading="Processing days and cost" beside="leave blank to use our estimates">
-      <div className="grid gap-4">
-        <ChoiceField field={fields.practice} label="How often do you process?" options={PRACTICE_OPTIONS} />
-        <TickField
-          field={fields.usesOwnDays}
-          label="Learn from your own days"
-          hint="adjusts our times gradually to match yours; each plan shows by how much"
-        />
-        <TickField
-          field={fields.arePensLit}
-          label="Lights on in the pens"
-          hint="until the feed is pulled; without light, birds stop eating at dusk"
-        />
-        <div className="grid gap-4 sm:grid-cols-2">
-          <TextField
-            field={fields.air}
-            label="Air temperature on the day"
-            hint={`Leave blank to use our estimate (${show.temperature(ours.airCelsius)})`}
-          />
-          <TextField
-            field={fields.tap}
-            label="Tap water temperature"
-            hint={`Leave blank to use our estimate (${show.temperature(ours.tapCelsius)})`}
-          />
-          <TextField
-            field={fields.hourRate}
-            label="Value of an hour of labor"
-            hint={`Leave blank to use our estimate (${show.money(ours.centsAnHour)})`}
-          />
-          <TextField
-            field={fields.birdsAYearCount}
-            label="Birds per year"
-            hint={`Leave blank to use our estimate (${ours.birdsAYear}); spreads equipment cost over birds`}
-            inputMode="numeric"
-          />
-        </div>
-        <ChoiceField
-          field={fields.dayCostSharedBy}
-          label="How do lots share what a day costs?"
-          options={[
-            { value: "birds", label: "By birds", line: "every bird the same" },
-            { value: "work", label: "By work", line: "a bird that takes longer bears more" },
-          ]}
-        />
-        <TextField
-          field={fields.ruleForOthers}
-          label="Your rule about processing for others"
-          hint="In your words; shown first wherever a plan has other people's birds"
-        />
-      </div>
-    </Sheet>
-  );
-}
-
 export function ScalderFields({ fields, ours }: WithOurs) {
   const show = useShow();
   return (
-    <Sheet heading="Scalding and plucking">
-      <div className="grid gap-4">
-        <div className="grid gap-4 sm:grid-cols-2">
-          <TextField
-            field={fields.scalder}
-            label="Scalder volume"
-            hint={`Leave blank to use our estimate (${show.volume(ours.scalderLiters)}); you can also enter liters, such as 60 l`}
-          />
-          <TextField
-            field={fields.scalderWatts}
-            label="Heating power, watts"
-            hint={`Leave blank to use our estimate (${show.count(ours.scalderWatts.electric)} electric, ${show.count(ours.scalderWatts.propane)} propane)`}
-            inputMode="numeric"
-          />
-        </div>
-        <ChoiceField
-          field={fields.scalderHeat}
-          label="Heat source"
-          options={[
-            { value: "propane", label: "Propane burner" },
-            { value: "electric", label: "Electric element" },
-          ]}
+    <FieldSheet
+      id="scalding"
+      heading="Scalding and plucking"
+      usedIn="the burner, the scald, and the line"
+      fields={[
+        fields.scalder,
+        fields.scalderWatts,
+        fields.fill,
+        fields.tap,
+        fields.scaldAtOnceCount,
+        fields.pluckAtOnceCount,
+        fields.circuitVolts,
+        fields.breakerAmps,
+      ]}
+    >
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextField
+          field={fields.scalder}
+          label="Scalder volume"
+          hint={`Leave blank to use our estimate (${show.volume(ours.scalderLiters)}); you can also enter liters, such as 60 l`}
         />
-        <TickField field={fields.isScalderLidded} label="Lid on while heating" />
-        <TickField field={fields.isScalderInsulated} label="Insulated walls" />
-        <div className="grid gap-4 sm:grid-cols-3">
-          <TextField field={fields.fill} label="Fill temperature" hint="If filled from the hot tap" />
-          <TextField
-            field={fields.scaldAtOnceCount}
-            label="Birds per scald"
-            hint="In one dip"
-            inputMode="numeric"
-          />
-          <TextField
-            field={fields.pluckAtOnceCount}
-            label="Birds per plucker load"
-            hint="In one load"
-            inputMode="numeric"
-          />
-        </div>
-        <div className="grid gap-4 sm:grid-cols-2">
-          <TextField
-            field={fields.circuitVolts}
-            label="Circuit voltage"
-            hint="For an electric element"
-            unit="V"
-            inputMode="numeric"
-          />
-          <TextField
-            field={fields.breakerAmps}
-            label="Breaker size"
-            hint="As marked on the panel"
-            unit="A"
-            inputMode="numeric"
-          />
-        </div>
+        <TextField
+          field={fields.scalderWatts}
+          label="Heating power, watts"
+          hint={`Leave blank to use our estimate (${show.count(ours.scalderWatts.electric)} electric, ${show.count(ours.scalderWatts.propane)} propane)`}
+          inputMode="numeric"
+        />
       </div>
-    </Sheet>
+      <ChoiceField
+        field={fields.scalderHeat}
+        label="Heat source"
+        options={[
+          { value: "propane", label: "Propane burner" },
+          { value: "electric", label: "Electric element" },
+        ]}
+      />
+      <TickField field={fields.isScalderLidded} label="Lid on while heating" />
+      <TickField field={fields.isScalderInsulated} label="Insulated walls" />
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextField
+          field={fields.tap}
+          label="Tap water temperature"
+          hint={`Leave blank to use our estimate (${show.temperature(ours.tapCelsius)})`}
+        />
+        <TextField
+          field={fields.fill}
+          label="Fill temperature"
+          hint="If filled from the hot tap; leave blank to use the tap's"
+        />
+        <TextField
+          field={fields.scaldAtOnceCount}
+          label="Birds per scald"
+          hint="In one dip"
+          inputMode="numeric"
+        />
+        <TextField
+          field={fields.pluckAtOnceCount}
+          label="Birds per plucker load"
+          hint="In one load"
+          inputMode="numeric"
+        />
+      </div>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextField
+          field={fields.circuitVolts}
+          label="Circuit voltage"
+          hint="For an electric element"
+          unit="V"
+          inputMode="numeric"
+        />
+        <TextField
+          field={fields.breakerAmps}
+          label="Breaker size"
+          hint="As marked on the panel"
+          unit="A"
+          inputMode="numeric"
+        />
+      </div>
+    </FieldSheet>
   );
 }
 
 export function ChillFields({ fields, ours }: WithOurs) {
   const show = useShow();
   return (
-    <Sheet heading="Chilling">
-      <div className="grid gap-4">
-        <div className="grid gap-4 sm:grid-cols-2">
-          <TextField
-            field={fields.tank}
-            label="Total tank volume"
-            hint={`Leave blank to use our estimate (${show.volume(ours.tankLiters)})`}
-          />
-          <TextField
-            field={fields.iceBag}
-            label="Weight of a bag of ice"
-            hint={`Leave blank to use our estimate (${show.value(ours.bagKilograms, "kg")})`}
-          />
-          <TextField
-            field={fields.jugCount}
-            label="Water jugs you can freeze"
-            hint="Sealed, in the tanks; they save ice"
-            inputMode="numeric"
-          />
-          <TextField
-            field={fields.jug}
-            label="Volume of a jug"
-            hint={`Leave blank to use our estimate (${show.volume(ours.jugMilliliters / 1000)})`}
-          />
-          <TextField
-            field={fields.madeIce}
-            label="Ice you make for a day"
-            hint="With your own machine; leave blank for none"
-          />
-        </div>
-        <ChoiceField
-          field={fields.tankWall}
-          label="Tanks"
-          options={[
-            { value: "insulated", label: "Insulated coolers" },
-            { value: "thick", label: "Thick-walled tubs" },
-            { value: "bare", label: "Bare metal" },
-          ]}
+    <FieldSheet
+      id="chilling"
+      heading="Chilling"
+      usedIn="the ice and the chill"
+      fields={[fields.tank, fields.iceBag, fields.jugCount, fields.jug, fields.madeIce]}
+    >
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextField
+          field={fields.tank}
+          label="Total tank volume"
+          hint={`Leave blank to use our estimate (${show.volume(ours.tankLiters)})`}
         />
-        <ChoiceField
-          field={fields.chillMethod}
-          label="Chilling method"
-          options={[
-            { value: "packed", label: "Packed in ice" },
-            { value: "still", label: "Ice slush, stirred now and then" },
-            { value: "agitated", label: "Ice slush, pumped or bubbled" },
-          ]}
+        <TextField
+          field={fields.iceBag}
+          label="Weight of a bag of ice"
+          hint={`Leave blank to use our estimate (${show.value(ours.bagKilograms, "kg")})`}
+        />
+        <TextField
+          field={fields.jugCount}
+          label="Water jugs you can freeze"
+          hint="Sealed, in the tanks; they save ice"
+          inputMode="numeric"
+        />
+        <TextField
+          field={fields.jug}
+          label="Volume of a jug"
+          hint={`Leave blank to use our estimate (${show.volume(ours.jugMilliliters / 1000)})`}
+        />
+        <TextField
+          field={fields.madeIce}
+          label="Ice you make for a day"
+          hint="With your own machine; leave blank for none"
         />
       </div>
-    </Sheet>
+      <ChoiceField
+        field={fields.tankWall}
+        label="Tanks"
+        options={[
+          { value: "insulated", label: "Insulated coolers" },
+          { value: "thick", label: "Thick-walled tubs" },
+          { value: "bare", label: "Bare metal" },
+        ]}
+      />
+      <ChoiceField
+        field={fields.chillMethod}
+        label="Chilling method"
+        options={[
+          { value: "packed", label: "Packed in ice" },
+          { value: "still", label: "Ice slush, stirred now and then" },
+          { value: "agitated", label: "Ice slush, pumped or bubbled" },
+        ]}
+      />
+    </FieldSheet>
   );
 }

@@ -42,6 +42,8 @@ const REST = {
   altitudeMeters: 310,
   ruleForOthers: "Own birds only.",
   dayCostSharedBy: "work",
+  crateBirdsCount: 8,
+  bleachBasisPoints: 825,
 } as const;
 
 const UNSAID = {

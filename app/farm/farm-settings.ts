@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { longitudeQuestion } from "#app/farm/first-run/first-run-form.ts";
 import { shortest, temperatureAsTyped } from "#app/ui/read/as-typed.ts";
-import { choice, money, optional, tick, wholeNumber, words } from "#app/ui/read/read-field.ts";
+import { choice, money, optional, percent, tick, wholeNumber, words } from "#app/ui/read/read-field.ts";
 import { altitude, temperature, volume, weight } from "#app/ui/read/read-measure.ts";
 import { degrees, timeZone } from "#app/ui/read/read-when.ts";
 import { isKnownLocale } from "#app/words/locale.ts";
@@ -64,6 +64,8 @@ export function farmSettingsForm(unitSystem: UnitSystem) {
       altitude: optional(altitude({ unitSystem, ask: "" })),
       ruleForOthers: optional(words(500, "")),
       dayCostSharedBy: choice(SHARED_BY, "Choose how lots share the cost of a day"),
+      crateBirdsCount: optional(wholeNumber({ least: 1, most: 100, ask: "" })),
+      bleach: optional(percent({ least: 1, most: 20, ask: "", decimals: 2 })),
     })
     .transform((typed, context): FarmSettings => {
       if ((typed.circuitVolts === undefined) !== (typed.breakerAmps === undefined)) {
@@ -88,6 +90,7 @@ export function farmSettingsForm(unitSystem: UnitSystem) {
         madeIce,
         scalder,
         fill,
+        bleach,
         altitude: altitudeMeters,
         ...same
       } = typed;
@@ -105,6 +108,7 @@ export function farmSettingsForm(unitSystem: UnitSystem) {
         madeIceMilligrams: madeIce,
         scalderMilliliters: scalder,
         scalderFillMillicelsius: fill,
+        bleachBasisPoints: bleach,
         ruleForOthers: same.ruleForOthers ?? "",
       };
     });
@@ -139,6 +143,8 @@ export function farmSettings(farm: Farm): Record<string, string | undefined> {
     usesOwnDays: farm.usesOwnDays ? "on" : undefined,
     arePensLit: farm.arePensLit ? "on" : undefined,
     pluckAtOnceCount: String(farm.pluckAtOnceCount),
+    crateBirdsCount: text(farm.crateBirdsCount, String),
+    bleach: text(farm.bleachBasisPoints, (value) => `${value / 100} %`),
     air: text(farm.airMillicelsius, temperatureText),
     tap: text(farm.tapMillicelsius, temperatureText),
     hourRate: text(farm.hourRateCents, (value) => (value / 100).toFixed(2)),

@@ -1,5 +1,6 @@
 import { redirect } from "react-router";
-import { ChillFields, DayFields, FarmFields, ScalderFields } from "#app/farm/farm-fields.tsx";
+import { CostFields, PlanningFields, SanitizerFields } from "#app/farm/day-fields.tsx";
+import { ChillFields, FarmFields, ScalderFields } from "#app/farm/farm-fields.tsx";
 import { farmSettings, farmSettingsForm } from "#app/farm/farm-settings.ts";
 import { otherClocks } from "#app/server/day/other-clock.server.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
@@ -69,7 +70,11 @@ export default function Farm({ loaderData, actionData }: Route.ComponentProps) {
         {(form) => (
           <div className="grid gap-5 lg:grid-cols-2">
             <FarmFields fields={form} zones={zones} locales={locales} />
-            <DayFields fields={form} ours={ours} />
+            <div className="grid content-start gap-5">
+              <PlanningFields fields={form} ours={ours} />
+              <CostFields fields={form} ours={ours} />
+              <SanitizerFields fields={form} ours={ours} />
+            </div>
             <ScalderFields fields={form} ours={ours} />
             <ChillFields fields={form} ours={ours} />
           </div>

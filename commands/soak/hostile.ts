@@ -4,7 +4,7 @@ import { filledPath, formsOf, ROUTE_PATHS, type ShownForm } from "#commands/soak
 import { anyOf, type Draw, hostileRequest, type RawRequest } from "#commands/soak/hostile-request.ts";
 import { type RawAnswer, sendRaw } from "#commands/soak/send-raw.ts";
 import type { SoakServer } from "#commands/soak/soak-server.ts";
-import { processorTicks, stolenShare } from "#commands/soak/stolen-time.ts";
+import { processorTicks, stolenOfWanted, stolenShare } from "#commands/soak/stolen-time.ts";
 import { drawsFrom } from "#demo/draws.ts";
 
 /** As many as a small machine has cores: more would measure how long they wait for one another. */
@@ -48,7 +48,7 @@ export async function hostileSoak(
       const request = fromSomeone(draw, devices, hostileRequest(draw, forms, server.port));
       const ticks = processorTicks();
       const answer = await sendRaw(server.port, request, PATIENCE_MILLISECONDS);
-      const own = answer.milliseconds * (1 - stolenShare(ticks, processorTicks()));
+      const own = answer.milliseconds * (1 - stolenOfWanted(ticks, processorTicks()));
       byStatus.set(answer.status, (byStatus.get(answer.status) ?? 0) + 1);
       if (answer.milliseconds > mostMilliseconds) slow.byClock += 1;
       if (own > slow.slowest) Object.assign(slow, { slowest: own, request: inShort(request) });

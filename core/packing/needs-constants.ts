@@ -19,6 +19,4 @@ export const NEEDS = {
   hoursPerSanitizer: 4,
   /** Within the customary 50 to 200 mg/l on surfaces that food touches. */
   sanitizerMilligramsPerLiter: 100,
-  /** Plain household bleach as labels commonly say, share of hypochlorite by weight. */
-  hypochloriteFraction: 0.06,
 } as const;

@@ -20,8 +20,10 @@ export const PRACTICE_FACTOR: Readonly<Record<Practice, number>> = { many: 1, fe
 /** Every plan is simulated with this seed, so that two can be compared. */
 export const LINE_SEED = 1;
 
-/** Spread of whole days about their plan, standard deviation of the logarithm. See docs/sources.md#line. */
+/** Spread of whole days about their plan, standard deviation of the logarithm, once a farm's own days are known. See docs/sources.md#line. */
 export const DAY_SD_LN = 0.18;
+/** The same on a farm none of whose days is known. See docs/sources.md#line. */
+export const FIRST_DAYS_SD_LN = 0.25;
 /** Spread of one person's pace from day to day, likewise. */
 export const PERSON_SD_LN = 0.15;
 

@@ -48,6 +48,9 @@ export interface Farm {
   readonly ruleForOthers: string;
   /** How lots share what a day costs as a whole. */
   readonly dayCostSharedBy: SharedBy;
+  readonly crateBirdsCount: number | undefined;
+  /** Sodium hypochlorite in the farm's bleach, hundredths of a percent by weight. */
+  readonly bleachBasisPoints: number | undefined;
 }
 
 export type FarmSettings = Omit<Farm, "revision">;
@@ -88,6 +91,8 @@ const COLUMNS: Readonly<Record<keyof FarmSettings, string>> = {
   altitudeMeters: "altitude_meters",
   ruleForOthers: "rule_for_others",
   dayCostSharedBy: "day_cost_shared_by",
+  crateBirdsCount: "crate_birds_count",
+  bleachBasisPoints: "bleach_basis_points",
 };
 
 export interface KitRow {

@@ -29,4 +29,6 @@ export const USUAL_FARM = {
   breakerAmps: undefined,
   ruleForOthers: "",
   dayCostSharedBy: "birds",
+  crateBirdsCount: undefined,
+  bleachBasisPoints: undefined,
 } as const satisfies Partial<FarmSettings>;

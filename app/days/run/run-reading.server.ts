@@ -3,7 +3,7 @@ import { planOf } from "#app/server/day/plan-of-day.server.ts";
 import { attachedDevices, bathReadings } from "#app/server/device/attached-devices.server.ts";
 import { forecastHours } from "#app/server/device/weather.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
-import { placeOf } from "#app/server/farm/farm-means.server.ts";
+import { crateBirds, placeOf } from "#app/server/farm/farm-means.server.ts";
 import { type LotOfDay, requireDay } from "#app/server/farm/required.server.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
@@ -71,6 +71,7 @@ export function runReading(here: FarmContext, dayParam: string | undefined) {
     crew,
     people: [...new Set([...crew.map(({ name }) => name), ...helpers])],
     scaldAtOnce: farm.scaldAtOnceCount,
+    crateBirds: crateBirds(farm),
     changeWaterBirds: day.changeWaterBirds,
     rinsesFirst: day.rinsesFirst,
     coolsAfter: day.coolsAfter,

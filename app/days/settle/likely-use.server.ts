@@ -1,6 +1,7 @@
 import { planOf, progressOf } from "#app/server/day/plan-of-day.server.ts";
 import { suppliesInStock } from "#app/server/day/supplies.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { supplySettings } from "#app/server/farm/farm-means.server.ts";
 import { HOUR } from "#core/calendar/milliseconds.ts";
 import { dayNeeds, plannedUse, type Supply } from "#core/day/supplies/day-needs.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
@@ -22,7 +23,7 @@ export function likelyUse(here: FarmContext, farm: Farm, day: ProcessingDay): Li
   const dressed = here.file.pack
     .carcasses(day.id)
     .filter(({ purpose, weightMilligrams }) => purpose !== "condemned" && weightMilligrams !== undefined);
-  const planned = plannedUse(planOf(here, farm, day), farm.scalderHeat);
+  const planned = plannedUse(planOf(here, farm, day), supplySettings(farm));
   const needs = dayNeeds(
     {
       ...planned,

@@ -1,6 +1,7 @@
 import { USUAL_CUTTING } from "#core/cutting/cutting-constants.ts";
 import { OUR_PACE } from "#core/day/crew/own-pace.ts";
 import type { FarmMeans } from "#core/day/plan/plan-input.ts";
+import type { SupplySettings } from "#core/day/supplies/day-needs.ts";
 import { kilogramsFromMilligrams, milligramsFromPounds } from "#core/quantity/conversion.ts";
 import { type Setting, settingOr } from "#core/reckoning/setting.ts";
 import type { Place } from "#core/sky/sun.ts";
@@ -13,6 +14,8 @@ export const OURS = {
   tankLiters: 230,
   bagKilograms: kilogramsFromMilligrams(milligramsFromPounds(20)),
   jugMilliliters: 3785,
+  crateBirds: 8,
+  hypochloriteFraction: 0.06,
   scalderLiters: 76,
   scalderWatts: { electric: 3000, propane: 16_000 },
   centsAnHour: 1500,
@@ -48,6 +51,7 @@ export function farmMeans(farm: Farm): FarmMeans {
           : { volts: circuitVolts, breakerAmps },
     },
     pluckAtOnce: farm.pluckAtOnceCount,
+    crateBirds: crateBirds(farm),
     // Until a day says otherwise.
     cutting: USUAL_CUTTING,
     practice: farm.practice,
@@ -69,5 +73,14 @@ export function farmMeans(farm: Farm): FarmMeans {
   };
 }
 
+export const crateBirds = (farm: Farm): number => farm.crateBirdsCount ?? OURS.crateBirds;
+/** What decides how much of some supplies a day uses. */
+export const supplySettings = (farm: Farm): SupplySettings => ({
+  heat: farm.scalderHeat,
+  hypochloriteFraction: settingOr(
+    farm.bleachBasisPoints === undefined ? undefined : farm.bleachBasisPoints / 10_000,
+    OURS.hypochloriteFraction,
+  ),
+});
 export const hourRate = (farm: Farm): Setting => settingOr(farm.hourRateCents, OURS.centsAnHour);
 export const birdsAYear = (farm: Farm): Setting => settingOr(farm.birdsAYearCount, OURS.birdsAYear);

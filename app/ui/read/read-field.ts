@@ -96,17 +96,29 @@ export function amount({ most, ask }: { most: number; ask: string }) {
   });
 }
 
-/** A percentage, read to tenths of a percent: thousandths. */
-export function percent({ least, most, ask }: { least: number; most: number; ask: string }) {
+/** A percentage, as a whole number of its smallest step: thousandths with one decimal place, ten-thousandths with two. */
+export function percent({
+  least,
+  most,
+  ask,
+  decimals = 1,
+}: {
+  least: number;
+  most: number;
+  ask: string;
+  decimals?: 1 | 2;
+}) {
   return field((text) => {
     if (text === "") return { problem: ask };
     const value = readNumber(text.replace(/%$/, ""), { commaGroups: false });
     if (value === undefined) return { problem: "Enter a percentage, such as 1.2" };
     if (value < least || value > most) return { problem: `Enter a value between ${least} and ${most} %` };
-    const tenths = Math.round(value * 10);
-    return Math.abs(tenths - value * 10) > 1e-9
-      ? { problem: "Use at most one decimal place, such as 1.2" }
-      : { value: tenths };
+    const steps = Math.round(value * 10 ** decimals);
+    return Math.abs(steps - value * 10 ** decimals) > 1e-9
+      ? {
+          problem: `Use at most ${decimals === 1 ? "one decimal place, such as 1.2" : "two decimal places, such as 8.25"}`,
+        }
+      : { value: steps };
   });
 }
 

@@ -47,7 +47,9 @@ describe("a farm's own pace", () => {
   test("narrows the spread of days where they are alike, and widens it where they are not", () => {
     const alike = ownPace(Array.from({ length: 6 }, () => day(200)));
     const unlike = ownPace([100, 400, 120, 350, 90, 420].map((took) => day(took)));
-    expect(alike.daySdLn).toBeLessThan(OUR_PACE.daySdLn);
+    expect(OUR_PACE.daySdLn).toBe(0.25);
+    // By hand: 4 days of 0.25² and 6 that all took as long as ours, which are 0.
+    expect(alike.daySdLn).toBeCloseTo(Math.sqrt((4 * 0.25 ** 2) / 10), 6);
     expect(unlike.daySdLn).toBeGreaterThan(0.3);
   });
 });

@@ -1,4 +1,4 @@
-import { DAY_SD_LN } from "#core/processing-line/line-constants.ts";
+import { DAY_SD_LN, FIRST_DAYS_SD_LN } from "#core/processing-line/line-constants.ts";
 import { input, type Reckoning, reckoning } from "#core/reckoning/reckoning.ts";
 
 /** How far a farm's own times usually lie from ours, sd of the logarithm: choice. See docs/sources.md#own-days. */
@@ -26,11 +26,12 @@ export interface OwnPace {
   readonly days: number;
 }
 
-export const OUR_PACE: OwnPace = { factor: 1, daySdLn: DAY_SD_LN, factorSdLn: undefined, days: 0 };
+export const OUR_PACE: OwnPace = { factor: 1, daySdLn: FIRST_DAYS_SD_LN, factorSdLn: undefined, days: 0 };
 
 /**
  * What a farm's own days say of its pace: our estimate and each day, weighed by how sure they are (normal, in logarithms),
- * and the spread of its days from ours and theirs, with as many days behind ours as it is worth. Days whose taps can't be
+ * and the spread of its days from ours and theirs, with as many days behind ours as it is worth: wide at first, narrower as days
+ * come in that are alike. Days whose taps can't be
  * how they went, such as all of them within a minute, are left out. See docs/sources.md#own-days.
  */
 export function ownPace(taken: readonly DayTaken[]): OwnPace {
@@ -41,7 +42,7 @@ export function ownPace(taken: readonly DayTaken[]): OwnPace {
   const precision = 1 / FARM_SD_LN ** 2 + ratios.length / DAY_SD_LN ** 2;
   const mean = ratios.reduce((sum, ratio) => sum + ratio, 0) / DAY_SD_LN ** 2 / precision;
   const squares = ratios.reduce((sum, ratio) => sum + (ratio - mean) ** 2, 0);
-  const scatter = (SPREAD_WORTH_DAYS * DAY_SD_LN ** 2 + squares) / (SPREAD_WORTH_DAYS + ratios.length);
+  const scatter = (SPREAD_WORTH_DAYS * FIRST_DAYS_SD_LN ** 2 + squares) / (SPREAD_WORTH_DAYS + ratios.length);
   return {
     factor: Math.exp(mean),
     daySdLn: Math.sqrt(scatter),

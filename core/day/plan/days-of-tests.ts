@@ -22,6 +22,7 @@ export const MEANS: FarmMeans = {
     circuit: { volts: 120, breakerAmps: 15 },
   },
   pluckAtOnce: 1,
+  crateBirds: 10,
   practice: "few",
   ownPace: OUR_PACE,
   ambientCelsius: own(18),

@@ -76,6 +76,7 @@ export interface Scalder {
 export interface FarmMeans {
   readonly scalder: Scalder;
   readonly pluckAtOnce: number;
+  readonly crateBirds: number;
   /** How birds are cut up, into how many packs, and how they are sealed. */
   readonly cutting: CuttingWork;
   readonly practice: Practice;

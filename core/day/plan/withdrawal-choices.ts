@@ -121,8 +121,7 @@ export function partsOf(birds: number): PenOfDay[] {
   });
 }
 
-/** A crate holds ten big birds, and two are carried at a time: choice. See docs/sources.md#withdrawal. */
-export const CRATE_BIRDS = 10;
+/** Two crates are carried at a time: choice. See docs/sources.md#withdrawal. */
 const CRATES_A_ROUND = 2;
 /** Birds are caught so long before the first of them is killed: not long in a crate, and never idle at the cones. */
 const CATCH_AHEAD_MINUTES = 15;
@@ -134,16 +133,16 @@ export interface CatchRound {
 }
 
 /** Rounds in which a lot's birds are caught, so that none waits long in a crate. */
-export function catchRounds({ choices }: PlanInput, killed: KilledLot): CatchRound[] {
+export function catchRounds({ choices, means: { crateBirds } }: PlanInput, killed: KilledLot): CatchRound[] {
   const kills = killHours(killed, "p50");
-  const aRound = CRATE_BIRDS * CRATES_A_ROUND;
+  const aRound = crateBirds * CRATES_A_ROUND;
   return Array.from({ length: Math.ceil(killed.birds / aRound) }, (_, round) => {
     const birds = Math.min(aRound, killed.birds - round * aRound);
     const firstKillAt = choices.startAt + kills[round * aRound]! * HOUR;
     return {
       at: firstKillAt - CATCH_AHEAD_MINUTES * MINUTE,
       birds,
-      crates: Math.ceil(birds / CRATE_BIRDS),
+      crates: Math.ceil(birds / crateBirds),
     };
   });
 }

@@ -4,6 +4,7 @@ import { birdsTooBig, type DayUse, dayNeeds, type Supply } from "#core/day/suppl
 import { stockAfter } from "#core/packing/supply-stock.ts";
 
 const USE: DayUse = {
+  hypochloriteFraction: { value: 0.06, provenance: "our-estimate" },
   wholeKilograms: [1.5, 1.8, 2.0, 2.2, 2.6],
   cutBirds: 2,
   gibletBirds: 7,
@@ -75,6 +76,13 @@ describe("what a day uses", () => {
     expect(dayNeeds(USE, []).every(({ supply: of, short }) => of === undefined && short === undefined)).toBe(
       true,
     );
+  });
+
+  test("a stronger bleach, by its label, needs less of it for the same water", () => {
+    const bleachOf = (value: number) =>
+      amounts({ ...USE, hypochloriteFraction: { value, provenance: "farm-setting" } }).bleach!;
+    // By hand: p (1 + 1.4 p) is 0.06504 at 6 % and 0.09203 at 8.25 %.
+    expect(bleachOf(0.0825) / bleachOf(0.06)).toBeCloseTo(0.06504 / 0.09203, 2);
   });
 
   test("uses up one stock before the next, and never loses a piece between them", () => {

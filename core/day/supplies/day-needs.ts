@@ -6,6 +6,7 @@ import { birdsOf } from "#core/processing-line/line-day.ts";
 import { normalQuantile } from "#core/quantity/normal.ts";
 import { type Input, input, type Reckoning, reckoning, type Unit } from "#core/reckoning/reckoning.ts";
 import type { RuleName } from "#core/reckoning/reckoning-names.ts";
+import { inputSetting, type Setting } from "#core/reckoning/setting.ts";
 import { bleachFor } from "#core/safety/bleach.ts";
 
 /** Something that the farm keeps in stock. */
@@ -35,8 +36,15 @@ export interface DayUse {
   readonly saltKilograms: number;
   /** Undefined where the scald is electric. */
   readonly propaneKilograms: number | undefined;
+  /** Sodium hypochlorite in the bleach by weight, as its label says. */
+  readonly hypochloriteFraction: Setting;
   /** More of what tears and is spoiled, share; 0 for what was used. */
   readonly spareShare: number;
+}
+
+/** What of the farm decides how much of some supplies a day uses. */
+export interface SupplySettings extends Pick<DayUse, "hypochloriteFraction"> {
+  readonly heat: Scalder["heat"];
 }
 
 /** So much of a thing that a day needs, against what there is. Amounts are whole pieces, grams or milliliters. */
@@ -56,7 +64,7 @@ export interface Need {
 /** What a planned day will use: each lot's birds as even steps through its spread. */
 export function plannedUse(
   { plan: { lots, line, chill, bath }, choices }: PlanForDate,
-  heat: Scalder["heat"],
+  { heat, hypochloriteFraction }: SupplySettings,
 ): DayUse {
   return {
     wholeKilograms: lots.flatMap(({ choices: lot, forecast: { dressed, cv } }) => {
@@ -72,6 +80,7 @@ export function plannedUse(
     iceBags: chill.bags.value,
     saltKilograms: chill.brine?.salt.value ?? 0,
     propaneKilograms: heat === "propane" ? bath.energy.propaneKilograms : undefined,
+    hypochloriteFraction,
     spareShare: NEEDS.spareShare,
   };
 }
@@ -223,14 +232,14 @@ function workingOf(kind: Exclude<SupplyKind, "bag">, use: DayUse): Reckoning {
       );
     case "bleach": {
       const mixes = Math.ceil(use.lineHours / NEEDS.hoursPerSanitizer) + 1;
-      const { bleachMilliliters } = bucketOfSanitizer();
+      const { bleachMilliliters } = bucketOfSanitizer(use.hypochloriteFraction.value);
       return plain(
         mixes * bleachMilliliters,
         "milliliters",
         [
           input("mixes", mixes, "count", "calculated"),
           input("water-per-mix", NEEDS.sanitizerLiters, "liters", "our-estimate"),
-          input("hypochlorite-in-the-bleach", NEEDS.hypochloriteFraction, "fraction", "our-estimate"),
+          inputSetting("hypochlorite-in-the-bleach", use.hypochloriteFraction, "fraction"),
         ],
         "bleach-for-sanitizer",
       );
@@ -239,11 +248,11 @@ function workingOf(kind: Exclude<SupplyKind, "bag">, use: DayUse): Reckoning {
 }
 
 /** Bleach for one mix of sanitizing water. Plain and unscented; never with acid or ammonia. */
-export const bucketOfSanitizer = () =>
+export const bucketOfSanitizer = (hypochloriteFraction: number) =>
   bleachFor({
     targetMilligramsPerLiter: NEEDS.sanitizerMilligramsPerLiter,
     finalLiters: NEEDS.sanitizerLiters,
-    hypochloriteFraction: NEEDS.hypochloriteFraction,
+    hypochloriteFraction,
     strengthLeft: 1,
   });
 

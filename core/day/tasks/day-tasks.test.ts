@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { instantOf, localClock, localDayOf } from "#core/calendar/farm-time.ts";
 import type { DayPlan } from "#core/day/plan/day-plan.ts";
 import { dayTasks } from "#core/day/tasks/day-tasks.ts";
-import type { LoadUnderWay, TaskPerson } from "#core/day/tasks/task-shapes.ts";
+import { isTaskId, type LoadUnderWay, type TaskPerson } from "#core/day/tasks/task-shapes.ts";
 import { reckoning, type Unit } from "#core/reckoning/reckoning.ts";
 import { NO_RULES } from "#core/safety/person-rules.ts";
 
@@ -198,4 +198,10 @@ describe("what follows from a scheduled day", () => {
       ["dry-check:1", "2026-10-05 07:00"],
     ]);
   });
+});
+
+test("a tick may name any task of a day, also one that the plan has dropped since, and nothing else", () => {
+  for (const id of ["ice", "feed-off:12", "cut-up:2-days"]) expect(isTaskId(id)).toBe(true);
+  for (const id of ["", "99:99", "ice:", "ice:x", "ice:1:2", "toString", `ice:${"9".repeat(60_000)}`])
+    expect(isTaskId(id)).toBe(false);
 });

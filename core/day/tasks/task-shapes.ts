@@ -7,36 +7,49 @@ import type { ByProductKind } from "#core/packing/by-products.ts";
 import type { Station } from "#core/processing-line/line-station.ts";
 import type { PersonRules } from "#core/safety/person-rules.ts";
 
-export type TaskKey =
-  | "book"
-  | "count-stock"
-  | "pens"
-  | "jugs"
-  | "sharpen"
-  | "scrub"
-  | "try-machines"
-  | "ice"
-  | "feed-off"
-  | "burner"
-  | "day"
-  | "set-up"
-  | "catch"
-  | "first-bird"
-  | "break"
-  | "more-ice"
-  | "second-fill"
-  | "clean"
-  | "probe"
-  | "shut-in"
-  | "brine-out"
-  | "drain"
-  | "cut-up"
-  | "broth"
-  | "dehydrator"
-  | "dry-check"
-  | "broth-out"
-  | "freeze"
-  | "freezer-check";
+export const TASK_KEYS = [
+  "book",
+  "count-stock",
+  "pens",
+  "jugs",
+  "sharpen",
+  "scrub",
+  "try-machines",
+  "ice",
+  "feed-off",
+  "burner",
+  "day",
+  "set-up",
+  "catch",
+  "first-bird",
+  "break",
+  "more-ice",
+  "second-fill",
+  "clean",
+  "probe",
+  "shut-in",
+  "brine-out",
+  "drain",
+  "cut-up",
+  "broth",
+  "dehydrator",
+  "dry-check",
+  "broth-out",
+  "freeze",
+  "freezer-check",
+] as const;
+export type TaskKey = (typeof TASK_KEYS)[number];
+
+/** Of one lot or load of several, or of the birds that rest so many days. */
+const TASK_PART = /^\d{1,9}(-days)?$/;
+
+/** Whether this can be the id of a day's task, whatever is planned by now: a tick may arrive after the plan has changed. */
+export function isTaskId(text: string): boolean {
+  const [key, part, ...more] = text.split(":", 3);
+  return (
+    TASK_KEYS.some((one) => one === key) && more.length === 0 && (part === undefined || TASK_PART.test(part))
+  );
+}
 
 /** What a task's words need to know; each key uses its own few. */
 export interface TaskFacts {

@@ -4,6 +4,7 @@ import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
 import { seasonFacts } from "#app/server/day/season-reading.server.ts";
 import { forecastDays } from "#app/server/device/weather.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { supplySettings } from "#app/server/farm/farm-means.server.ts";
 import { limitInPool, planInPool } from "#app/server/pooled/sums.server.ts";
 import type { PlanBasis, PlanForDate } from "#core/day/plan/plan-for-date.ts";
 import { weatherOnDay } from "#core/day/plan/weather-on-day.ts";
@@ -23,7 +24,7 @@ export function sideOf(
   const planned = planInPool({ basis, processedOn: choices.processedOn, choices });
   const [forecast] = forecastDays(here, farm, choices.processedOn, 1);
   const { supplies } = stockForDay(here, farm, { id: dayId, startAt: choices.startAt });
-  const needs = dayNeeds(plannedUse(planned, farm.scalderHeat), supplies);
+  const needs = dayNeeds(plannedUse(planned, supplySettings(farm)), supplies);
   return {
     processedOn: choices.processedOn,
     planned,

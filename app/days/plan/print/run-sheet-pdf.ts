@@ -3,6 +3,7 @@ import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
 import { planOf } from "#app/server/day/plan-of-day.server.ts";
 import { tasksOfDay } from "#app/server/day/tasks-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { supplySettings } from "#app/server/farm/farm-means.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { workPool } from "#app/server/work-pool.server.ts";
 import { lotsInWords } from "#app/words/lot-words.ts";
@@ -17,7 +18,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
   const { farm, day, lots } = requireDay(here, params.dayId);
   const show = showFor(farm);
   const planned = planOf(here, farm, day);
-  const use = plannedUse(planned, farm.scalderHeat);
+  const use = plannedUse(planned, supplySettings(farm));
   const pdf = await workPool().run("run-sheet", {
     paper: show.paper,
     madeAt: here.now(),

@@ -5,6 +5,7 @@ import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
 import { planOf } from "#app/server/day/plan-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
+import { supplySettings } from "#app/server/farm/farm-means.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { Figure } from "#app/ui/figure.tsx";
 import { ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
@@ -29,20 +30,23 @@ export function loader({ context, params }: Route.LoaderArgs) {
   const { farm, day, lots } = requireDay(here, params.dayId);
   const plannedDay = planOf(here, farm, day);
   const { supplies, daysBefore } = stockForDay(here, farm, day);
-  const use = plannedUse(plannedDay, farm.scalderHeat);
+  const use = plannedUse(plannedDay, supplySettings(farm));
   return {
     day,
     line: lotsInWords(lots),
     needs: dayNeeds(use, supplies),
     tooBig: birdsTooBig(use, supplies),
     daysBefore,
-    bleachMilliliters: bucketOfSanitizer().bleachMilliliters,
+    mix: {
+      bleachMilliliters: bucketOfSanitizer(use.hypochloriteFraction.value).bleachMilliliters,
+      hypochloriteFraction: use.hypochloriteFraction,
+    },
   };
 }
 
 /** All that a day uses up, against the stock: what to buy and what it costs. */
 export default function Needs({ loaderData }: Route.ComponentProps) {
-  const { day, line, needs, tooBig, bleachMilliliters } = loaderData;
+  const { day, line, needs, tooBig, mix } = loaderData;
   return (
     <Page isWide>
       <DayHead dayId={day.id} processedOn={day.processedOn} line={line} />
@@ -63,7 +67,7 @@ export default function Needs({ loaderData }: Route.ComponentProps) {
               them up.
             </Notice>
           )}
-          <Sanitizer bleachMilliliters={bleachMilliliters} />
+          <Sanitizer {...mix} />
         </div>
       </div>
     </Page>
@@ -126,16 +130,25 @@ function BuyRow({ need: { packs, supply, kind, cents } }: { need: Need }) {
 }
 
 /** The mix for tables and knives, and what never to mix it with. */
-function Sanitizer({ bleachMilliliters }: { bleachMilliliters: number }) {
+function Sanitizer({ bleachMilliliters, hypochloriteFraction }: Route.ComponentProps["loaderData"]["mix"]) {
   const show = useShow();
   return (
     <Sheet heading="Sanitizing solution">
       <p>
         <b className="font-mono">{show.value(bleachMilliliters, "milliliters")}</b> of plain bleach at{" "}
-        {show.value(NEEDS.hypochloriteFraction, "fraction")} in{" "}
+        {show.value(hypochloriteFraction.value, "fraction")} in{" "}
         <b className="font-mono">{show.volume(NEEDS.sanitizerLiters)}</b> of cold water:{" "}
         {NEEDS.sanitizerMilligramsPerLiter} ppm of chlorine.
       </p>
+      {hypochloriteFraction.provenance === "our-estimate" && (
+        <p className="pt-2 text-sm">
+          Labels say 6 to 8.25 %. Read yours and{" "}
+          <Link to="/farm#bleach" className="underline">
+            enter it on the Farm page
+          </Link>
+          : the mix depends on it.
+        </p>
+      )}
       <p className="pt-2 text-sm">
         Plain, unscented bleach only. <b>Never mix it with acid, vinegar, ammonia, or hot water.</b> Scrub
         first: dirt uses up chlorine. Add bleach to water; wear gloves and eye protection; ventilate. Check

@@ -1,6 +1,7 @@
 import { planOf } from "#app/server/day/plan-of-day.server.ts";
 import { suppliesInStock } from "#app/server/day/supplies.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
+import { supplySettings } from "#app/server/farm/farm-means.server.ts";
 import { dayNeeds, plannedUse, type Supply } from "#core/day/supplies/day-needs.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
@@ -14,7 +15,7 @@ export function stockForDay(
   let supplies = suppliesInStock(here);
   for (const one of earlier) {
     const planned = planOf(here, farm, one);
-    const needs = dayNeeds(plannedUse(planned, farm.scalderHeat), supplies);
+    const needs = dayNeeds(plannedUse(planned, supplySettings(farm)), supplies);
     supplies = supplies.map((supply) => {
       const taken = needs
         .filter((need) => need.supply?.id === supply.id)

@@ -5,7 +5,6 @@ import { PlanNav } from "#app/days/plan/plan-nav.tsx";
 import { tasksOfDay } from "#app/server/day/tasks-of-day.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
-import { readWithPool } from "#app/server/pooled/pooled.server.ts";
 import { formFields, newEntryId } from "#app/server/submitted.server.ts";
 import { isEntryId } from "#app/ui/read/read-field.ts";
 import { ButtonLink, Page, Sheet } from "#app/ui/sheet.tsx";
@@ -15,7 +14,7 @@ import { plural } from "#app/words/show.ts";
 import type { TaskWords } from "#app/words/task-words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
-import type { DayTask } from "#core/day/tasks/task-shapes.ts";
+import { type DayTask, isTaskId } from "#core/day/tasks/task-shapes.ts";
 import type { TaskDone } from "#db/day/task-queries.server.ts";
 import type { Route } from "./+types/tasks.ts";
 
@@ -40,14 +39,12 @@ export function loader({ context, params }: Route.LoaderArgs) {
 
 export async function action({ context, request, params }: Route.ActionArgs) {
   const here = context.get(farmContext);
-  const { farm, day } = requireDay(here, params.dayId);
+  const { day } = requireDay(here, params.dayId);
   const fields = await formFields(request);
   const id = String(fields.get("task") ?? "");
   const entryId = String(fields.get("entryId") ?? "");
-  const tasks = await readWithPool(request.signal, () => tasksOfDay(here, farm, day));
-  const isKnown = tasks.some((task) => task.id === id);
-  if (!isKnown || !isEntryId(entryId))
-    throw data("This day no longer has that task. Reload the page.", { status: 400 });
+  if (!isTaskId(id) || !isEntryId(entryId))
+    throw data("A day has no such task. Reload the page.", { status: 400 });
   here.file.tasks.tick({ entryId, at: here.now() }, day.id, id);
   return redirect(`/days/${day.id}/tasks`, 303);
 }

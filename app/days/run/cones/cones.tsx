@@ -13,14 +13,13 @@ export const meta = () => [{ title: "Killing cones · Pale Morning" }];
 export const loader = ({ context, params }: Route.LoaderArgs) =>
   runReading(context.get(farmContext), params.dayId);
 
-const CRATE_BIRDS = 8;
-
 /** A target a cone: the bird goes in, bleeds past the floor, and comes out once it is still. */
 export default function Cones({ loaderData }: Route.ComponentProps) {
   const post = usePost(loaderData);
   const [isAsking, setAsking] = useState(false);
   const { cones, tooSoon, touch } = useCones(post);
-  const caught = () => post.tap({ kind: "caught", birds: CRATE_BIRDS });
+  const { crateBirds } = loaderData;
+  const caught = () => post.tap({ kind: "caught", birds: crateBirds });
   const ask = () => setAsking((before) => !before);
   const coneKeys = Object.fromEntries(cones.map((cone) => [String(cone.number), () => touch(cone)]));
   return (
@@ -53,7 +52,7 @@ export default function Cones({ loaderData }: Route.ComponentProps) {
       ) : (
         <div className="grid grid-cols-2 gap-3">
           <button type="button" className="yard-key yard-card" onClick={caught}>
-            Crate of {CRATE_BIRDS} here
+            Crate of {crateBirds} here
           </button>
           <button type="button" className="yard-key yard-card" onClick={ask}>
             Not this bird

@@ -140,13 +140,15 @@ describe("a day", () => {
 
   test("that is settled takes no more taps, birds or costs until it is opened again", () => {
     const day = dayId();
-    expect(file().settling.settle(entry(), day, { workMinutes: 60, live: [] })).toEqual({
+    expect(
+      file().settling.settle(entry(), day, { workMinutes: 60, packingMinutes: undefined, live: [] }),
+    ).toEqual({
       recorded: false,
       reason: "nothing-packed",
     });
     const packed = entry();
     file().pack.recordCarcass(packed, day, CARCASS);
-    file().settling.settle(entry(), day, { workMinutes: 60, live: [] });
+    file().settling.settle(entry(), day, { workMinutes: 60, packingMinutes: undefined, live: [] });
     const refused = { recorded: false, reason: "day-settled" };
     expect(file().run.record(entry(), day, { kind: "bird", at: 9, note: "" })).toEqual(refused);
     expect(file().pack.recordCarcass(entry(), day, { ...CARCASS, birdNumber: 2 })).toEqual(refused);

@@ -57,7 +57,7 @@ export const CARCASS = {
 } as const;
 
 /** A day settled by its log and what was expected. */
-export const NOTHING_SAID = { workMinutes: undefined, live: [] } as const;
+export const NOTHING_SAID = { workMinutes: undefined, packingMinutes: undefined, live: [] } as const;
 
 /** A hundred for 4.80. */
 export const TIES = {

@@ -165,6 +165,7 @@ function runAndSettle(file: FarmFile, entry: MakeEntry, batch: Batch, run: RunDa
   must(
     file.settling.settle(entry(addDays(processedOn, 3)), dayId, {
       workMinutes: undefined,
+      packingMinutes: undefined,
       live: [],
     }),
   );

@@ -74,7 +74,7 @@ const CHOICES = {
 } as const;
 
 function settleDay({ file, entry }: Filling, dayId: number, day: string): void {
-  must(file.settling.settle(entry(day), dayId, { workMinutes: 2880, live: [] }));
+  must(file.settling.settle(entry(day), dayId, { workMinutes: 2880, packingMinutes: undefined, live: [] }));
   for (const { id } of file.pack.carcasses(dayId))
     must(file.freezers.takeOut(entry(day), [id], { outOn: addDays(day, 30), how: "sold" }));
 }

@@ -115,7 +115,7 @@ test.describe("a day of two lots", () => {
     await expect(lots.getByRole("row", { name: /Cockerels 1/ })).toContainText("$6.50");
     await expect(lots.getByRole("row", { name: /Cockerels 1/ })).toContainText("$78.00");
     await expect(page.getByText("The day together: $333.00 cash")).toBeVisible();
-    await walk.fill({ "Total hours worked, all people": "21" });
+    await walk.fill({ "Hours worked on the day, all people": "21" });
     await walk.settle();
     await expect(page.getByText("This day is settled and locked")).toBeVisible();
     const csv = await (await page.request.get(`${day}/day.csv`)).text();

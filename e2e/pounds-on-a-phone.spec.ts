@@ -87,7 +87,7 @@ test("an empty farm goes from its first batch to the cost of a bird, in pounds o
   await walk.fill({ "What for?": "ice", Amount: "5" });
   await walk.press("Save");
   await walk.fill({
-    "Total hours worked, all people": "6",
+    "Hours worked on the day, all people": "6",
     "Mean live weight that morning, if weighed": "7 0",
   });
   await walk.settle();

@@ -44,7 +44,7 @@ test("what a day used is taken from stock when it settles, and put back when it 
   await walk.fill({ "Clip ties": "a few" });
   await walk.settle();
   await expect(page.getByText("Enter a whole number, such as 31")).toBeVisible();
-  await walk.fill({ "Clip ties": "3", "Total hours worked, all people": "7.25" });
+  await walk.fill({ "Clip ties": "3", "Hours worked on the day, all people": "7.25" });
   await walk.fill({ "Mean live weight that morning, if weighed": "6 4" });
   await walk.settle();
   await expect(page.getByRole("listitem").filter({ hasText: "Clip ties" })).toContainText(
@@ -56,7 +56,7 @@ test("what a day used is taken from stock when it settles, and put back when it 
   await expect(page.getByRole("button", { name: "Settle this day" })).toBeVisible();
   // What was typed is not asked for again.
   await expect(page.getByLabel("Clip ties")).toHaveValue("3");
-  await expect(page.getByLabel("Total hours worked, all people")).toHaveValue("7.25");
+  await expect(page.getByLabel("Hours worked on the day, all people")).toHaveValue("7.25");
   await expect(page.getByLabel("Mean live weight that morning, if weighed")).toHaveValue("6 lb 4 oz");
   await expect(await ties()).toContainText("140");
 });

@@ -59,7 +59,7 @@ test("batch, day, run, weighing and settling work before JavaScript arrives", as
   await walk.weigh(2, "4.6", "For sale");
 
   await walk.follow("All weighed. Settle the day");
-  await walk.fill({ "Total hours worked, all people": "3" });
+  await walk.fill({ "Hours worked on the day, all people": "3" });
   await walk.settle();
   // 5.00 chicks + 19.00 feed over 2 birds.
   await expect(page.getByRole("region", { name: "cash" })).toContainText("$12.00");

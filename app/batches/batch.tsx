@@ -1,6 +1,7 @@
-import { Form, Link, redirect } from "react-router";
+import { Link, redirect } from "react-router";
 import { happenedOn } from "#app/batches/batch-forms.ts";
 import { batchView } from "#app/batches/batch-view.server.ts";
+import { Expected, Finished, isFinished } from "#app/batches/expected.tsx";
 import { GrowthChart } from "#app/batches/growth/growth-chart.tsx";
 import { Recommended, WhenTable } from "#app/batches/growth/when-sheet.tsx";
 import { storyLineForm } from "#app/batches/history/story-line.ts";
@@ -11,9 +12,7 @@ import { loadFactPage } from "#app/batches/record/fact-page.server.ts";
 import { TakeSome, type TakeSomeView } from "#app/batches/record/take-some.tsx";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { submitted } from "#app/server/submitted.server.ts";
-import { AskBox } from "#app/ui/ask-box.tsx";
-import { Figure } from "#app/ui/figure.tsx";
-import { Button, ButtonLink, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { ButtonLink, Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { KIND_WORDS } from "#app/words/words.ts";
@@ -131,7 +130,7 @@ export default function BatchPage({ loaderData, actionData }: Route.ComponentPro
           <StorySheet {...loaderData} days={view.days} refusal={actionData} />
         </div>
         <div className="grid gap-4">
-          <Expected {...loaderData} />
+          {isFinished(batch) ? <Finished {...loaderData} /> : <Expected {...loaderData} />}
           {batch.aliveCount > 1 && view.forecast.ageDays > 0 && <TakeSome view={some} batchId={batch.id} />}
           <DaysSet {...loaderData} />
         </div>
@@ -155,8 +154,9 @@ function Slips({ batch, story }: Pick<Loaded, "batch" | "story">) {
 
 type Loaded = Route.ComponentProps["loaderData"];
 
-function chartSentence({ view, on, setting }: Loaded, show: ReturnType<typeof useShow>): string {
+function chartSentence({ batch, view, on, setting }: Loaded, show: ReturnType<typeof useShow>): string {
   const { forecast } = view;
+  if (isFinished(batch)) return "What was expected of them; none is left.";
   if (forecast.ageDays <= 0) return "Typical for this kind.";
   const [low, high] = forecast.birdBand;
   const day = on === setting.today ? "Today" : `On ${show.shortDay(on)}`;
@@ -186,82 +186,5 @@ function DaysSet({ view, setting }: Loaded) {
         ))}
       </ul>
     </Sheet>
-  );
-}
-
-function Expected({ batch, view, alive, on, asked, isOnRead, setting }: Loaded) {
-  const show = useShow();
-  const { forecast } = view;
-  const isHatched = forecast.ageDays >= 0;
-  const [low, high] = forecast.liveBand;
-  return (
-    <Sheet
-      heading={on === setting.today ? "Expected today" : `Expected ${show.shortDay(on)}`}
-      beside={isHatched ? `${plural(forecast.ageDays, "day")} old` : "not hatched yet"}
-    >
-      <Figure
-        label={batch.awaitedOn === undefined ? "Birds alive" : "Chicks on order"}
-        reckoning={alive}
-        beside={batch.awaitedOn === undefined ? "now" : `due ${show.shortDay(batch.awaitedOn)}`}
-        size="small"
-      />
-      {isHatched && (
-        <>
-          <Figure
-            label="Mean live weight"
-            reckoning={forecast.live}
-            size="small"
-            note={
-              <p className="is-worked-out">
-                8 in 10 chances that the mean is between {show.value(low, "live-kg")} and{" "}
-                {show.value(high, "live-kg")}.
-              </p>
-            }
-          />
-          <Figure label="Mean dressed weight" reckoning={forecast.dressed} size="small" />
-          <p className="py-1 text-sm">
-            Gaining about {show.value(view.dailyGainKilograms, "live-kg")} a day.{" "}
-            {view.sizes.map(
-              ({ who, reachedOn }) =>
-                reachedOn !== undefined &&
-                reachedOn > on &&
-                `The mean reaches the size for ${who} about ${show.shortDay(reachedOn)}. `,
-            )}
-          </p>
-        </>
-      )}
-      {forecast.isPastCurve && (
-        <Notice>At this age the growth curve is only an estimate. Weigh a few birds to correct it.</Notice>
-      )}
-      <OnAnotherDate asked={asked} hatchedOn={batch.hatchedOn} isRead={isOnRead} />
-    </Sheet>
-  );
-}
-
-interface OnAnotherDateProps {
-  asked: Loaded["asked"];
-  hatchedOn: string;
-  /** Whether what was asked for is a date that can be shown. */
-  isRead: boolean;
-}
-
-function OnAnotherDate({ asked, hatchedOn, isRead }: OnAnotherDateProps) {
-  const show = useShow();
-  return (
-    <Form method="get" preventScrollReset className="mt-3 flex items-end gap-2">
-      <AskBox
-        type="date"
-        name="on"
-        label="On another date"
-        defaultValue={asked}
-        min={hatchedOn}
-        fault={
-          isRead
-            ? undefined
-            : `Choose a date from ${show.dayWithYear(hatchedOn)} on, when they hatch. Today is shown for now.`
-        }
-      />
-      <Button kind="plain">Show</Button>
-    </Form>
   );
 }

@@ -1,3 +1,9 @@
+/**
+ * Longest time for giblets from the bird to 40 °F, hours: small, warm, and soon spoiled. Often quoted; local rules decide.
+ * See docs/sources.md#chill-limits.
+ */
+export const GIBLET_CHILL_HOURS = 2;
+
 interface ChillLimit {
   readonly belowKilograms: number;
   readonly hours: number;

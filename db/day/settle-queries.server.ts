@@ -15,6 +15,8 @@ export interface SettlementRow {
   readonly entryId: string;
   readonly settledAt: number;
   readonly workMinutes: number | undefined;
+  /** Of the days after, on which the birds were cut and packed. */
+  readonly packingMinutes: number | undefined;
   readonly lots: readonly SettledLot[];
 }
 
@@ -28,6 +30,8 @@ export interface SettledLot {
 /** What is said when a day is settled: hours of all people, and what lots weighed alive that morning, where they were weighed. */
 export interface SettlingFacts {
   readonly workMinutes: number | undefined;
+  /** Of the days after, on which the birds were cut and packed. */
+  readonly packingMinutes: number | undefined;
   readonly live: readonly Pick<SettledLot, "lotId" | "liveMeanMilligrams">[];
 }
 
@@ -40,6 +44,8 @@ export interface SupplyUse {
 /** What was typed when a day was settled last, whether it still is or was opened again. */
 export interface TypedAtSettling {
   readonly workMinutes: number | undefined;
+  /** Of the days after, on which the birds were cut and packed. */
+  readonly packingMinutes: number | undefined;
   readonly live: readonly SettledLot[];
   readonly used: SupplyUse["used"];
 }
@@ -56,16 +62,16 @@ export function settleQueries(database: Database) {
     "INSERT INTO day_cost (entry_id, day_id, what, amount_cents) VALUES (@entryId, @dayId, @what, @amountCents)",
   );
   const selectSettlement = database.prepare<[number], { id: number } & Omit<SettlementRow, "lots">>(`
-    SELECT id, entry_id AS entryId, settled_at AS settledAt, work_minutes AS workMinutes
+    SELECT id, entry_id AS entryId, settled_at AS settledAt, work_minutes AS workMinutes, packing_minutes AS packingMinutes
       FROM day_settlement WHERE day_id = ? AND ${current}`);
   const selectLots = database.prepare<[number], SettledLot>(`
     SELECT lot_id AS lotId, bird_count AS birdCount, live_mean_milligrams AS liveMeanMilligrams
       FROM settled_lot WHERE settlement_id = ?`);
   const selectLast = database.prepare<
     [number],
-    { id: number; entryId: string; workMinutes: number | undefined }
+    { id: number; entryId: string } & Pick<TypedAtSettling, "workMinutes" | "packingMinutes">
   >(`
-    SELECT id, entry_id AS entryId, work_minutes AS workMinutes FROM day_settlement
+    SELECT id, entry_id AS entryId, work_minutes AS workMinutes, packing_minutes AS packingMinutes FROM day_settlement
      WHERE day_id = ? ORDER BY id DESC LIMIT 1`);
   const selectUsed = database.prepare<[string], { supplyId: number; amount: number }>(
     "SELECT supply_id AS supplyId, amount FROM supply_move WHERE entry_id = ? AND kind = 'used'",
@@ -73,8 +79,8 @@ export function settleQueries(database: Database) {
   const insertSettlement = database.prepare<
     Omit<SettlementRow, "lots"> & { dayId: number; birdCount: number }
   >(`
-    INSERT INTO day_settlement (entry_id, day_id, settled_at, bird_count, work_minutes)
-    VALUES (@entryId, @dayId, @settledAt, @birdCount, @workMinutes)`);
+    INSERT INTO day_settlement (entry_id, day_id, settled_at, bird_count, work_minutes, packing_minutes)
+    VALUES (@entryId, @dayId, @settledAt, @birdCount, @workMinutes, @packingMinutes)`);
   const insertLot = database.prepare<SettledLot & { settlementId: number }>(`
     INSERT INTO settled_lot (settlement_id, lot_id, bird_count, live_mean_milligrams)
     VALUES (@settlementId, @lotId, @birdCount, @liveMeanMilligrams)`);
@@ -102,8 +108,8 @@ export function settleQueries(database: Database) {
     lastTyped: (dayId: number): TypedAtSettling | undefined => {
       const last = selectLast.get(dayId);
       if (!last) return undefined;
-      const { id, entryId, workMinutes } = last;
-      return { workMinutes, live: selectLots.all(id), used: selectUsed.all(entryId) };
+      const { id, entryId, workMinutes, packingMinutes } = last;
+      return { workMinutes, packingMinutes, live: selectLots.all(id), used: selectUsed.all(entryId) };
     },
 
     addCost: (entry: Entry, dayId: number, cost: Omit<DayCost, "entryId">): Recorded<"day-settled"> =>
@@ -134,6 +140,7 @@ export function settleQueries(database: Database) {
           settledAt: entry.at,
           birdCount: settledLots.reduce((sum, lot) => sum + lot.birdCount, 0),
           workMinutes: facts.workMinutes,
+          packingMinutes: facts.packingMinutes,
         });
         for (const lot of settledLots) insertLot.run({ settlementId: Number(lastInsertRowid), ...lot });
         supplying.use(entry.entryId, { dayId, movedOn: stock.movedOn }, stock.used);

@@ -2,6 +2,7 @@ import { scaleLinear } from "d3-scale";
 import { area, curveMonotoneX, line } from "d3-shape";
 import { useId } from "react";
 import type { GrowthChartView } from "#app/batches/batch-view.server.ts";
+import { DayMarks, placeDays, ROW_HEIGHT, useDayWords } from "#app/batches/growth/day-marks.tsx";
 import { ChartFrame, XLabels, YLabels } from "#app/ui/chart-frame.tsx";
 import { type Column, DataTable } from "#app/ui/data-table.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
@@ -37,6 +38,7 @@ type Scale = (value: number) => number;
 
 function Drawn({ chart, width, height, sentence }: DrawnProps) {
   const title = useId();
+  const dayWords = useDayWords();
   const { points, weighIns, sizes, today, days } = chart;
   const first = points[0]!.day;
   const floor = height - MARGIN.bottom;
@@ -46,7 +48,12 @@ function Drawn({ chart, width, height, sentence }: DrawnProps) {
   const isInside = ({ day }: { day: string }) =>
     daysBetween(first, day) >= 0 && daysBetween(first, day) <= span;
   const heaviest = 1.06 * Math.max(...[...points, ...weighIns].map(({ high }) => high));
-  const y = scaleLinear([0, heaviest], [floor, MARGIN.top]);
+  const marks = placeDays(
+    days.filter(isInside).map((one) => ({ ...one, x: x(one.day), words: dayWords(one) })),
+    [MARGIN.left, width],
+  );
+  const top = MARGIN.top + Math.max(0, ...marks.map(({ row }) => row)) * ROW_HEIGHT;
+  const y = scaleLinear([0, heaviest], [floor, top]);
   const frame = { y, width, floor };
   const weeks = points.filter(({ ageDays }) => ageDays % 21 === 0);
   return (
@@ -55,10 +62,8 @@ function Drawn({ chart, width, height, sentence }: DrawnProps) {
       <Sizes sizes={sizes} heaviest={heaviest} {...frame} />
       <Weights heaviest={heaviest} {...frame} />
       <Band points={points} x={x} y={y} />
-      {days.filter(isInside).map(({ day, birds }) => (
-        <DayMark key={day} x={x(day)} day={day} birds={birds} {...frame} />
-      ))}
-      {isInside({ day: today }) && <Today x={x(today)} floor={floor} />}
+      <DayMarks days={marks} top={top} floor={floor} />
+      {isInside({ day: today }) && <Today x={x(today)} top={top} floor={floor} />}
       {weighIns.filter(isInside).map(({ day, mean, low, high }) => (
         <g key={day} transform={`translate(${x(day)} 0)`}>
           <line y1={y(low)} y2={y(high)} className="stroke-ink stroke-2" />
@@ -153,27 +158,10 @@ function Band({ points, x, y }: Pick<GrowthChartView, "points"> & { x: (day: str
   );
 }
 
-/** A processing day of the batch. */
-function DayMark({ x, day, birds, width, floor }: FrameProps & { x: number; day: string; birds: number }) {
-  const show = useShow();
+function Today({ x, top, floor }: { x: number; top: number; floor: number }) {
   return (
     <g transform={`translate(${x} 0)`}>
-      <line y1={MARGIN.top} y2={floor} className="stroke-pine stroke-2" />
-      <text
-        y={MARGIN.top - 5}
-        textAnchor={x > width - 120 ? "end" : "middle"}
-        className="fill-pine text-xs font-semibold"
-      >
-        {plural(birds, "bird")}, {show.shortDay(day).slice(4)}
-      </text>
-    </g>
-  );
-}
-
-function Today({ x, floor }: { x: number; floor: number }) {
-  return (
-    <g transform={`translate(${x} 0)`}>
-      <line y1={MARGIN.top} y2={floor} className="stroke-dawn stroke-2" strokeDasharray="5 3" />
+      <line y1={top} y2={floor} className="stroke-dawn stroke-2" strokeDasharray="5 3" />
       <text x={-5} y={floor - 6} textAnchor="end" className="fill-ink text-xs font-semibold">
         today
       </text>

@@ -1,6 +1,7 @@
 import { extent, group } from "d3-array";
 import { scaleLinear } from "d3-scale";
 import { useId } from "react";
+import { ChartFrame } from "#app/ui/chart-frame.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import {
   MILLIGRAMS_PER_KILOGRAM,
@@ -15,18 +16,26 @@ interface DotPlotProps {
   sentence: string;
 }
 
-const WIDTH = 320;
 const DOT = 6;
+/** Of steps at either end that stay empty. */
+const EDGE_STEPS = 3;
 const AXIS = 22;
 
 /** Each bird a dot over its weight, stacked where birds weigh alike; the last one stands out by color and ring. */
-export function DotPlot({ weights, sentence }: DotPlotProps) {
+export function DotPlot(props: DotPlotProps) {
+  return <ChartFrame>{(width) => <Drawn {...props} width={width} />}</ChartFrame>;
+}
+
+function Drawn({ weights, sentence, width }: DotPlotProps & { width: number }) {
   const show = useShow();
   const titleId = useId();
-  const step = show.isUs ? MILLIGRAMS_PER_OUNCE * 1.6 : MILLIGRAMS_PER_KILOGRAM / 20;
   const [low, high] = extent(weights);
   if (low === undefined || high === undefined) return null;
-  const x = scaleLinear([low - 3 * step, high + 3 * step], [DOT, WIDTH - DOT]);
+  // No step is narrower than a dot, so that no two dots beside each other overlap.
+  const steps = Math.floor(width / (2 * DOT)) - 2 * EDGE_STEPS - 2;
+  const fine = show.isUs ? MILLIGRAMS_PER_OUNCE * 1.6 : MILLIGRAMS_PER_KILOGRAM / 20;
+  const step = Math.max(fine, (high - low) / steps);
+  const x = scaleLinear([low - EDGE_STEPS * step, high + EDGE_STEPS * step], [DOT, width - DOT]);
   const stacks = group(
     weights.map((weight, index) => ({ weight, index })),
     ({ weight }) => Math.round(weight / step),
@@ -36,11 +45,16 @@ export function DotPlot({ weights, sentence }: DotPlotProps) {
   const unit = show.isUs ? MILLIGRAMS_PER_POUND : MILLIGRAMS_PER_KILOGRAM;
   const ticks = scaleLinear([x.domain()[0]! / unit, x.domain()[1]! / unit], [0, 1]).ticks(4);
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${height + AXIS}`} role="img" aria-labelledby={titleId} className="w-full">
+    <svg
+      viewBox={`0 0 ${width} ${height + AXIS}`}
+      role="img"
+      aria-labelledby={titleId}
+      className="block w-full"
+    >
       <title id={titleId}>{sentence}</title>
-      <line x2={WIDTH} y1={height} y2={height} className="stroke-ink" />
+      <line x2={width} y1={height} y2={height} className="stroke-ink" />
       {ticks.map((tick) => (
-        <text key={tick} x={x(tick * unit)} y={height + 16} textAnchor="middle" className="fill-soft text-sm">
+        <text key={tick} x={x(tick * unit)} y={height + 16} textAnchor="middle" className="axis-label">
           {tick} {show.weightUnit}
         </text>
       ))}

@@ -38,11 +38,20 @@ export function Close(props: Loaded & { refusal: Route.ComponentProps["actionDat
             <div className="grid gap-4 sm:grid-cols-2">
               <TextField
                 field={fields.workHours}
-                label="Total hours worked, all people"
+                label="Hours worked on the day, all people"
                 hint={`Leave blank to use ${hours}, from ${from}`}
                 unit="h"
                 inputMode="decimal"
               />
+              {!day.packsSameDay && (
+                <TextField
+                  field={fields.packingHours}
+                  label="Hours on the days after, all people"
+                  hint="Cutting, packing, and freezing. Filled in with our estimate; correct it, or leave it blank to count none"
+                  unit="h"
+                  inputMode="decimal"
+                />
+              )}
               {lots.map(({ lotId, batch, live }, lot) => (
                 <TextField
                   key={lotId}
@@ -110,9 +119,12 @@ function BeforeSettling({
 }
 
 /** What was typed when the day was settled before it was opened again. */
-function typedBefore({ lots, likelyUse, lastTyped }: Loaded, show: Show): Record<string, string> {
-  if (!lastTyped) return {};
-  const { workMinutes, live, used } = lastTyped;
+function typedBefore(
+  { lots, likelyUse, lastTyped, laterMinutes }: Loaded,
+  show: Show,
+): Record<string, string> {
+  if (!lastTyped) return { packingHours: show.decimal(laterMinutes / 60, 1) };
+  const { workMinutes, packingMinutes, live, used } = lastTyped;
   const weighed = lots.flatMap(({ lotId }, index) => {
     const mean = live.find((lot) => lot.lotId === lotId)?.liveMeanMilligrams;
     return mean === undefined ? [] : [[liveField(index), show.exactBird(mean)]];
@@ -123,6 +135,7 @@ function typedBefore({ lots, likelyUse, lastTyped }: Loaded, show: Show): Record
   });
   return Object.fromEntries([
     ...(workMinutes === undefined ? [] : [["workHours", show.decimal(workMinutes / 60, 4)]]),
+    ...(packingMinutes === undefined ? [] : [["packingHours", show.decimal(packingMinutes / 60, 4)]]),
     ...weighed,
     ...taken,
   ]);

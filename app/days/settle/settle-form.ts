@@ -36,6 +36,7 @@ export function settleForm(unitSystem: UnitSystem, supplies: readonly CountedSup
   return z
     .object({
       workHours: optional(amount({ most: 1000, ask: "" })),
+      packingHours: optional(amount({ most: 1000, ask: "" })),
       /** The day is settled although something that it was asked about is left as it is. */
       isSure: tick,
       ...live,
@@ -43,6 +44,7 @@ export function settleForm(unitSystem: UnitSystem, supplies: readonly CountedSup
     })
     .transform((typed) => ({
       workHours: typed.workHours,
+      packingHours: typed.packingHours,
       isSure: typed.isSure,
       /** Of each lot, milligrams. */
       liveMeans: Array.from(

@@ -52,7 +52,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
     settleForm(farm.unitSystem, here.file.supplying.supplies(), lots.length),
   );
   if (!sent.ok) return sent.refusal;
-  const { workHours, liveMeans, used, isSure } = sent.value;
+  const { workHours, packingHours, liveMeans, used, isSure } = sent.value;
   const tooLight = lighterThanDressed(settlementOf(here, farm, day), liveMeans, showFor(farm));
   if (tooLight) return sent.refuse(tooLight);
   const { unweighed, uncounted } = beforeSettling(here, day, lots);
@@ -62,7 +62,8 @@ export async function action({ context, request, params }: Route.ActionArgs) {
     sent.entry,
     day.id,
     {
-      workMinutes: workHours === undefined ? undefined : Math.round(workHours * 60),
+      workMinutes: minutesOf(workHours),
+      packingMinutes: day.packsSameDay ? undefined : minutesOf(packingHours),
       live: lots.map(({ id: lotId }, index) => ({ lotId, liveMeanMilligrams: liveMeans[index] })),
     },
     // On the day itself: a count made since has seen it already.
@@ -74,6 +75,8 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   });
   return faults ? sent.refuse(faults) : redirect(`/days/${day.id}/settle`, 303);
 }
+
+const minutesOf = (hours: number | undefined) => (hours === undefined ? undefined : Math.round(hours * 60));
 
 /** No bird is heavier dressed than alive: what to say of lots that would be. */
 function lighterThanDressed(

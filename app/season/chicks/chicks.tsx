@@ -108,6 +108,12 @@ function OrderRow({ order, kind }: { order: ChickOrder; kind: string }) {
           , processing on {show.shortDay(order.processOn)}; {plural(order.birds, "bird")}{" "}
           {order.by === undefined ? order.what : `by ${show.shortDay(order.by)}`}
         </span>
+        {order.coldCelsius !== undefined && (
+          <span className="block text-sm font-semibold">
+            A winter hatch: highs of about {show.temperature(order.coldCelsius)} while they need the brooder.
+            Plan for more heat and a power cut, and ask whether the hatchery ships then.
+          </span>
+        )}
       </span>
       <ButtonLink kind="plain" to={`/batches/new?${query}`}>
         Add this order

@@ -11,11 +11,12 @@ import { feedUsedOf, splitBatchCost } from "#core/cost/batch-cost.ts";
 import { workTime } from "#core/day/crew/work-time.ts";
 import { type CostShares, costShares } from "#core/day/settle/cost-shares.ts";
 import { type CostOfDay, type ShareOfDay, sharesOfDay } from "#core/day/settle/day-shares.ts";
-import { handMinutes } from "#core/day/settle/lot-work.ts";
+import { handMinutes, packingMinutes } from "#core/day/settle/lot-work.ts";
 import { measuredLive, type Settlement, settlement } from "#core/day/settle/settlement.ts";
 import type { Flock } from "#core/growth/flock.ts";
 import { flockOn } from "#core/growth/flock-forecast.ts";
 import { type PackTally, packTally } from "#core/packing/pack-tally.ts";
+import { PRACTICE_FACTOR } from "#core/processing-line/line-constants.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
 import { cents } from "#core/quantity/quantity.ts";
 import type { Reckoning } from "#core/reckoning/reckoning.ts";
@@ -41,6 +42,8 @@ export interface DaySettlement {
   readonly lots: readonly LotSettlement[];
   /** Hours that the day's log gives, to be corrected by the farm. */
   readonly loggedMinutes: Reckoning;
+  /** Our estimate of the hours on the days after; 0 where the birds are packed on the day. */
+  readonly laterMinutes: number;
   readonly workMinutes: Setting;
 }
 
@@ -53,20 +56,27 @@ export function settlementOf(here: FarmContext, farm: Farm, day: ProcessingDay):
     settled?.workMinutes === undefined
       ? { value: loggedMinutes.value, provenance: "calculated" }
       : { value: settled.workMinutes, provenance: "measured" };
+  const packing = settled?.packingMinutes ?? 0;
   const carcasses = file.pack.carcasses(day.id);
   const lots = lotsOfDay(here, day).map((lot) => {
     const own = carcasses.filter(({ lotId }) => lotId === lot.id);
     const tally = packTally(own.map(({ purpose, weightMilligrams }) => ({ use: purpose, weightMilligrams })));
     const { countByUse, dressedCount } = tally;
     const done = { ...lot, birds: dressedCount, cutUp: day.packsSameDay ? countByUse.cut : 0 };
-    return { lot, tally, dressedCount, handMinutes: handMinutes(done, lot.batch.kind, day) };
+    const later = day.packsSameDay ? 0 : packingMinutes({ ...done, cutUp: countByUse.cut }, lot.batch.kind);
+    return { lot, tally, dressedCount, later, handMinutes: handMinutes(done, lot.batch.kind, day) };
   });
   const isAnyDressed = lots.some(({ dressedCount }) => dressedCount > 0);
   const shares = isAnyDressed
-    ? sharesOfDay(costOfDay(here, farm, day, workMinutes), lots, farm.dayCostSharedBy)
+    ? sharesOfDay(
+        costOfDay(here, farm, day, { ...workMinutes, value: workMinutes.value + packing }),
+        lots,
+        farm.dayCostSharedBy,
+      )
     : [];
   return {
     loggedMinutes,
+    laterMinutes: PRACTICE_FACTOR[farm.practice] * sum(lots, ({ later }) => later),
     workMinutes,
     lots: lots.map(({ lot, tally, dressedCount }, index) => {
       const measured = settled?.lots.find(({ lotId }) => lotId === lot.id)?.liveMeanMilligrams;

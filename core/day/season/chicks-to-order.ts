@@ -1,4 +1,4 @@
-import { addDays, type LocalDay } from "#core/calendar/local-day.ts";
+import { addDays, daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
 import { DRESSED_FRACTION } from "#core/carcass-yield/yield-constants.ts";
 import { seasonDay } from "#core/day/season/season-day.ts";
 import type { SeasonFacts } from "#core/day/season/season-facts.ts";
@@ -25,6 +25,8 @@ export interface ChickOrder {
   readonly processOn: LocalDay;
   /** The chicks would have had to be ordered before today. */
   readonly isTooLate: boolean;
+  /** Mean of the days' highs while they need the brooder, °C, where that is winter; undefined where it is not. */
+  readonly coldCelsius: number | undefined;
 }
 
 export interface ChickPlan {
@@ -135,7 +137,17 @@ function orderOf(
     hatchOn,
     processOn,
     isTooLate: orderOn < facts.today,
+    coldCelsius: coldWhileBrooded(facts, hatchOn),
   };
+}
+
+/** Of the days after a hatch that the forecast knows. See docs/sources.md#chicks. */
+function coldWhileBrooded(facts: SeasonFacts, hatchOn: LocalDay): number | undefined {
+  const from = daysBetween(facts.today, hatchOn);
+  const highs = facts.highs.slice(Math.max(0, from), Math.max(0, from + CHICKS.brooderDays));
+  if (highs.length === 0) return undefined;
+  const mean = highs.reduce((sum, high) => sum + high, 0) / highs.length;
+  return mean < COLD_DAY_CELSIUS ? mean : undefined;
 }
 
 /** The nearest day from a day on, forwards or back, with hands and nothing against it; what must be booked can be booked yet. Forwards the winter is passed over. */

@@ -22,3 +22,8 @@ export function handMinutes(
     }).reduce((sum, station) => sum + birds * minutes[station], 0);
   return ofBirds(lot.birds - lot.cutUp, 0) + ofBirds(lot.cutUp, 1);
 }
+
+/** Minutes of hands' work in cutting and packing a lot on a day after, by the same medians. */
+export const packingMinutes = (lot: Parameters<typeof handMinutes>[0], kind: BirdKind): number =>
+  handMinutes(lot, kind, { pluckBy: "drum", packsSameDay: true }) -
+  handMinutes(lot, kind, { pluckBy: "drum", packsSameDay: false });

@@ -13,7 +13,7 @@ import { birdsOf } from "#core/processing-line/line-day.ts";
 export function FitCautions() {
   const { planned, processedOn, around } = usePlan();
   const birds = birdsOf(planned.choices);
-  const room = restRoom(processedOn, birds, around);
+  const room = planned.choices.packsSameDay ? undefined : restRoom(processedOn, birds, around);
   const short = birdsThatFit(planned, {
     longestLineMinutes: around.longestLineMinutes,
     restFree: room?.free,

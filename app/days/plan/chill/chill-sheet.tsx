@@ -5,6 +5,7 @@ import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
 import { CHILL } from "#core/chill/chill-constants.ts";
+import { GIBLET_CHILL_HOURS } from "#core/chill/chill-deadline.ts";
 import type { ChillOfBird } from "#core/day/plan/chill-by-hour.ts";
 import type { BrinePlan } from "#core/day/plan/chill-plan.ts";
 import { type RestRoom, restRoom } from "#core/day/plan/room/rest-room.ts";
@@ -44,25 +45,49 @@ export function ChillSheet() {
         </li>
         <EndBird which="lightest" bird={tanks.lightest} />
         <EndBird which="heaviest" bird={tanks.heaviest} />
-        <li>
-          In the tank a bird takes up about {show.value(chill.uptake.atLift, "fraction")} of its weight in
-          water; after half an hour's draining about {show.value(chill.uptake.afterDrain, "fraction")} stays.
-          Drain before you weigh, and follow your rules on water in what you sell.
-        </li>
-        {chill.refrigeratorHours > chill.quotedHours && (
-          <li>
-            Do not chill warm birds in a household refrigerator: these would take about{" "}
-            {show.value(chill.refrigeratorHours, "hours")} there. Chill them in ice first.
-          </li>
-        )}
+        <ChillRules />
       </ul>
-      <Rest room={restRoom(processedOn, birds, around)} birds={birds} />
+      {planned.choices.packsSameDay ? (
+        <p className="border-t border-rule py-2 text-sm">
+          They are packed the same day, so none rests overnight.
+        </p>
+      ) : (
+        <Rest room={restRoom(processedOn, birds, around)} birds={birds} />
+      )}
       {chill.brine && <Brine brine={chill.brine} />}
       <p className="border-t border-rule pt-2 text-sm text-soft">
         Go by a probe in the thickest part of the breast, not the clock. The hours are commonly quoted for
         this weight; follow your local rules.
       </p>
     </FoldedSheet>
+  );
+}
+
+/** What goes for any day: water taken up, giblets, and no warm birds in a refrigerator. */
+function ChillRules() {
+  const { planned } = usePlan();
+  const show = useShow();
+  const { chill } = planned.plan;
+  return (
+    <>
+      <li>
+        In the tank a bird takes up about {show.value(chill.uptake.atLift, "fraction")} of its weight in
+        water; after half an hour's draining about {show.value(chill.uptake.afterDrain, "fraction")} stays.
+        Drain before you weigh, and follow your rules on water in what you sell.
+      </li>
+      {planned.choices.lots.some(({ keepsGiblets }) => keepsGiblets) && (
+        <li>
+          Giblets have a shorter limit of their own, often quoted as {GIBLET_CHILL_HOURS} h to{" "}
+          {show.temperature(CHILL.targetCelsius)}: into ice as they come off, not at the end.
+        </li>
+      )}
+      {chill.refrigeratorHours > chill.quotedHours && (
+        <li>
+          Do not chill warm birds in a household refrigerator: these would take about{" "}
+          {show.value(chill.refrigeratorHours, "hours")} there. Chill them in ice first.
+        </li>
+      )}
+    </>
   );
 }
 

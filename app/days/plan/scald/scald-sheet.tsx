@@ -72,6 +72,7 @@ function LotScald({ lot, bath, isOnly }: { lot: LotPlan; bath: BathOfLot; isOnly
       )}
       {bath.setting && <p className="text-sm">{settingWords(bath.setting, scald.bath.value, show)}</p>}
       <DipChart lot={lot} />
+      <p className="text-sm">{bandWords(lot, show)}</p>
       <p className="text-sm">
         Each load takes {degrees(bath.sagKelvin)} off this bath
         {bath.recoveryMinutes === undefined
@@ -93,6 +94,15 @@ function settingWords({ how, seconds, swappedLiters }: BathSetting, celsius: num
   return how === "heated"
     ? `Heat the bath to ${show.temperature(celsius)} for this lot. The scald stops for about ${minutes}.`
     : `Cool the bath to ${show.temperature(celsius)} for this lot: draw off ${show.volume(swappedLiters)} and fill up from the tap. The scald stops for about ${minutes}.`;
+}
+
+/** How long a dip may be, and what comes of one that is shorter or longer. Hot baths leave the least room. */
+function bandWords({ scald: { secondsRange }, choices }: LotPlan, show: Show): string {
+  const [from, to] = secondsRange.map(Math.round);
+  const range = `From ${from} to ${show.value(to!, "seconds")} by our estimate: sooner, feathers hold; later, the skin tears in the plucker.`;
+  return choices.scaldMethod === "hot"
+    ? `${range} So hot, both can happen in one load, and farms that scald this way differ: the feather test decides for each bird.`
+    : range;
 }
 
 const VERDICT_WORDS: Readonly<Record<ScaldVerdict, string>> = {

@@ -18,7 +18,7 @@ import { thisFarm } from "#app/server/farm/this-farm.server.ts";
 import { refuseUnlessMay } from "#app/server/visitor/refusal.server.ts";
 import { AT_THE_FARM, asVisitor, visitorContext, visitorOf } from "#app/server/visitor/visitor.server.ts";
 import { withoutMoney } from "#app/server/visitor/without-money.server.ts";
-import { KeyList } from "#app/ui/key-list.tsx";
+import { useHeadingFocus } from "#app/ui/keys/use-heading-focus.ts";
 import { keepNonce, useNonce } from "#app/ui/nonce.ts";
 import { ButtonLink } from "#app/ui/sheet.tsx";
 import { Spine } from "#app/ui/spine.tsx";
@@ -113,7 +113,6 @@ export function Layout({ children }: { children: ReactNode }) {
               {children}
             </ShowProvider>
           </main>
-          <KeyList />
         </RoleProvider>
         <ScrollRestoration {...nonce} />
         <Scripts {...nonce} />
@@ -123,6 +122,7 @@ export function Layout({ children }: { children: ReactNode }) {
 }
 
 export default function App() {
+  useHeadingFocus();
   return <Outlet />;
 }
 

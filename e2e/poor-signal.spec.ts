@@ -24,7 +24,7 @@ test("taps made without a signal are kept on the phone, sent once it is back, an
   await walk.press("Bird in the chill tank");
   await walk.press("Bird in the chill tank");
   await walk.press("Bird in the chill tank");
-  await walk.press("Undo");
+  await walk.press("Undo Bird in the chill tank");
   await expect(page.getByRole("heading", { name: "3 in the chill tank, 55 to go" })).toBeVisible();
   await expect(page.getByText("saved on this phone, not sent yet").first()).toBeVisible();
   expect(await birds()).toBe(1);

@@ -57,7 +57,7 @@ test("an empty farm goes from its first batch to the cost of a bird, in pounds o
       page.getByRole("img", { name: `${bird} of ${Math.max(4, bird)} in the chill tank` }),
     ).toBeVisible();
   }
-  await walk.press("Undo");
+  await walk.press("Undo Bird in the chill tank");
   await expect(page.getByRole("heading", { name: "4 in the chill tank, 0 to go" })).toBeVisible();
   await walk.press("Pause");
   await walk.press("Resume");

@@ -43,7 +43,7 @@ test("batch, day, run, weighing and settling work before JavaScript arrives", as
   await walk.press("Start the day");
   await walk.press("Bird in the chill tank");
   await walk.press("Bird in the chill tank");
-  await walk.press("Undo");
+  await walk.press("Undo Bird in the chill tank");
   await expect(page.getByRole("heading", { name: "1 in the chill tank, 1 to go" })).toBeVisible();
   await walk.press("Bird in the chill tank");
   await walk.press("Finish the day");

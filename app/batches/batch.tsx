@@ -123,6 +123,12 @@ export default function BatchPage({ loaderData, actionData }: Route.ComponentPro
           <GrowthChart chart={view.chart} sentence={chartSentence(loaderData, show)} />
         </Sheet>
         {view.when && <Recommended view={view} when={view.when} batchId={batch.id} freeCount={freeCount} />}
+        {isFinished(batch) && (
+          <div className="grid gap-4">
+            <Finished {...loaderData} />
+            <DaysSet {...loaderData} />
+          </div>
+        )}
       </div>
       {view.when && <WhenTable view={view} when={view.when} />}
       <div className="grid items-start gap-4 lg:grid-cols-3">
@@ -130,9 +136,9 @@ export default function BatchPage({ loaderData, actionData }: Route.ComponentPro
           <StorySheet {...loaderData} days={view.days} refusal={actionData} />
         </div>
         <div className="grid gap-4">
-          {isFinished(batch) ? <Finished {...loaderData} /> : <Expected {...loaderData} />}
+          {!isFinished(batch) && <Expected {...loaderData} />}
           {batch.aliveCount > 1 && view.forecast.ageDays > 0 && <TakeSome view={some} batchId={batch.id} />}
-          <DaysSet {...loaderData} />
+          {!isFinished(batch) && <DaysSet {...loaderData} />}
         </div>
       </div>
     </Page>

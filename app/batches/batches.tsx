@@ -57,7 +57,14 @@ export default function Batches({ loaderData: { alive, gone, asked, isEmpty } }:
   return (
     <Page>
       <PageHead title="Batches" line="birds from one hatch, raised together">
-        {!isEmpty && <ButtonLink to="/batches/new">Add a batch</ButtonLink>}
+        {!isEmpty && (
+          <div className="flex flex-wrap gap-2">
+            <ButtonLink kind="plain" to="/season/chicks">
+              How many chicks?
+            </ButtonLink>
+            <ButtonLink to="/batches/new">Add a batch</ButtonLink>
+          </div>
+        )}
       </PageHead>
       {isEmpty && (
         <EmptyPlace

@@ -1,4 +1,4 @@
-import { redirect } from "react-router";
+import { Link, redirect } from "react-router";
 import { CostFields, PlanningFields, SanitizerFields } from "#app/farm/day-fields.tsx";
 import { ChillFields, FarmFields, ScalderFields } from "#app/farm/farm-fields.tsx";
 import { farmSettings, farmSettingsForm } from "#app/farm/farm-settings.ts";
@@ -11,6 +11,7 @@ import { OtherClock } from "#app/ui/other-clock.tsx";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { useMayOpen } from "#app/ui/visitor/role.tsx";
 import { localeOfBrowser, localeOptions } from "#app/words/locale.ts";
 import type { KitRow } from "#db/farm/farm-queries.server.ts";
 import type { Route } from "./+types/farm.ts";
@@ -89,31 +90,26 @@ export default function Farm({ loaderData, actionData }: Route.ComponentProps) {
 /** What has a page of its own. */
 const MORE = [
   {
-    heading: "Whose birds",
     words: "Households that raise with you, and neighbors who bring birds along.",
     to: "/farm/owners",
     link: "Households and neighbors",
   },
   {
-    heading: "Devices",
     words: "A thermometer in the scald bath, a bench scale, and a label printer.",
     to: "/farm/devices",
     link: "Devices",
   },
   {
-    heading: "Phones",
     words: "Which phones and computers can use this farm, and what each can do.",
     to: "/farm/access",
     link: "Phones",
   },
   {
-    heading: "Data",
     words: "The farm's data file, backups, and restoring one.",
     to: "/farm/data",
     link: "Data and backups",
   },
   {
-    heading: "History",
     words: "Who entered, removed, or changed what, and putting back what was removed by mistake.",
     to: "/farm/history",
     link: "History",
@@ -121,17 +117,20 @@ const MORE = [
 ] as const;
 
 function MoreOfFarm() {
+  const mayOpen = useMayOpen();
   return (
-    <div className="grid gap-5 sm:grid-cols-2">
-      {MORE.map(({ heading, words, to, link }) => (
-        <Sheet key={to} heading={heading}>
-          <p className="pb-3">{words}</p>
-          <ButtonLink kind="plain" to={to} className="mb-2">
-            {link}
-          </ButtonLink>
-        </Sheet>
-      ))}
-    </div>
+    <Sheet heading="Also about the farm">
+      <ul>
+        {MORE.filter(({ to }) => mayOpen(to)).map(({ words, to, link }) => (
+          <li key={to} className="border-b border-rule last:border-b-0">
+            <Link to={to} className="block min-h-12 py-2">
+              <span className="font-semibold underline">{link}</span>
+              <span className="block text-sm text-soft">{words}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
   );
 }
 

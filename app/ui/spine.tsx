@@ -1,4 +1,5 @@
 import { Form, NavLink } from "react-router";
+import { KeyList } from "#app/ui/keys/key-list.tsx";
 import { useRole } from "#app/ui/visitor/role.tsx";
 import { mayOpen } from "#app/ui/visitor/route-roles.ts";
 
@@ -39,6 +40,7 @@ export function Spine({ farmName, deviceName, words, units }: SpineProps) {
         <div className="mt-auto hidden px-5 pb-5 text-sm text-fog md:block">
           {deviceName !== "" && <Leave deviceName={deviceName} />}
           <p>{units}</p>
+          <KeyList />
         </div>
       </div>
     </header>

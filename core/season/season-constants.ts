@@ -42,6 +42,10 @@ export const CHICKS = {
   brooderDays: 28,
   /** "None bigger" allows so few of them to be. */
   biggerShare: 0.05,
+  /** Chicks that hatch into days whose highs are lower, °C, need more than a brooder lamp. */
+  coldHighCelsius: 10,
+  /** No day is proposed on these dates, month and day. */
+  daysOff: ["12-24", "12-25", "12-31", "01-01"] as readonly string[],
   /** Where no size is asked for, the kind's usual age: the middle of 7 to 9, 11 to 13 and 14 to 20 weeks. */
   usualAgeDays: { fast: 56, slow: 84, mature: 112 } satisfies Record<BirdKind, number>,
 } as const;

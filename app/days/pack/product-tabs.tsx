@@ -1,5 +1,5 @@
 import { Link, useNavigate } from "react-router";
-import { useHotkeys } from "#app/ui/use-hotkeys.ts";
+import { useHotkeys } from "#app/ui/keys/use-hotkeys.ts";
 import { productName } from "#app/words/packing/product-words.ts";
 import { PRODUCT_KINDS, type ProductKind } from "#core/packing/product-kinds.ts";
 import type { Product } from "#db/pack/product-queries.server.ts";

@@ -9,8 +9,8 @@ import { dressedWeights, tallySentence } from "#app/days/pack/weights-in-words.t
 import { FromScale } from "#app/ui/device/from-scale.tsx";
 import { FarmForm } from "#app/ui/farm-form.tsx";
 import { ChoiceField, SelectField, TextField, TickField } from "#app/ui/field.tsx";
+import { useHotkeys } from "#app/ui/keys/use-hotkeys.ts";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
-import { useHotkeys } from "#app/ui/use-hotkeys.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import type { CarcassUse } from "#core/packing/pack-tally.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";

@@ -40,12 +40,11 @@ export const PLAIN_BUTTON = "yard-card min-h-16 px-5 text-lg";
 interface UndoTapProps {
   dayId: number;
   tap: ShownFact;
-  words: string;
   onUndo?: (() => void) | undefined;
 }
 
-/** Takes one tap back: at once with JavaScript, a plain form without. */
-export function UndoTap({ dayId, tap, words, onUndo }: UndoTapProps) {
+/** Takes one tap back, and says which: at once with JavaScript, a plain form without. */
+export function UndoTap({ dayId, tap, onUndo }: UndoTapProps) {
   return (
     <Form
       method="post"
@@ -58,7 +57,7 @@ export function UndoTap({ dayId, tap, words, onUndo }: UndoTapProps) {
     >
       <input type="hidden" name="entryId" value={tap.entryId} />
       <button type="submit" className={`w-full rounded-sheet font-semibold ${PLAIN_BUTTON}`}>
-        {words}
+        Undo <span className="yard-soft block text-base font-normal">{FACT_WORDS[tap.kind](tap)}</span>
       </button>
     </Form>
   );

@@ -56,6 +56,10 @@ export function RunHead({ post: { reading, progress } }: { post: Post }) {
           : `${done} in the chill tank, ${toGo} to go`}
       </h1>
       <p className="yard-soft">{lotsInWords(reading.lots)}</p>
+      {/* The heading changes with each tap, and is not read aloud again for that. */}
+      <p role="status" className="sr-only">
+        {state === "not-started" ? "" : `${done} in the chill tank, ${toGo} to go`}
+      </p>
     </header>
   );
 }
@@ -79,12 +83,7 @@ export function AtWork({ post, ids }: StateProps) {
       </TapButton>
       <div className="grid grid-cols-2 gap-3">
         {last && (
-          <UndoTap
-            dayId={dayId}
-            tap={last}
-            words="Undo"
-            onUndo={post.isReady ? () => post.undo(last) : undefined}
-          />
+          <UndoTap dayId={dayId} tap={last} onUndo={post.isReady ? () => post.undo(last) : undefined} />
         )}
         <TapButton
           dayId={dayId}

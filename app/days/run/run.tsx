@@ -9,7 +9,7 @@ import { runReading } from "#app/days/run/run-reading.server.ts";
 import { AtWork, Finished, lastCounted, More, RunHead, RunSky, tapOf } from "#app/days/run/run-states.tsx";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { newEntryId } from "#app/server/submitted.server.ts";
-import { isPressedIn, useHotkeys } from "#app/ui/use-hotkeys.ts";
+import { isPressedIn, useHotkeys } from "#app/ui/keys/use-hotkeys.ts";
 import type { Route } from "./+types/run.ts";
 
 export const meta = () => [{ title: "Run · Pale Morning" }];
@@ -70,12 +70,7 @@ export default function Run({ loaderData }: Route.ComponentProps) {
         </TapButton>
       )}
       {state === "finished" && last?.kind === "finish" && (
-        <UndoTap
-          dayId={day.id}
-          tap={last}
-          words="Undo finish"
-          onUndo={isReady ? () => undo(last) : undefined}
-        />
+        <UndoTap dayId={day.id} tap={last} onUndo={isReady ? () => undo(last) : undefined} />
       )}
       <More post={post} />
       <p className="yard-soft text-sm">

@@ -10,6 +10,7 @@ import { plural } from "#app/words/show.ts";
 import { KIND_WORDS } from "#app/words/words.ts";
 import { type ChickOrder, type ChickPlan, chicksToOrder } from "#core/day/season/chicks-to-order.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
+import { SEASON_DEFAULTS } from "#core/season/season-constants.ts";
 import type { Route } from "./+types/chicks.ts";
 
 export const meta = () => [{ title: "How many chicks? · Pale Morning" }];
@@ -19,20 +20,31 @@ export function loader({ context, request }: Route.LoaderArgs) {
   const farm = requireFarm(here);
   const asked = Object.fromEntries(new URL(request.url).searchParams);
   const { unitSystem } = farm;
-  if (Object.keys(asked).length === 0) return { unitSystem, asked, faults: {}, plans: undefined };
+  if (Object.keys(asked).length === 0)
+    return { unitSystem, asked, faults: {}, plans: undefined, feedCentsPerKilogram: 0 };
   const facts = seasonFacts(here, farm);
   const read = chicksForm(unitSystem, facts.today).safeParse(asked);
   if (!read.success) {
     const faults = Object.fromEntries(
       read.error.issues.map(({ path, message }) => [path.join("."), message]),
     );
-    return { unitSystem, asked, faults, plans: undefined };
+    return { unitSystem, asked, faults, plans: undefined, feedCentsPerKilogram: 0 };
   }
   const most = read.data.most === undefined ? undefined : kilogramsFromMilligrams(read.data.most);
-  return { unitSystem, asked, faults: {}, plans: chicksToOrder(facts, needsOf(read.data), most) };
+  return {
+    unitSystem,
+    asked,
+    faults: {},
+    plans: chicksToOrder(facts, needsOf(read.data), most),
+    // Of the batch that was begun last, where one says.
+    feedCentsPerKilogram:
+      facts.groups.at(-1)?.feedCentsPerKilogram.value ?? SEASON_DEFAULTS.feedCentsPerKilogram,
+  };
 }
 
-export default function Chicks({ loaderData: { asked, faults, plans } }: Route.ComponentProps) {
+export default function Chicks({
+  loaderData: { asked, faults, plans, feedCentsPerKilogram },
+}: Route.ComponentProps) {
   const box = (name: string) => ({
     name,
     defaultValue: (asked as Record<string, string>)[name],
@@ -60,20 +72,21 @@ export default function Chicks({ loaderData: { asked, faults, plans } }: Route.C
         </Form>
       </Sheet>
       {plans?.map((plan) => (
-        <Kind key={plan.kind} plan={plan} />
+        <Kind key={plan.kind} plan={plan} feedCentsPerKilogram={feedCentsPerKilogram} />
       ))}
     </Page>
   );
 }
 
-function Kind({ plan }: { plan: ChickPlan }) {
+function Kind({ plan, feedCentsPerKilogram }: { plan: ChickPlan; feedCentsPerKilogram: number }) {
   const show = useShow();
   const chicks = sum(plan.orders, (order) => order.chicks);
   const birds = sum(plan.orders, (order) => order.birds);
+  const feedKilograms = birds * plan.feedKilogramsEach;
   return (
     <Sheet
       heading={`${plural(chicks, "chick")}, ${KIND_WORDS[plan.kind]}`}
-      beside={`${plural(birds, "bird")} at ${(plan.ageDays / 7).toFixed(0)} weeks, ${show.value(plan.dressedKilograms, "carcass-kg")} dressed`}
+      beside={`${plural(birds, "bird")} at ${(plan.ageDays / 7).toFixed(0)} weeks, about ${show.value(plan.dressedKilograms, "carcass-kg")} dressed`}
     >
       {plan.isAlwaysTooBig && (
         <p className="py-1 font-semibold">
@@ -81,7 +94,15 @@ function Kind({ plan }: { plan: ChickPlan }) {
         </p>
       )}
       <p className="py-1 text-sm">
-        They eat {show.value(birds * plan.feedKilogramsEach, "kg")} of feed. Losses are included.
+        They eat {show.value(feedKilograms, "kg")} of feed, about{" "}
+        {show.money(Math.round(feedKilograms * feedCentsPerKilogram))}; chicks come on top. Losses are
+        included.
+        {plan.mostOfABatch !== undefined &&
+          ` No batch is more than ${plan.mostOfABatch}, which is what your crew does in a day and your freezers hold.`}
+      </p>
+      <p className="pb-1 text-sm">
+        By the kind alone, 8 times in 10 the mean lies between {show.value(plan.dressedBand[0], "carcass-kg")}{" "}
+        and {show.value(plan.dressedBand[1], "carcass-kg")}: farms differ that much until some are weighed.
       </p>
       <ul>
         {plan.orders.map((order) => (
@@ -112,6 +133,12 @@ function OrderRow({ order, kind }: { order: ChickOrder; kind: string }) {
           <span className="block text-sm font-semibold">
             A winter hatch: highs of about {show.temperature(order.coldCelsius)} while they need the brooder.
             Plan for more heat and a power cut, and ask whether the hatchery ships then.
+          </span>
+        )}
+        {order.coldOnDayCelsius !== undefined && (
+          <span className="block text-sm font-semibold">
+            A cold day to process: a high of about {show.temperature(order.coldOnDayCelsius)}. Hoses freeze
+            and wet hands go numb; work under a roof, or order earlier next year.
           </span>
         )}
       </span>

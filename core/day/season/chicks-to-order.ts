@@ -5,6 +5,7 @@ import type { SeasonFacts } from "#core/day/season/season-facts.ts";
 import { BIRD_KINDS, type BirdKind } from "#core/growth/bird-kind.ts";
 import { sizeClasses, timesSpread } from "#core/growth/bird-spread.ts";
 import { flockPath } from "#core/growth/flock-path.ts";
+import { EIGHT_IN_TEN } from "#core/growth/growth-update.ts";
 import { proposedRestDays } from "#core/rest/rest.ts";
 import { AGE_WINDOW_DAYS, CHICKS, COLD_DAY_CELSIUS } from "#core/season/season-constants.ts";
 
@@ -27,17 +28,23 @@ export interface ChickOrder {
   readonly isTooLate: boolean;
   /** Mean of the days' highs while they need the brooder, °C, where that is winter; undefined where it is not. */
   readonly coldCelsius: number | undefined;
+  /** The high of the processing day, °C, likewise. */
+  readonly coldOnDayCelsius: number | undefined;
 }
 
 export interface ChickPlan {
   readonly kind: BirdKind;
   readonly ageDays: number;
   readonly dressedKilograms: number;
+  /** Of birds of a kind that nobody has weighed yet the mean lies between these 8 times in 10. */
+  readonly dressedBand: readonly [number, number];
   /** Share of the birds past the size that is wanted at most. */
   readonly biggerShare: number;
   /** Even at the kind's youngest age too many would be too big. */
   readonly isAlwaysTooBig: boolean;
   readonly feedKilogramsEach: number;
+  /** What a good day's crew brings in, and what the freezers hold when they are empty; undefined where neither limits a batch. */
+  readonly mostOfABatch: number | undefined;
   readonly orders: readonly ChickOrder[];
 }
 
@@ -71,10 +78,15 @@ function planOfKind(
   const { earliest, latest } = AGE_WINDOW_DAYS[kind];
   let ageDays = mostKilograms === undefined ? CHICKS.usualAgeDays[kind] : latest;
   while (ageDays > earliest && bigger(ageDays) > CHICKS.biggerShare) ageDays -= 1;
+  const dressedKilograms = path.at(ageDays).meanKilograms * DRESSED_FRACTION[kind];
+  const unsure = Math.exp(EIGHT_IN_TEN * path.at(ageDays).sdLn);
+  const most = mostOfABatch(facts, addDays(facts.today, CHICKS.orderAheadDays + ageDays));
   return {
     kind,
     ageDays,
-    dressedKilograms: path.at(ageDays).meanKilograms * DRESSED_FRACTION[kind],
+    dressedKilograms,
+    dressedBand: [dressedKilograms / unsure, dressedKilograms * unsure],
+    mostOfABatch: Number.isFinite(most) ? most : undefined,
     biggerShare: bigger(ageDays),
     isAlwaysTooBig: bigger(ageDays) > CHICKS.biggerShare,
     feedKilogramsEach: path.feedKilograms(ageDays),
@@ -137,17 +149,18 @@ function orderOf(
     hatchOn,
     processOn,
     isTooLate: orderOn < facts.today,
-    coldCelsius: coldWhileBrooded(facts, hatchOn),
+    coldCelsius: meanHighIfCold(facts, hatchOn, CHICKS.brooderDays),
+    coldOnDayCelsius: meanHighIfCold(facts, processOn, 1),
   };
 }
 
-/** Of the days after a hatch that the forecast knows. See docs/sources.md#chicks. */
-function coldWhileBrooded(facts: SeasonFacts, hatchOn: LocalDay): number | undefined {
-  const from = daysBetween(facts.today, hatchOn);
-  const highs = facts.highs.slice(Math.max(0, from), Math.max(0, from + CHICKS.brooderDays));
+/** Of so many days from one on, as far as the forecast knows them. See docs/sources.md#chicks. */
+function meanHighIfCold({ today, highs: all }: SeasonFacts, day: LocalDay, days: number): number | undefined {
+  const from = daysBetween(today, day);
+  const highs = all.slice(Math.max(0, from), Math.max(0, from + days));
   if (highs.length === 0) return undefined;
   const mean = highs.reduce((sum, high) => sum + high, 0) / highs.length;
-  return mean < COLD_DAY_CELSIUS ? mean : undefined;
+  return mean < CHICKS.coldHighCelsius ? mean : undefined;
 }
 
 /** The nearest day from a day on, forwards or back, with hands and nothing against it; what must be booked can be booked yet. Forwards the winter is passed over. */
@@ -156,6 +169,7 @@ function openDay(facts: SeasonFacts, from: LocalDay, step: 1 | -1): LocalDay | u
     const day = addDays(from, step * away);
     const { shut, highCelsius } = seasonDay(facts, day);
     const isCold = step === 1 && highCelsius < COLD_DAY_CELSIUS;
+    if (CHICKS.daysOff.includes(day.slice(5))) continue;
     if (!isCold && (shut === undefined || shut === "not-booked")) return day;
   }
   return undefined;

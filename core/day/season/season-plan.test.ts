@@ -224,6 +224,20 @@ describe("planning backwards", () => {
     }
   });
 
+  test("says that a hatch is cold where the days' highs are, and proposes no day at Christmas or New Year", () => {
+    const of = (highs: readonly number[]) => chicksToOrder({ ...FACTS, highs }, needs, undefined);
+    const orders = of(Array(300).fill(8)).flatMap((plan) => plan.orders);
+    expect(orders.filter(({ hatchOn }) => hatchOn >= FACTS.today).every((one) => one.coldCelsius === 8)).toBe(
+      true,
+    );
+    expect(
+      of(FACTS.highs)
+        .flatMap((plan) => plan.orders)
+        .some((one) => one.coldCelsius !== undefined),
+    ).toBe(false);
+    for (const { processOn } of orders) expect(processOn.slice(5)).not.toMatch(/^(12-2[45]|12-31|01-01)$/);
+  });
+
   test("kills them younger where none may be bigger", () => {
     const [free, small] = [undefined, 2.0].map((most) => chicksToOrder(FACTS, needs, most)[0]!);
     expect(small!.ageDays).toBeLessThan(free!.ageDays);

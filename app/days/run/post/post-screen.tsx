@@ -4,7 +4,7 @@ import { AskAboutBirds } from "#app/days/run/post/ask-about-birds.tsx";
 import type { Post } from "#app/days/run/post/use-post.ts";
 import type { ShownFact } from "#app/days/run/taps/known-facts.ts";
 import { lastOwn } from "#app/days/run/taps/use-day-facts.ts";
-import { isPressedIn, useHotkeys } from "#app/ui/use-hotkeys.ts";
+import { isPressedIn, useHotkeys } from "#app/ui/keys/use-hotkeys.ts";
 import { FACT_WORDS } from "#app/words/run-words.ts";
 import { plural } from "#app/words/show.ts";
 import type { FactKind } from "#core/day/run/day-fact.ts";
@@ -39,7 +39,7 @@ export function PostScreen({ post, title, undoes, keys, caution, children }: Pos
     <div className="yard yard-post" data-light={post.light} data-ready={isReady}>
       <header className="flex items-baseline justify-between gap-3">
         <h1 className="text-2xl">{title}</h1>
-        <p className="yard-soft text-right">
+        <p className="yard-soft text-right" role="status">
           {post.person === "" ? "" : `${post.person} · `}
           <span className="font-mono">{progress.done}</span> of {progress.done + progress.toGo}
         </p>

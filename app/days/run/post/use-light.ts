@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { readKept, writeKept } from "#app/days/run/post/kept-on-phone.ts";
+import { readKept, writeKept } from "#app/ui/device/kept-on-device.ts";
 
 /** Dark before dawn, black on white in full sun. */
 export type Light = "night" | "sun";

@@ -1,6 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useRevalidator } from "react-router";
-import { readKept, writeKept } from "#app/days/run/post/kept-on-phone.ts";
 import { playTune, type TuneName } from "#app/days/run/post/post-sounds.ts";
 import { sayAloud } from "#app/days/run/post/say-aloud.ts";
 import { useKeepAwake } from "#app/days/run/post/use-keep-awake.ts";
@@ -8,6 +7,7 @@ import { type Light, useLight } from "#app/days/run/post/use-light.ts";
 import { useOpenOffline } from "#app/days/run/post/use-open-offline.ts";
 import type { RunReading } from "#app/days/run/run-reading.server.ts";
 import { type DayFacts, useDayFacts } from "#app/days/run/taps/use-day-facts.ts";
+import { readKept, writeKept } from "#app/ui/device/kept-on-device.ts";
 import { type RunProgress, runProgress } from "#core/day/run/run-progress.ts";
 
 /** What a yard screen works with: the day's facts on this phone, who has it, and how it is to be seen and heard. */

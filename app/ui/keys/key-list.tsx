@@ -1,7 +1,8 @@
 import { Dialog } from "radix-ui";
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import { isPressedIn, useHotkeys } from "#app/ui/use-hotkeys.ts";
+import { areLettersOn, turnLetters } from "#app/ui/keys/letter-keys.ts";
+import { isPressedIn, useHotkeys } from "#app/ui/keys/use-hotkeys.ts";
 
 const PLACES: Readonly<Record<string, { to: string; name: string }>> = {
   b: { to: "/batches", name: "Batches" },
@@ -19,9 +20,11 @@ const ON_SCREENS = [
   { where: "Pack", keys: "Enter: save weight · Alt with s, t, c, p, or x: use · Alt with 1 to 9: product" },
 ];
 
-/** `g` and a letter goes to a section; `?` lists the keys. */
+/** `g` and a letter goes to a section; `?` lists the keys, and so does a button, which is left where letters are turned off. */
 export function KeyList() {
   const [isOpen, setIsOpen] = useState(false);
+  const [hasLetters, setHasLetters] = useState(true);
+  useEffect(() => setHasLetters(areLettersOn()), []);
   const navigate = useNavigate();
   const isGoing = useRef(false);
   useHotkeys((event) => {
@@ -34,6 +37,7 @@ export function KeyList() {
   });
   return (
     <Dialog.Root open={isOpen} onOpenChange={setIsOpen}>
+      <Dialog.Trigger className="min-h-11 underline">Keys</Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-20 bg-night opacity-70" />
         <Dialog.Content className="fixed inset-x-4 top-16 z-30 mx-auto grid max-w-prose gap-3 bg-leaf p-6 text-ink">
@@ -52,6 +56,18 @@ export function KeyList() {
               <b>{where}</b> {keys}
             </p>
           ))}
+          <label className="flex min-h-11 items-center gap-3 border-t border-rule pt-2">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={hasLetters}
+              onChange={({ target: { checked } }) => {
+                turnLetters(checked ? "on" : "off");
+                setHasLetters(checked);
+              }}
+            />
+            Keys of a single letter or number work on this device
+          </label>
           <Dialog.Close className="min-h-12 border border-soft px-5 font-semibold">Close</Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>

@@ -39,8 +39,8 @@ test("an empty farm goes from its first batch to the cost of a bird, in pounds o
   await expect(walk.figure("Pull the feed")).toContainText("Fri 10:30 PM");
   await expect(walk.figure("Time off feed at kill")).toContainText("8 h 30");
   // 76 l from 12 °C to 60 °C by 16 kW: at worst 4,259 s, so 05:49; likely 2,527 s, so 06:17.
-  await expect(walk.figure("Light the burner")).toContainText("Sat 5:49 AM");
-  await expect(walk.figure("Light the burner")).toContainText("likely 6:17 AM");
+  await expect(walk.figure("Turn the heat on")).toContainText("Sat 5:49 AM");
+  await expect(walk.figure("Turn the heat on")).toContainText("likely 6:17 AM");
   await expect(walk.figure("Scald")).toContainText("140 °F");
   await expect(walk.figure("Scald")).toContainText("60 s");
   // 12.46 min of hands a bird over 3 people is 4.15 min apart: 14.46 + 4 x 4.15 = 31 min, slow starts and waits on top.

@@ -97,8 +97,8 @@ export default function Days({ loaderData }: Route.ComponentProps) {
           }
         >
           <p>
-            Enter a date, a start time, and who is coming. You will see when to pull the feed, when to light
-            the burner, how much ice to buy, and when you will be done.
+            Enter a date, a start time, and who is coming. You will see when to pull the feed, when to turn
+            the heat on, how much ice to buy, and when you will be done.
           </p>
         </EmptyPlace>
       )}

@@ -30,6 +30,8 @@ interface FoldedSheetProps {
   isOpen?: boolean;
   /** Folded on a phone only: where there is room for it, it is always in view. */
   isForPhones?: boolean;
+  /** Something to do, which paper has no use for. */
+  isForScreens?: boolean;
   children: ReactNode;
 }
 
@@ -40,10 +42,11 @@ export function FoldedSheet({
   beside,
   isOpen = false,
   isForPhones = false,
+  isForScreens = false,
   children,
 }: FoldedSheetProps) {
   return (
-    <section className="sheet" aria-label={heading}>
+    <section className={`sheet ${isForScreens ? "print:hidden" : ""}`} aria-label={heading}>
       <details className={`folded-sheet ${isForPhones ? "folded-on-phones" : ""}`} open={isOpen}>
         <summary className="sheet-head">
           <h2 className="text-lg">{heading}</h2>

@@ -94,7 +94,7 @@ export const FACT_WORDS: Readonly<Record<FactKind, (fact: DayFact) => string>> =
   caught: (fact) => `${birdsOf(fact)} caught${fact.note === "" ? "" : `, ${fact.note}`}`,
   "dead-in-crate": (fact) => `${birdsOf(fact)} dead in the crate`,
   "not-killed": (fact) => `${birdsOf(fact)} set aside, not killed`,
-  "burner-lit": () => "Burner lit",
+  "burner-lit": () => "Heat on",
   water: () => "Scald water read",
   kill: ({ number }) => (number === undefined ? "Bird killed" : `Bird in cone ${number}`),
   "cone-out": ({ number }) => `Cone ${number} emptied`,

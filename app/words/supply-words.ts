@@ -1,4 +1,6 @@
 import { plural, type Show } from "#app/words/show.ts";
+import { bucketOfSanitizer } from "#core/day/supplies/day-needs.ts";
+import { NEEDS } from "#core/packing/needs-constants.ts";
 import type { SupplyKind } from "#core/packing/supply-stock.ts";
 
 interface SupplyWords {
@@ -49,3 +51,12 @@ export function quantityOf(kind: SupplyKind): "piece" | "weight" | "volume" {
 export function supplyTyped(kind: SupplyKind, amount: number, show: Show): string {
   return quantityOf(kind) === "piece" ? String(amount) : supplyAmount(kind, amount, show);
 }
+
+/** The mix for tables and knives, of a bleach of the strength on its label. */
+export function sanitizerInWords(hypochloriteFraction: number, show: Show): string {
+  const { bleachMilliliters } = bucketOfSanitizer(hypochloriteFraction);
+  return `${show.value(bleachMilliliters, "milliliters")} of plain bleach at ${show.value(hypochloriteFraction, "fraction")} in ${show.volume(NEEDS.sanitizerLiters)} of cold water: ${NEEDS.sanitizerMilligramsPerLiter} ppm of chlorine.`;
+}
+
+export const SANITIZER_CAUTION =
+  "Plain, unscented bleach only. Never mix it with acid, vinegar, ammonia, or hot water. Scrub first: dirt uses up chlorine. Add bleach to water; wear gloves and eye protection; ventilate. Check with a test strip, and follow the label and your local rules.";

@@ -32,15 +32,32 @@ export interface PdfStart {
   readonly title: string;
 }
 
-/** A PDF without a page yet, and the way to end it: its bytes. */
-export function beginPdf({ paper, margin, madeAt, title }: PdfStart): {
+export interface BegunPdf {
   readonly pdf: Pdf;
+  /** Writes what a reader aloud should say as, by a structure type such as H1 or P. */
+  readonly say: (as: "H1" | "H2" | "P", draw: () => void) => void;
+  /** Draws something that says nothing: a rule, a box, a page number. */
+  readonly adorn: (draw: () => void) => void;
+  /** Draws something that says a few words only. */
+  readonly picture: (words: string, draw: () => void) => void;
+  /** Its bytes. */
   readonly end: () => Promise<Uint8Array<ArrayBuffer>>;
-} {
+}
+
+/** A tagged PDF without a page yet: all that is drawn on it goes through `say`, `picture` or `adorn`. */
+export function beginPdf({ paper, margin, madeAt, title }: PdfStart): BegunPdf {
   const pdf = new PDFDocument({
     size: paper,
     margin,
     autoFirstPage: false,
+    bufferPages: true,
+    pdfVersion: "1.7",
+    // Its types know no PDF/UA yet.
+    subset: "PDF/UA" as "PDF/A-1",
+    tagged: true,
+    // Formats are the farm's, words are English.
+    lang: "en-US",
+    displayTitle: true,
     info: { Title: title, Creator: "Pale Morning", CreationDate: new Date(madeAt) },
   });
   const chunks: Uint8Array[] = [];
@@ -50,9 +67,19 @@ export function beginPdf({ paper, margin, madeAt, title }: PdfStart): {
     pdf.on("error", fail);
   });
   for (const [name, font] of fonts()) pdf.registerFont(name, font);
+  const document = pdf.struct("Document");
+  pdf.addStructure(document);
   return {
     pdf,
+    say: (as, draw) => void document.add(pdf.struct(as, {}, draw)),
+    picture: (alt, draw) => void document.add(pdf.struct("Figure", { alt }, draw)),
+    adorn: (draw) => {
+      pdf.markContent("Artifact", { type: "Layout" });
+      draw();
+      pdf.endMarkedContent();
+    },
     end: async () => {
+      document.end();
       pdf.end();
       await done;
       return new Uint8Array(Buffer.concat(chunks));

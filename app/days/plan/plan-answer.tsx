@@ -28,7 +28,7 @@ export function PlanAnswer() {
       ))}
       {burner.possible && (
         <Figure
-          label="Light the burner"
+          label="Turn the heat on"
           reckoning={burner.safeAt}
           beside={`likely ${show.time(burner.likelyAt.value)}`}
           workings={[burner.likelyAt]}

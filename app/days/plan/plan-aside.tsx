@@ -45,7 +45,7 @@ function Bar() {
     <>
       <Told name="likely done">{show.time(line.likelyAt.value)}</Told>
       <Told name="9 in 10 by">{show.time(line.nineInTenAt.value)}</Told>
-      <Told name="burner">{heat.burner.possible ? show.time(heat.burner.safeAt.value) : "too weak"}</Told>
+      <Told name="heat on">{heat.burner.possible ? show.time(heat.burner.safeAt.value) : "too weak"}</Told>
       <Told name="ice">{plural(chill.bags.value, "bag")}</Told>
     </>
   );

@@ -41,7 +41,7 @@ export function PlanRibbon({ planned: { plan, sun }, processedOn, startAt, place
       at: feedsOff[index]!,
       label: lots.length > 1 ? `Feed off ${batchName}` : "Feed off",
     })),
-    ...(heat.burner.possible ? [{ at: heat.burner.safeAt.value, label: "Light burner" }] : []),
+    ...(heat.burner.possible ? [{ at: heat.burner.safeAt.value, label: "Heat on" }] : []),
     { at: startAt, label: "First bird" },
     ...laterLots(plan, startAt, show),
     { at: line.likelyAt.value, label: "Likely done" },

@@ -21,7 +21,7 @@ export function dayTasks(task: TaskInput): DayTask[] {
   const drafts: Draft[] = [...before(task), ...onTheDay(task), ...after(task)];
   const sorted = drafts
     .filter(({ key, at }) => (key !== "freeze" && key !== "drain") || at > task.choices.startAt)
-    .map((draft) => ({ ...draft, at: Math.round(draft.at / MINUTE) * MINUTE }))
+    .map((draft) => ({ ...draft, at: Math.floor(draft.at / MINUTE) * MINUTE }))
     .toSorted((one, other) => one.at - other.at);
   const timesAsked = new Map<string, number>();
   return sorted.map(({ like, batchId, part, isOnTheLine = false, facts = {}, ...draft }) => {

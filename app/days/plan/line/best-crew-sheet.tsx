@@ -24,7 +24,7 @@ export function BestCrewSheet(props: BestCrewSheetProps) {
   const found = search.state === "found" && search.key === currentKey ? search.proposed : undefined;
   const isBetter = found !== undefined && found.savedMinutes >= 1 && found.moves.length > 0;
   return (
-    <FoldedSheet id="crew" heading="Best crew" beside="who would work best where">
+    <FoldedSheet isForScreens id="crew" heading="Best crew" beside="who would work best where">
       {!found && (
         <div className="flex flex-wrap items-center gap-3">
           <Button type="button" kind="plain" disabled={search.state === "searching"} onClick={onSearch}>

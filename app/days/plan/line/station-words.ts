@@ -56,7 +56,7 @@ function stationWords({ plan, choices }: PlanForDate, show: Show): Record<Statio
   const hasBreak = day.breaks.length > 0;
   const dips = lots.map(({ scald, batchName }) => {
     const [from, to] = scald.secondsRange.map((seconds) => show.value(seconds, "seconds"));
-    return `${isOnly ? "" : `${batchName}: `}${show.temperature(scald.bath.value)} for ${show.value(scald.seconds.value, "seconds")}; start testing at ${from}, no longer than ${to}. Never ${show.temperature(scald.skinCeilingCelsius)}.`;
+    return `${isOnly ? "" : `${batchName}: `}${show.temperature(scald.bath.value)} for ${show.value(scald.seconds.value, "seconds")}; start testing at ${from}, no longer than ${to}. Never above ${show.temperature(scald.skinCeilingCelsius)}.`;
   });
   const feet = lots.filter(({ choices: lot }) => lot.keepsFeet).map(({ batchName }) => batchName);
   const clock = (minute: number) => show.time(choices.startAt + minute * MINUTE);

@@ -27,7 +27,7 @@ export function WatchSheet({
   isFailed: boolean;
 }) {
   return (
-    <FoldedSheet id="simulation" heading="Simulation" beside="one typical day, one dot per bird">
+    <FoldedSheet isForScreens id="simulation" heading="Simulation" beside="one typical day, one dot per bird">
       {replication ? (
         <Watched replication={replication} startAt={startAt} />
       ) : (

@@ -1,3 +1,4 @@
+import { group } from "d3-array";
 import { stationPages } from "#app/days/plan/line/station-words.ts";
 import { stockForDay } from "#app/days/plan/supplies/stock-for-day.server.ts";
 import { planOf } from "#app/server/day/plan-of-day.server.ts";
@@ -7,9 +8,13 @@ import { supplySettings } from "#app/server/farm/farm-means.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { workPool } from "#app/server/work-pool.server.ts";
 import { lotsInWords } from "#app/words/lot-words.ts";
-import { plural, showFor } from "#app/words/show.ts";
-import { SUPPLY_WORDS, supplyAmount } from "#app/words/supply-words.ts";
+import { plural, type Show, showFor } from "#app/words/show.ts";
+import { SANITIZER_CAUTION, SUPPLY_WORDS, sanitizerInWords, supplyAmount } from "#app/words/supply-words.ts";
+import type { TaskWords } from "#app/words/task-words.ts";
+import { localDayOf } from "#core/calendar/farm-time.ts";
 import { dayNeeds, plannedUse } from "#core/day/supplies/day-needs.ts";
+import type { DayTask } from "#core/day/tasks/task-shapes.ts";
+import type { TasksOfDate } from "#workers/pdf/run-sheet.ts";
 import type { Route } from "./+types/run-sheet-pdf.ts";
 
 /** The run sheet as a PDF: the order of the days, what to have ready, and a page for each station. */
@@ -24,19 +29,21 @@ export async function loader({ context, params }: Route.LoaderArgs) {
     madeAt: here.now(),
     title: `${farm.name}, ${show.longDay(day.processedOn)}`,
     line: `${lotsInWords(lots)}. ${plural(day.people, "person", "people")}.`,
-    tasks: tasksOfDay(here, farm, day)
-      .filter(({ key }) => key !== "day")
-      .map(({ at, title, who, why }) => ({
-        when: show.dateTime(at),
-        what: title,
-        more: [who, why].filter(Boolean).join(": "),
-      })),
+    dates: tasksByDate(
+      tasksOfDay(here, farm, day).filter(({ key }) => key !== "day"),
+      farm.timeZone,
+      show,
+    ),
     needs: dayNeeds(use, stockForDay(here, farm, day).supplies).map(({ kind, supply, amount, short }) => ({
       what: supply?.name ?? SUPPLY_WORDS[kind].name,
       amount: supplyAmount(kind, amount, show),
       short: short ? `${supplyAmount(kind, short, show)} short` : "",
     })),
-    stations: stationPages(planned, show),
+    mix: {
+      heading: "Sanitizing solution",
+      lines: [sanitizerInWords(use.hypochloriteFraction.value, show), SANITIZER_CAUTION],
+    },
+    stations: stationPages(planned, show).map((page) => ({ ...page, lines: page.lines.map(unbroken) })),
   });
   return new Response(new Uint8Array(pdf), {
     headers: {
@@ -46,3 +53,16 @@ export async function loader({ context, params }: Route.LoaderArgs) {
     },
   });
 }
+
+const tasksByDate = (tasks: readonly (DayTask & TaskWords)[], timeZone: string, show: Show): TasksOfDate[] =>
+  [...group(tasks, ({ at }) => localDayOf(at, timeZone))].map(([day, ofDay]) => ({
+    date: show.longDay(day),
+    tasks: ofDay.map(({ at, title, who, why }) => ({
+      when: show.time(at),
+      what: title,
+      more: unbroken([who, why].filter(Boolean).join(": ")),
+    })),
+  }));
+
+/** A number stays on one line with its unit. */
+const unbroken = (words: string) => words.replace(/(\d) (?=°|(?:min|h|s|lb|oz|kg|g|gal|l)\b)/g, "$1\u00a0");

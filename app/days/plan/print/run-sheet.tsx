@@ -88,7 +88,7 @@ function momentsOf({ plan, sun, choices }: PlanForDate, show: Show) {
   const sunAt = (at: number | undefined, what: string) => (at === undefined ? [] : [{ at, what, more: "" }]);
   const heating = `To ${show.temperature(lots[0]!.scald.bath.value)}. Never power a dry element; gas outdoors only`;
   const burner = heat.burner.possible
-    ? [{ at: heat.burner.safeAt.value, what: "Light the burner", more: heating }]
+    ? [{ at: heat.burner.safeAt.value, what: "Turn the heat on", more: heating }]
     : [];
   const offFeed = ({ withdrawal: { firstBirdHours, windowHours } }: LotPlan) =>
     `Off feed ${show.value(firstBirdHours.value, "hours")}; aim ${windowHours[0]} to ${windowHours[1]} h`;
@@ -134,7 +134,7 @@ function ScaldAndChill({ planned }: { planned: PlanForDate }) {
             {lots.length > 1 && `${batchName}: `}
             <b className="font-mono">{show.temperature(scald.bath.value)}</b> for{" "}
             <b className="font-mono">{seconds(scald.seconds.value)}</b>. Start testing at{" "}
-            {seconds(scald.secondsRange[0])}; no longer than {seconds(scald.secondsRange[1])}; never{" "}
+            {seconds(scald.secondsRange[0])}; no longer than {seconds(scald.secondsRange[1])}; never above{" "}
             {show.temperature(scald.skinCeilingCelsius)}. Go by wing feathers that slip out.
           </p>
         ))}

@@ -12,15 +12,15 @@ import { ButtonLink, Notice, Page, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { lotsInWords } from "#app/words/lot-words.ts";
 import { plural } from "#app/words/show.ts";
-import { SUPPLY_WORDS, supplyAmount, supplyUnit } from "#app/words/supply-words.ts";
 import {
-  birdsTooBig,
-  bucketOfSanitizer,
-  dayNeeds,
-  type Need,
-  plannedUse,
-} from "#core/day/supplies/day-needs.ts";
-import { NEEDS } from "#core/packing/needs-constants.ts";
+  SANITIZER_CAUTION,
+  SUPPLY_WORDS,
+  sanitizerInWords,
+  supplyAmount,
+  supplyUnit,
+} from "#app/words/supply-words.ts";
+import { birdsTooBig, dayNeeds, type Need, plannedUse } from "#core/day/supplies/day-needs.ts";
+import type { Setting } from "#core/reckoning/setting.ts";
 import type { Route } from "./+types/needs.ts";
 
 export const meta = () => [{ title: "Day's supplies · Pale Morning" }];
@@ -37,16 +37,13 @@ export function loader({ context, params }: Route.LoaderArgs) {
     needs: dayNeeds(use, supplies),
     tooBig: birdsTooBig(use, supplies),
     daysBefore,
-    mix: {
-      bleachMilliliters: bucketOfSanitizer(use.hypochloriteFraction.value).bleachMilliliters,
-      hypochloriteFraction: use.hypochloriteFraction,
-    },
+    hypochloriteFraction: use.hypochloriteFraction,
   };
 }
 
 /** All that a day uses up, against the stock: what to buy and what it costs. */
 export default function Needs({ loaderData }: Route.ComponentProps) {
-  const { day, line, needs, tooBig, mix } = loaderData;
+  const { day, line, needs, tooBig, hypochloriteFraction } = loaderData;
   return (
     <Page isWide>
       <DayHead dayId={day.id} processedOn={day.processedOn} line={line} />
@@ -67,7 +64,7 @@ export default function Needs({ loaderData }: Route.ComponentProps) {
               them up.
             </Notice>
           )}
-          <Sanitizer {...mix} />
+          <Sanitizer hypochloriteFraction={hypochloriteFraction} />
         </div>
       </div>
     </Page>
@@ -130,16 +127,11 @@ function BuyRow({ need: { packs, supply, kind, cents } }: { need: Need }) {
 }
 
 /** The mix for tables and knives, and what never to mix it with. */
-function Sanitizer({ bleachMilliliters, hypochloriteFraction }: Route.ComponentProps["loaderData"]["mix"]) {
+function Sanitizer({ hypochloriteFraction }: { hypochloriteFraction: Setting }) {
   const show = useShow();
   return (
     <Sheet heading="Sanitizing solution">
-      <p>
-        <b className="font-mono">{show.value(bleachMilliliters, "milliliters")}</b> of plain bleach at{" "}
-        {show.value(hypochloriteFraction.value, "fraction")} in{" "}
-        <b className="font-mono">{show.volume(NEEDS.sanitizerLiters)}</b> of cold water:{" "}
-        {NEEDS.sanitizerMilligramsPerLiter} ppm of chlorine.
-      </p>
+      <p className="font-semibold">{sanitizerInWords(hypochloriteFraction.value, show)}</p>
       {hypochloriteFraction.provenance === "our-estimate" && (
         <p className="pt-2 text-sm">
           Labels say 6 to 8.25 %. Read yours and{" "}
@@ -149,11 +141,7 @@ function Sanitizer({ bleachMilliliters, hypochloriteFraction }: Route.ComponentP
           : the mix depends on it.
         </p>
       )}
-      <p className="pt-2 text-sm">
-        Plain, unscented bleach only. <b>Never mix it with acid, vinegar, ammonia, or hot water.</b> Scrub
-        first: dirt uses up chlorine. Add bleach to water; wear gloves and eye protection; ventilate. Check
-        with a test strip, and follow the label and your local rules.
-      </p>
+      <p className="pt-2 text-sm">{SANITIZER_CAUTION}</p>
     </Sheet>
   );
 }

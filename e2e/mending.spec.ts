@@ -108,6 +108,42 @@ test.describe("on a phone", () => {
     await expect(page.getByRole("heading", { name: "Saturday, September 19" })).toBeVisible();
   });
 
+  test("a weighed bird is corrected among all the others, and a day with two birds unweighed asks before it settles", async ({
+    page,
+    farm,
+  }) => {
+    const walk = new FarmWalk(page, farm.url);
+    await page.goto(`${farm.url}/days/2/settle`);
+    await walk.press("Reopen this day");
+    await expect(page.getByRole("button", { name: "Settle this day" })).toBeVisible();
+    await page.goto(`${farm.url}/days/2/pack`);
+    await page.getByText("Show all as a table").tap();
+    await page.getByRole("link", { name: "5", exact: true }).tap();
+    await expect(page.getByRole("button", { name: "Save correction" })).toBeVisible();
+    await expect(page.getByLabel("Weight", { exact: true })).toHaveAttribute("inputmode", "decimal");
+    await walk.fill({ Weight: "4.9.2" });
+    await page.getByText("Home use", { exact: true }).tap();
+    await walk.press("Save correction");
+    await expect(page.getByRole("button", { name: "Undo the last correction" })).toBeVisible();
+    await page.goto(`${farm.url}/days/2/pack`);
+    await page.getByText("Show all as a table").tap();
+    await expect(page.getByRole("row", { name: /^5 / })).toContainText("4 lb 9.2 oz");
+    await expect(page.getByRole("row", { name: /^4 / })).not.toContainText("4 lb 9.2 oz");
+    for (const bird of ["30", "31"]) {
+      await page.goto(`${farm.url}/days/2/pack`);
+      await page.getByText("Show all as a table").tap();
+      await page.getByRole("link", { name: bird, exact: true }).tap();
+      await walk.save("Remove this pack");
+    }
+    await page.goto(`${farm.url}/days/2/settle`);
+    await expect(page.getByText("Birds 30 and 31 are not weighed.")).toBeVisible();
+    await walk.press("Settle this day");
+    await expect(page.getByText(/Do what is asked above first, or tick this/)).toBeVisible();
+    await expect(page.getByRole("heading", { name: "Settled" })).toHaveCount(0);
+    await walk.settle();
+    await expect(page.getByRole("heading", { name: "Settled" })).toBeVisible();
+  });
+
   test("a batch and a person are renamed, and every page knows them by the new name", async ({
     page,
     farm,
@@ -152,6 +188,30 @@ test.describe("at a desk", () => {
     await page.keyboard.press("Escape");
     await expect(name).toHaveAttribute("aria-pressed", "false");
     await expect(name).toBeFocused();
+  });
+
+  test("a link leads the focus to the heading of its page, and keys of a single letter can be turned off", async ({
+    page,
+    farm,
+  }) => {
+    await page.goto(`${farm.url}/days`, { waitUntil: "networkidle" });
+    await page.getByRole("link", { name: /^Books/ }).focus();
+    await page.keyboard.press("Enter");
+    await expect(page.getByRole("heading", { name: "Books", exact: true })).toBeFocused();
+    await page.getByRole("link", { name: "Add a past batch" }).press("Enter");
+    await expect(page.getByRole("heading", { level: 1 })).toBeFocused();
+    await page.getByRole("button", { name: "Keys" }).press("Enter");
+    await page.getByLabel("Keys of a single letter or number work on this device").uncheck();
+    await page.keyboard.press("Escape");
+    const before = page.url();
+    for (const key of ["?", "g", "b"]) await page.keyboard.press(key);
+    await expect(page.getByRole("dialog")).toHaveCount(0);
+    expect(page.url()).toBe(before);
+    await page.getByRole("button", { name: "Keys" }).press("Enter");
+    await page.getByLabel("Keys of a single letter or number work on this device").check();
+    await page.keyboard.press("Escape");
+    for (const key of ["g", "b"]) await page.keyboard.press(key);
+    await expect(page.getByRole("heading", { name: "Batches", exact: true })).toBeVisible();
   });
 
   test("days, batches and books are looked for by a name, in every year", async ({ page, farm }) => {

@@ -30,5 +30,30 @@ export async function faultsNow(page: Page, name: string): Promise<string[]> {
   const { violations } = await axe.analyze();
   const faults = violations.map(({ id, nodes }) => `${name}: ${id}: ${nodes[0]?.html}`);
   const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-  return overflow > 0 ? [...faults, `${name}: ${overflow} px longer than the edge`] : faults;
+  if (overflow > 0) faults.push(`${name}: ${overflow} px longer than the edge`);
+  faults.push(...(await page.evaluate(smallTargets)).map((target) => `${name}: too small to hit: ${target}`));
+  return faults;
+}
+
+/** What can be pressed and is lower than a fingertip, or in the yard than a gloved one. Links within a sentence are let be. */
+function smallTargets(): string[] {
+  const finger = 44;
+  const glove = 64;
+  const isInSentence = (element: Element) =>
+    element.tagName === "A" &&
+    getComputedStyle(element).display === "inline" &&
+    (element.parentElement?.textContent ?? "").trim() !== (element.textContent ?? "").trim();
+  return [...document.querySelectorAll("a[href], button, input, select, textarea, summary")].flatMap(
+    (element) => {
+      if (element instanceof HTMLInputElement && /^(hidden|file)$/.test(element.type)) return [];
+      const isTicked = element instanceof HTMLInputElement && /^(checkbox|radio)$/.test(element.type);
+      const target = isTicked ? (element.labels?.[0] ?? element) : element;
+      const { width, height } = target.getBoundingClientRect();
+      if (!target.checkVisibility() || width <= 1 || isInSentence(element)) return [];
+      const least = element.closest(".yard") ? glove : finger;
+      return height < least - 0.5
+        ? [`${Math.round(width)}x${Math.round(height)} ${element.outerHTML.slice(0, 90)}`]
+        : [];
+    },
+  );
 }

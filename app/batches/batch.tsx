@@ -177,7 +177,7 @@ function DaysSet({ view, setting }: Loaded) {
       <ul>
         {view.days.map((day) => (
           <li key={day.id} className="py-1">
-            <Link to={`/days/${day.id}`} className="underline">
+            <Link to={`/days/${day.id}`} className="lone-link">
               {show.longDay(day.processedOn)}
             </Link>
             , {plural(day.birdCount, "bird")}

@@ -31,7 +31,7 @@ export function Spine({ farmName, deviceName, words, units }: SpineProps) {
               <li key={to}>
                 <NavLink to={to} className="section-link">
                   <span className="font-semibold">{name}</span>
-                  <span className="text-xs text-fog md:text-sm">{word}</span>
+                  <span className="text-xs whitespace-nowrap text-fog md:text-sm">{word}</span>
                 </NavLink>
               </li>
             ))}
@@ -62,7 +62,7 @@ function Leave({ deviceName }: { deviceName: string }) {
   return (
     <Form method="post" action="/sign-out" className="pb-3">
       <p>{deviceName}</p>
-      <button type="submit" className="min-h-8 underline">
+      <button type="submit" className="lone-link">
         Sign out
       </button>
     </Form>

@@ -11,6 +11,8 @@ describe("a weight is read in any form people say it", () => {
     ["4lb9.2oz", ounces(73.2)],
     ["4 lb, 9.2 oz.", ounces(73.2)],
     ["4-9 1/4", ounces(73.25)],
+    ["4.9.2", ounces(73.2)],
+    ["4.9.", ounces(73)],
     ["4 9 1/4", ounces(73.25)],
     ["4 9¼", ounces(73.25)],
     ["4-9", ounces(73)],

@@ -33,12 +33,14 @@ const POUNDS_OUNCES =
   /^([\d.,]+) ?(?:lbs?|pounds?|#)\.? ?,? ?(\d+ \d+\/\d+|\d+\/\d+|[\d.,]+) ?(?:oz|ounces?)?\.?$/;
 const WITH_UNIT = /^(\d+ \d+\/\d+|\d+\/\d+|[\d.,]+) ?(g|grams?|kg|kilos?|lbs?|pounds?|#|oz|ounces?)\.?$/;
 const TWO_NUMBERS = /^(\d+)(?: ?- ?| )(\d+ \d+\/\d+|\d+\/\d+|\d+(?:[.,]\d*)?)$/;
+/** The keypad of a phone has a point and no space. */
+const TWO_POINTS = /^(\d{1,3})\.(\d{1,2}\.\d*)$/;
 
 /**
- * Reads a weight in any form people say it: `4 9.2`, `4lb9.2oz`, `4-9 1/4`, `4.58`, `2080g`, `2,08 kg`.
+ * Reads a weight in any form people say it: `4 9.2`, `4lb9.2oz`, `4-9 1/4`, `4.9.2`, `4.58`, `2080g`, `2,08 kg`.
  *
- * Two bare numbers are pounds and ounces, whatever the farm uses, except that `2 080` is a grouped
- * number of grams. One bare number is pounds or kilograms as the farm uses, and grams from 300 on.
+ * Two bare numbers are pounds and ounces, whatever the farm uses, except that `2 080` is a grouped number of grams;
+ * on a farm of pounds a number with two points is pounds and ounces too. One bare number is pounds or kilograms as the farm uses, and grams from 300 on.
  * Zero is read as zero; what range makes sense is the caller's to say.
  *
  * @param bareGramsFrom a bare number from here on is grams; Infinity where a whole batch is weighed
@@ -62,6 +64,9 @@ export function readWeight(text: string, system: UnitSystem, bareGramsFrom = BAR
   const two = TWO_NUMBERS.exec(plain);
   // `4 1/2` is one number, four and a half; `4 9 1/4` and `4-1/2` are pounds and ounces.
   if (two && !/^\d+ \d+\/\d+$/.test(plain)) return fromPoundsAndOunces(two[1]!, two[2]!);
+
+  const points = system === "us" ? TWO_POINTS.exec(plain) : null;
+  if (points) return fromPoundsAndOunces(points[1]!, points[2]!.replace(/\.$/, ""));
 
   const bare = readNumber(plain, { commaGroups: false });
   if (bare !== undefined && bare >= bareGramsFrom) return fromNumber(bare, UNITS.g);

@@ -56,7 +56,7 @@ export function beginPdf({ paper, margin, madeAt, title }: PdfStart): BegunPdf {
     subset: "PDF/UA" as "PDF/A-1",
     tagged: true,
     // Formats are the farm's, words are English.
-    lang: "en-US",
+    lang: "en",
     displayTitle: true,
     info: { Title: title, Creator: "Pale Morning", CreationDate: new Date(madeAt) },
   });

@@ -190,7 +190,7 @@ function ChartTable({ chart: { points, weighIns } }: { chart: GrowthChartView })
   ];
   return (
     <details className="text-sm">
-      <summary className="min-h-8 text-soft underline">Show as a table</summary>
+      <summary className="lone-link text-soft">Show as a table</summary>
       <DataTable
         caption="Weights by day"
         columns={columns}

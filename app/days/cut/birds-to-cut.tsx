@@ -34,7 +34,7 @@ export function BirdsToCut({ looked, toCut, day, chosen }: Route.ComponentProps[
                 <li key={id}>
                   <Link
                     to={`/days/${day.id}/pack/${id}`}
-                    className="inline-block min-h-8 rounded-sheet border border-soft px-3 py-1"
+                    className="inline-grid min-h-11 min-w-11 content-center rounded-sheet border border-soft px-3"
                   >
                     bird {birdNumber}, {show.bird(weightMilligrams ?? 0)}
                   </Link>

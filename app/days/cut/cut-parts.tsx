@@ -41,7 +41,7 @@ export function CutParts({ lot, ...loaded }: Loaded & { lot: Loaded["cutting"]["
         <p className="pb-2 text-sm text-soft">With a knife and one pack a cycle, until you say otherwise.</p>
       )}
       <details className="print:hidden">
-        <summary className="min-h-10 text-sm text-soft underline">What each cut should weigh</summary>
+        <summary className="lone-link text-sm text-soft">What each cut should weigh</summary>
         {list.cuts.map(
           ({ product, weight }) =>
             weight && (
@@ -66,7 +66,7 @@ function columnsOf({ day, packs, products }: Loaded, show: Show): Column<Expecte
         const row = productOf(product);
         const name = row?.name || PRODUCT_WORDS[product].name;
         return row ? (
-          <Link to={`/days/${day.id}/pack/parts/${row.id}`} className="underline">
+          <Link to={`/days/${day.id}/pack/parts/${row.id}`} className="lone-link">
             {name}
           </Link>
         ) : (

@@ -195,7 +195,7 @@ function Weights({
       <p className="pb-2">{sentence}</p>
       {isSettled && <DotPlot weights={dressedWeights(carcasses)} sentence={sentence} />}
       <details>
-        <summary className="min-h-10 text-sm text-soft underline">Show all as a table</summary>
+        <summary className="lone-link text-sm text-soft">Show all as a table</summary>
         <DataTable
           caption="Weights so far"
           columns={columnsOf(show, lots)}
@@ -211,7 +211,7 @@ const columnsOf = (show: Show, lots: Loaded["lots"]): Column<Carcass>[] => [
   {
     head: "Bird",
     cell: ({ birdNumber, dayId, id }) => (
-      <Link to={`/days/${dayId}/pack/${id}`} className="underline">
+      <Link to={`/days/${dayId}/pack/${id}`} className="lone-link">
         {birdNumber}
       </Link>
     ),

@@ -26,7 +26,7 @@ interface WeighOneProps {
 
 const REASON_HINT = "Yellow fluid, sores, smell";
 const WEIGHT_HINT = {
-  us: "For example: 4 9.2, 4lb9.2oz, 4-9 1/4, 4.58, 2080g",
+  us: "For example: 4 9.2, 4.9.2, 4lb9.2oz, 4-9 1/4, 4.58, 2080g",
   metric: "For example: 2.08, 2,08 kg, 2080g, 4 9.2",
 } as const;
 
@@ -74,7 +74,13 @@ export function WeighOne(props: Loaded & WeighOneProps) {
         {(fields) => (
           <>
             <Understood milligrams={understood} {...props} />
-            <TextField field={fields.weight} label="Weight" hint={WEIGHT_HINT[unitSystem]} autoFocus />
+            <TextField
+              field={fields.weight}
+              label="Weight"
+              hint={WEIGHT_HINT[unitSystem]}
+              inputMode="decimal"
+              autoFocus
+            />
             <FromScale field={fields.weight.name} devices={devices} isAutomatic />
             <ChoiceField field={fields.purpose} label="Use" options={PURPOSES} />
             <div className="only-condemned">

@@ -66,7 +66,7 @@ interface LossWorkingProps {
 function LossWorking({ rows, birdKilograms }: LossWorkingProps) {
   return (
     <details className="print:hidden">
-      <summary className="min-h-10 text-sm text-soft underline">How the loss is worked out</summary>
+      <summary className="lone-link text-sm text-soft">How the loss is worked out</summary>
       {rows.map(({ method, lostFraction }) => (
         <Figure
           key={method}

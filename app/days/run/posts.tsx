@@ -85,9 +85,9 @@ export function WhoIsWhere({ post: { reading, facts, forecast, tap, isReady } }:
   );
   const away = reading.people.filter((name) => !here.includes(name));
   return (
-    <details className="yard-card rounded-sheet px-4 py-3">
-      <summary className="min-h-12 content-center text-lg font-semibold">Who is where</summary>
-      <div className="grid gap-3 pt-3 md:grid-cols-2">
+    <details className="yard-card rounded-sheet px-4">
+      <summary className="min-h-16 content-center text-lg font-semibold">Who is where</summary>
+      <div className="grid gap-3 py-3 md:grid-cols-2">
         {[...here, ...away].map((name) => (
           <label key={name} className="grid grid-cols-[8rem_1fr] items-center gap-3">
             <span className="truncate">

@@ -58,6 +58,7 @@ export function Close(props: Loaded & { refusal: Route.ComponentProps["actionDat
                   field={fieldNamed(fields, liveField(lot))}
                   label={`Mean live weight ${lots.length > 1 ? `of ${batch.name} ` : ""}that morning, if weighed`}
                   hint={`Leave blank to use ${show.value(live.value, "live-kg")}, the expected weight`}
+                  inputMode="decimal"
                 />
               ))}
             </div>

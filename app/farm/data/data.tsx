@@ -143,7 +143,7 @@ const columnsOf = (show: Show): Column<Backup>[] => [
     head: "Take it",
     isHeadHidden: true,
     cell: ({ name }) => (
-      <a href={`/farm/data/archive/${name}`} download className="underline">
+      <a href={`/farm/data/archive/${name}`} download className="lone-link">
         Download
       </a>
     ),
@@ -152,7 +152,7 @@ const columnsOf = (show: Show): Column<Backup>[] => [
     head: "Go back to it",
     isHeadHidden: true,
     cell: ({ name }) => (
-      <Link to={`/farm/data?restore=${name}`} className="underline">
+      <Link to={`/farm/data?restore=${name}`} className="lone-link">
         Restore
       </Link>
     ),

@@ -95,7 +95,7 @@ function Found({ found, isUnknownCode }: Route.ComponentProps["loaderData"]) {
             {
               head: "Where",
               cell: ({ placeId, placeName }) => (
-                <Link to={`/freezers/place/${placeId ?? 0}`} className="underline">
+                <Link to={`/freezers/place/${placeId ?? 0}`} className="lone-link">
                   {placeName ?? "no location"}
                 </Link>
               ),

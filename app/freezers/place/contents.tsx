@@ -57,10 +57,7 @@ function PackRow({ pack }: { pack: Loaded["packs"][number] }) {
               ? show.filled(pack.volumeMilliliters ?? 0)
               : show.bird(pack.weightMilligrams)}
           </span>
-          <Link
-            to={`/days/${pack.dayId}/pack/${pack.id}`}
-            className="inline-block min-h-6 font-mono text-sm text-soft underline"
-          >
+          <Link to={`/days/${pack.dayId}/pack/${pack.id}`} className="lone-link font-mono text-sm text-soft">
             {packCode(pack.id)}
           </Link>
         </span>

@@ -55,7 +55,7 @@ export default function Place({ loaderData }: Route.ComponentProps) {
   return (
     <Page isWide>
       <PageHead title={name} line={place ? placeInWords(place) : ""}>
-        <Link to="/freezers" className="underline print:hidden">
+        <Link to="/freezers" className="lone-link print:hidden">
           All freezers
         </Link>
       </PageHead>

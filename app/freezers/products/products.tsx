@@ -36,7 +36,7 @@ export default function Products({ loaderData: { products } }: Route.ComponentPr
             {
               head: "Product",
               cell: (product) => (
-                <Link to={`/freezers/products/${product.id}`} className="underline">
+                <Link to={`/freezers/products/${product.id}`} className="lone-link">
                   {productName(product)}
                 </Link>
               ),

@@ -75,7 +75,7 @@ function OtherDays({ group, entryId }: MoveBirdsProps) {
   ];
   return (
     <details className="text-sm">
-      <summary className="min-h-8 text-soft underline">All other days</summary>
+      <summary className="lone-link text-soft">All other days</summary>
       <DataTable
         caption={`Other days for ${group.name}`}
         columns={columns}
@@ -121,11 +121,7 @@ function MoveThere({ group, day, entryId }: { group: GroupView; day: string; ent
   return (
     <Form method="post" action="/season/pin">
       <PinFields batchId={group.batchId} from={group.day} to={day} entryId={entryId} />
-      <button
-        type="submit"
-        className="min-h-8 font-semibold underline"
-        aria-label={`Move to ${show.shortDay(day)}`}
-      >
+      <button type="submit" className="lone-link font-semibold" aria-label={`Move to ${show.shortDay(day)}`}>
         Move there
       </button>
     </Form>

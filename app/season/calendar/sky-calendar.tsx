@@ -237,12 +237,12 @@ function DayLine({ cell, rooms }: { cell: CellView } & Pick<Calendar, "rooms">) 
         <span className="text-sm text-soft">{words(cell).join(", ")}</span>
       </p>
       {cell.held.map(({ dayId, name, birds }) => (
-        <Link key={dayId} to={`/days/${dayId}`} className="min-h-8 underline">
+        <Link key={dayId} to={`/days/${dayId}`} className="lone-link">
           {plural(birds, "bird")} of {name}, scheduled
         </Link>
       ))}
       {cell.proposed.map(({ batchId, name, birds, isPinned }) => (
-        <a key={batchId} href={`#group-${batchId}-${cell.day}`} className="min-h-8 underline">
+        <a key={batchId} href={`#group-${batchId}-${cell.day}`} className="lone-link">
           {plural(birds, "bird")} of {name}, {isPinned ? "pinned" : "proposed"}
         </a>
       ))}

@@ -37,7 +37,7 @@ export function KeyList() {
   });
   return (
     <Dialog.Root open={isOpen} onOpenChange={setIsOpen}>
-      <Dialog.Trigger className="min-h-11 underline">Keys</Dialog.Trigger>
+      <Dialog.Trigger className="lone-link">Keys</Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-20 bg-night opacity-70" />
         <Dialog.Content className="fixed inset-x-4 top-16 z-30 mx-auto grid max-w-prose gap-3 bg-leaf p-6 text-ink">

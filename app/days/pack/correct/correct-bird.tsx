@@ -26,7 +26,7 @@ export function CorrectBird({ pack, lots, places, unitSystem, entryId, refusal }
     >
       {(fields) => (
         <>
-          <TextField field={fields.weight} label="Weight" />
+          <TextField field={fields.weight} label="Weight" inputMode="decimal" />
           <ChoiceField field={fields.purpose} label="Use" options={PURPOSES} />
           <div className="only-condemned">
             <TextField field={fields.reason} label="Reason, if condemned" />

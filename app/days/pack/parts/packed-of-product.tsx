@@ -64,7 +64,7 @@ const columnsOf = (dayId: number, show: Show): Column<Pack>[] => [
   {
     head: "Pack",
     cell: ({ id }) => (
-      <Link to={`/days/${dayId}/pack/${id}`} className="font-mono underline">
+      <Link to={`/days/${dayId}/pack/${id}`} className="lone-link font-mono">
         {packCode(id)}
       </Link>
     ),

@@ -156,7 +156,7 @@ function AmountFields({ fields, read, ...loaded }: AmountFieldsProps) {
         field={fields.amount}
         label={isByVolume ? "Volume" : "Weight, with its container"}
         hint={isByVolume ? VOLUME_HINT[unitSystem] : WEIGHT_HINT[unitSystem]}
-        inputMode="text"
+        inputMode={isByVolume ? "text" : "decimal"}
         autoFocus
       />
       {!isByVolume && <FromScale field={fields.amount.name} devices={devices} isAutomatic />}

@@ -29,12 +29,7 @@ export function HelpsSheet({ helps, startAt, doneAt, sunrise, cutUp }: HelpsShee
     ({ lever, savedMinutes }) => isLess(lever) && savedMinutes > -NO_DIFFERENCE_MINUTES,
   );
   return (
-    <FoldedSheet
-      isForScreens
-      id="helps"
-      heading="What would help most"
-      beside={saving[0] && words(saving[0])}
-    >
+    <FoldedSheet id="helps" heading="What would help most" beside={saving[0] && words(saving[0])}>
       {!helps && <p className="text-sm text-soft">Calculating…</p>}
       {helps && (
         <>

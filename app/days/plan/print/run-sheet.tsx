@@ -35,7 +35,7 @@ export default function RunSheet({ loaderData }: Route.ComponentProps) {
   return (
     <article className="grid max-w-page gap-5 bg-white p-4 md:p-8">
       <p className="flex gap-4 print:hidden">
-        <Link to={`/days/${day.id}/print`} className="underline">
+        <Link to={`/days/${day.id}/print`} className="lone-link">
           Back to Print
         </Link>
         <span className="text-soft">Print this page from your browser.</span>

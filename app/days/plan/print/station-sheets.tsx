@@ -21,7 +21,7 @@ export default function StationSheets({ loaderData: { day, farmName, planned } }
   return (
     <div className="bg-white">
       <p className="flex flex-wrap gap-4 p-4 print:hidden">
-        <Link to={`/days/${day.id}/print`} className="underline">
+        <Link to={`/days/${day.id}/print`} className="lone-link">
           Back to Print
         </Link>
         <span className="text-soft">Print this from your browser: {pages.length} pages.</span>

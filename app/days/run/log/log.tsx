@@ -167,11 +167,15 @@ function Everything({ dayId, facts }: WithFacts & { dayId: number }) {
   return (
     <Sheet
       heading="Everything"
-      beside={<a href={`/days/${dayId}/log.csv`}>As CSV</a>}
+      beside={
+        <a href={`/days/${dayId}/log.csv`} className="lone-link">
+          As CSV
+        </a>
+      }
       className="lg:col-span-2"
     >
       <details>
-        <summary className="underline">
+        <summary className="lone-link">
           {listed.length === facts.length
             ? `All ${facts.length} taps, in order`
             : `The last ${listed.length} of ${facts.length} taps, in order; all of them are in the CSV`}

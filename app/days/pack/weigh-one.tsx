@@ -37,6 +37,7 @@ export function WeighOne(props: Loaded & WeighOneProps) {
   const nextLot = lots.find(({ id }) => id === nextLotId)?.batchName;
   const [understood, setUnderstood] = useState<number>();
   const removalId = useId();
+  const hint = WEIGHT_HINT[unitSystem];
   const lastWeight =
     last?.weightMilligrams === undefined ? "not weighed" : show.exactBird(last.weightMilligrams);
   return (
@@ -74,13 +75,7 @@ export function WeighOne(props: Loaded & WeighOneProps) {
         {(fields) => (
           <>
             <Understood milligrams={understood} {...props} />
-            <TextField
-              field={fields.weight}
-              label="Weight"
-              hint={WEIGHT_HINT[unitSystem]}
-              inputMode="decimal"
-              autoFocus
-            />
+            <TextField field={fields.weight} label="Weight" hint={hint} inputMode="decimal" autoFocus />
             <FromScale field={fields.weight.name} devices={devices} isAutomatic />
             <ChoiceField field={fields.purpose} label="Use" options={PURPOSES} />
             <div className="only-condemned">

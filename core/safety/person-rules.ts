@@ -20,6 +20,15 @@ export const NO_RULES: PersonRules = {
   besideAdult: [],
 };
 
+/** For someone of whom nothing is known any more: where a blade, hot water or a machine is, they are kept from it. */
+export const CLOSED_RULES: PersonRules = {
+  usesKnives: false,
+  scalds: false,
+  lifts: false,
+  age: 0,
+  besideAdult: [],
+};
+
 /** Younger than this no one is put at blades, hot water or machines. Our caution; local law may ask for more. See docs/sources.md#people. */
 export const MIN_AGE = 16;
 /** From this age someone can stand beside a young person. See docs/sources.md#people. */

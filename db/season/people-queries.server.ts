@@ -48,11 +48,14 @@ export type PersonRefusal = "name-taken" | "grant-taken";
 export function peopleQueries(database: Database) {
   const entries = entryQueries(database);
   const current = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
-  const selectPeople = database.prepare<[], PersonRow>(`
+  const selectWhere = (isListed: string) =>
+    database.prepare<[], PersonRow>(`
     SELECT id, entry_id AS entryId, name, weekday_mask AS weekdayMask, hands_percent AS handsPercent,
            uses_knives AS usesKnives, scalds, lifts, born_year AS bornYear, from_minute AS fromMinute,
            to_minute AS toMinute, beside_adult_stations AS besideAdult, revision
-      FROM person WHERE ${current} ORDER BY id`);
+      FROM person WHERE ${isListed} ORDER BY id`);
+  const selectPeople = selectWhere(current);
+  const selectFormer = selectWhere(`NOT (${current})`);
   const insertPerson = database.prepare<Omit<PersonRow, "id" | "revision">>(`
     INSERT INTO person (entry_id, name, weekday_mask, hands_percent, uses_knives, scalds, lifts, born_year,
                         from_minute, to_minute, beside_adult_stations)
@@ -83,6 +86,8 @@ export function peopleQueries(database: Database) {
 
   return {
     people,
+    /** Those who were taken off the list: days that they were on still name them. */
+    former: (): Person[] => selectFormer.all().map(personFromRow),
     addPerson: (entry: Entry, person: PersonAbility & { readonly name: string }): Recorded<PersonRefusal> =>
       entries.once<PersonRefusal>(entry, ["person", person], () => {
         if (isNameUsed(person.name)) return "name-taken";

@@ -4,11 +4,11 @@ import type { DatedChoices } from "#db/day/day-queries.server.ts";
 
 /** The choices with a seat for everyone who is to come. */
 export function choicesWithSeats(
-  { helpers }: Pick<PlanBasis, "helpers">,
+  { helpers, former }: Pick<PlanBasis, "helpers" | "former">,
   choices: DatedChoices,
 ): DatedChoices {
   const year = Number(choices.processedOn.slice(0, 4));
-  const crew = crewOf(choices.crew, choices.people, { helpers, year });
+  const crew = crewOf(choices.crew, choices.people, { helpers, former, year });
   return { ...choices, people: crew.length, crew };
 }
 

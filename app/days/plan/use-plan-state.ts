@@ -15,7 +15,7 @@ export function usePlanState({ basis, current }: { basis: PlanBasis; current: Da
   const shown = read ?? lastRead;
   const year = Number(shown.processedOn.slice(0, 4));
   const crewFor = (seats: readonly CrewSeat[], people: number) =>
-    crewOf(seats, people, { helpers: basis.helpers, year });
+    crewOf(seats, people, { helpers: basis.helpers, former: basis.former, year });
   const [seats, setSeats] = useState<readonly CrewSeat[]>(() => crewFor(current.crew, current.people));
   const choices = useMemo(() => ({ ...shown, people: seats.length, crew: seats }), [shown, seats]);
   const first = useMemo(

@@ -46,6 +46,7 @@ function dayTaken(here: FarmContext, farm: Farm, day: ProcessingDay): DayTaken |
       })),
       means: farmMeans(farm),
       helpers: file.people.people(),
+      former: file.people.former(),
       iceBagsInStock: undefined,
       place: placeOf(farm),
       timeZone: day.timeZone,

@@ -47,6 +47,7 @@ export function planBasis(
     means: { ...farmMeans(farm), ownPace: farmPace(here, farm), cutting: cuttingWork(here, dayId) },
     iceBagsInStock,
     helpers: file.people.people(),
+    former: file.people.former(),
     place: placeOf(farm),
     timeZone: farm.timeZone,
   };

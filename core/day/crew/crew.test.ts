@@ -50,6 +50,14 @@ test("nobody stands where a rule keeps them from, and who is left with nothing g
   expect(mayWorkAt({ ...NO_RULES, age: 16 })).toContain("pluck");
 });
 
+test("who was taken off the list keeps their last rules, and of whom nothing is known is kept from blades, heat, and machines", () => {
+  const seats: CrewSeat[] = [{ personId: OSKAR.id, name: "Oskar", stations: ["cones", "scald", "pins"] }];
+  const [former] = crewOf(seats, 1, { helpers: [], former: [OSKAR], year: 2026 });
+  expect(former!.stations).toEqual(crewOf(seats, 1, { helpers: [OSKAR], year: 2026 })[0]!.stations);
+  const [unknown] = crewOf(seats, 1, { helpers: [], year: 2026 });
+  expect(unknown!.stations).toEqual(["pins"]);
+});
+
 test("a crew of any size without names has somebody at every station", () => {
   const needed = neededStations({ packSameDay: false, lots: [{ giblets: true, cutUp: 0, birds: 10 }] });
   for (let people = 1; people <= 9; people += 1) {

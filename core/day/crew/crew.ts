@@ -4,6 +4,7 @@ import type { LinePerson } from "#core/processing-line/line-day.ts";
 import { isBeforeChill, STATIONS, type Station } from "#core/processing-line/line-station.ts";
 import {
   ADULT_AGE,
+  CLOSED_RULES,
   NO_RULES,
   needsAdultBeside,
   type PersonRules,
@@ -104,21 +105,26 @@ export function joinCrew(
   return place === -1 ? [...crew, seat] : crew.with(place, seat);
 }
 
+/** Whom a crew is made up from. */
+export interface CrewFarm {
+  readonly helpers: readonly Helper[];
+  /** People who were taken off the list: on a day where they still stand, their last rules hold. */
+  readonly former?: readonly Helper[] | undefined;
+  readonly year: number;
+}
+
 /**
  * A day's crew of so many: those who have a seat, and helpers without a name for the rest. No one stands where a rule
  * keeps them from; who is left without a station goes where people usually go.
  *
  * @param seats those beyond the number of people are left out
  */
-export function crewOf(
-  seats: readonly CrewSeat[],
-  people: number,
-  farm: { readonly helpers: readonly Helper[]; readonly year: number },
-): CrewMember[] {
+export function crewOf(seats: readonly CrewSeat[], people: number, farm: CrewFarm): CrewMember[] {
   const crew = Array.from({ length: people }, (_, index): CrewMember => {
     const seat = seats[index];
-    const helper = farm.helpers.find(({ id }) => id === seat?.personId);
-    const rules = helper ? rulesOf(helper, farm.year) : NO_RULES;
+    const helper = [...farm.helpers, ...(farm.former ?? [])].find(({ id }) => id === seat?.personId);
+    const unknown = seat?.personId === undefined ? NO_RULES : CLOSED_RULES;
+    const rules = helper ? rulesOf(helper, farm.year) : unknown;
     const may = mayWorkAt(rules);
     const stations = (seat?.stations ?? []).filter((station) => may.includes(station));
     return {

@@ -1,5 +1,5 @@
 import { MINUTE } from "#core/calendar/milliseconds.ts";
-import { type CrewMember, crewOf, type Helper, mayWorkAlone } from "#core/day/crew/crew.ts";
+import { type CrewFarm, type CrewMember, crewOf, mayWorkAlone } from "#core/day/crew/crew.ts";
 import { crewWith } from "#core/day/crew/crew-with.ts";
 import type { DayChoices, LotChoices } from "#core/day/plan/plan-input.ts";
 import { birdsOf, type PluckBy } from "#core/processing-line/line-day.ts";
@@ -33,7 +33,7 @@ export const noChange = (choices: DayChoices): ChangeOfPlan => ({
 export function changedChoices(
   choices: DayChoices,
   change: ChangeOfPlan,
-  farm: { readonly helpers: readonly Helper[]; readonly year: number },
+  farm: CrewFarm,
 ): DayChoices | undefined {
   const seats = crewOf(choices.crew, choices.people, farm);
   const staying = seats.filter((_, seat) => !change.missing.includes(seat));

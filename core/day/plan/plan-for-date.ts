@@ -33,6 +33,8 @@ export interface PlanBasis {
   readonly batches: readonly BatchBasis[];
   readonly means: FarmMeans;
   readonly helpers: readonly Helper[];
+  /** See `CrewFarm`. */
+  readonly former?: readonly Helper[] | undefined;
   readonly iceBagsInStock: PlanInput["iceBagsInStock"];
   readonly place: Place;
   readonly timeZone: string;
@@ -71,7 +73,11 @@ export function planInput(basis: PlanBasis, day: LocalDay, choices: DayChoices):
     lots: choices.lots.map((lot) => lotInput(basis, day, lot)),
     choices,
     means: basis.means,
-    crew: crewOf(choices.crew, choices.people, { helpers: basis.helpers, year: Number(day.slice(0, 4)) }),
+    crew: crewOf(choices.crew, choices.people, {
+      helpers: basis.helpers,
+      former: basis.former,
+      year: Number(day.slice(0, 4)),
+    }),
     iceBagsInStock: basis.iceBagsInStock,
     minuteAfterStart: (minuteOfDay) =>
       (atMinute(day, minuteOfDay, basis.timeZone) - choices.startAt) / MINUTE,

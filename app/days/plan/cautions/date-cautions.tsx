@@ -44,8 +44,8 @@ function PeopleCautions() {
       ))}
       {gone.map(({ name }) => (
         <Notice key={name} tone="stop">
-          <b>{name} is no longer on your list of people</b> but still has a place on this line. Take them off,
-          or leave them on as a helper with no rules of their own.
+          <b>{name} is no longer on your list of people</b> but still has a place on this line, by the rules
+          they had last. Take them off, or put them back on the list under History.
         </Notice>
       ))}
     </>

@@ -63,9 +63,9 @@ export async function changeReading(
     : Object.fromEntries(read.error.issues.map(({ path, message }) => [String(path[0]), message]));
   const basis = basisOfDay(here, farm, day);
   const year = Number(day.processedOn.slice(0, 4));
-  const seats = crewOf(day.crew, day.people, { helpers: basis.helpers, year });
+  const seats = crewOf(day.crew, day.people, { helpers: basis.helpers, former: basis.former, year });
   const changed = read.success
-    ? changedChoices(day, changeOf(read.data), { helpers: basis.helpers, year })
+    ? changedChoices(day, changeOf(read.data), { helpers: basis.helpers, former: basis.former, year })
     : undefined;
   if (read.success && !changed)
     faults.missing = "Someone has to be there. Leave one person, or choose who comes instead";

@@ -1,7 +1,10 @@
 import type { LocalDay } from "#core/calendar/local-day.ts";
 import { MINUTE } from "#core/calendar/milliseconds.ts";
-import { type PlanBasis, type PlanForDate, planForDate } from "#core/day/plan/plan-for-date.ts";
+import { playedSetup } from "#core/day/plan/line-plan.ts";
+import { lineSetup } from "#core/day/plan/line-setup.ts";
+import { type PlanBasis, type PlanForDate, planForDate, planInput } from "#core/day/plan/plan-for-date.ts";
 import type { DayChoices } from "#core/day/plan/plan-input.ts";
+import { scaldPlan } from "#core/day/plan/scald-plan.ts";
 import { type Bottleneck, bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
 import { LINE_SEED } from "#core/processing-line/line-constants.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
@@ -17,11 +20,36 @@ export interface AskedPlan {
   readonly basis: PlanBasis;
   readonly processedOn: LocalDay;
   readonly choices: DayChoices;
+  /** The lines that its plan plays, in that order, where they have been played already. */
+  readonly lines?: readonly LineAnswer[];
 }
 
 /** The plan of a day, its line played as often as a page refines it. */
-export const plannedDay = ({ basis, processedOn, choices }: AskedPlan): PlanForDate =>
-  planForDate(basis, processedOn, choices, playedLine);
+export function plannedDay({ basis, processedOn, choices, lines }: AskedPlan): PlanForDate {
+  const played = lines?.values();
+  return planForDate(basis, processedOn, choices, (day) => played?.next().value ?? playedLine(day));
+}
+
+/** The lines that a day's plan plays: that of its crew, and where they leave too early also of one that stays. */
+export function linesOfDay(
+  { basis, processedOn, choices }: AskedPlan,
+  play: (day: LineDay) => LineAnswer,
+): LineAnswer[] {
+  const plan = planInput(basis, processedOn, choices);
+  const lines: LineAnswer[] = [];
+  playedSetup(
+    lineSetup(
+      plan,
+      plan.lots.map((lot) => scaldPlan(lot, plan.means)),
+    ),
+    (day) => {
+      const answer = play(day);
+      lines.push(answer);
+      return answer;
+    },
+  );
+  return lines;
+}
 
 /** Minutes from the first bird to when the last is likely in the chill, of a day's plan. */
 export const plannedMinutes = (asked: AskedPlan): number =>
@@ -31,7 +59,8 @@ export const plannedMinutes = (asked: AskedPlan): number =>
 export const firstPlanOfDay = ({ basis, processedOn, choices }: AskedPlan): PlanForDate =>
   planForDate(basis, processedOn, choices);
 
-const playedLine = remembered((day: LineDay) => played(day, refinedReplications(day)), KEPT_LINES);
+/** A line, played as often as a page refines it. */
+export const playedLine = remembered((day: LineDay) => played(day, refinedReplications(day)), KEPT_LINES);
 
 function played(day: LineDay, replications: number): LineAnswer {
   const tally = new LineTally(day, LINE_SEED);

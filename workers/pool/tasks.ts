@@ -14,6 +14,7 @@ import { tanksNow } from "#core/day/run/tanks-now.ts";
 import type { BackupReason } from "#core/file/file-life.ts";
 import type { Bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
+import type { LineAnswer } from "#core/processing-line/line-tally.ts";
 import { forgetName } from "#db/history/forget-name.server.ts";
 import { type Backup, dropOldBackups, writeBackup } from "#db/life/backup-archive.server.ts";
 import { writeFarmCsv } from "#db/life/farm-csv.server.ts";
@@ -26,6 +27,7 @@ import {
   limitOfLine,
   plannedDay,
   plannedMinutes,
+  playedLine,
   predictedMinutes,
 } from "#workers/line/planned-day.ts";
 import { type LabelSheets, labelSheets } from "#workers/pdf/label-sheets.ts";
@@ -103,6 +105,7 @@ export const TASKS = {
       iceFor: iceBags === undefined ? undefined : birdsThatIceChills(basis, processedOn, choices, iceBags),
     };
   },
+  "played-line": (day: LineDay): LineAnswer => playedLine(day),
   plan: (asked: AskedPlan): PlanForDate => plannedDay(asked),
   "planned-minutes": (asked: AskedPlan): number => plannedMinutes(asked),
   "first-plan": (asked: AskedPlan): PlanForDate => firstPlanOfDay(asked),

@@ -67,11 +67,13 @@ interface UnderWay<Output> {
  *
  * @param here does it in this thread
  * @param most answers kept; the oldest goes first
+ * @param complete adds what follows from what is asked and may itself have to be asked for; only where the answer is not kept
  */
 export function pooled<Name extends TaskName>(
   name: Name,
   here: (asked: TaskInput<Name>) => TaskOutput<Name>,
   most: number,
+  complete: (asked: TaskInput<Name>) => TaskInput<Name> = (asked) => asked,
 ): (asked: TaskInput<Name>) => TaskOutput<Name> {
   const kept = new Map<string, TaskOutput<Name>>();
   const underWay = new Map<string, UnderWay<TaskOutput<Name>>>();
@@ -97,9 +99,9 @@ export function pooled<Name extends TaskName>(
     const reading = readings.getStore();
     const ofReading = `${name} ${key}`;
     if (kept.has(key)) return kept.get(key)!;
-    if (!reading) return keep(key, here(asked));
+    if (!reading) return keep(key, here(complete(asked)));
     if (reading.answers.has(ofReading)) return reading.answers.get(ofReading) as TaskOutput<Name>;
-    const one = underWay.get(key) ?? begun(key, asked);
+    const one = underWay.get(key) ?? begun(key, complete(asked));
     one.waiting += 1;
     const onLeft = () => {
       one.waiting -= 1;

@@ -3,13 +3,21 @@ import { crewReach } from "#core/day/crew/crew-reach.ts";
 import {
   firstPlanOfDay,
   limitOfLine,
+  linesOfDay,
   plannedDay,
   plannedMinutes,
+  playedLine,
   predictedMinutes,
 } from "#workers/line/planned-day.ts";
 
+/** Lines that were played: a change of prices, ice or tanks leaves them as they are. */
+const lineInPool = pooled("played-line", playedLine, 80);
+
 /** The plan of a day, its line played as often as a page refines it, so that every screen says the same hour. */
-export const planInPool = pooled("plan", plannedDay, 40);
+export const planInPool = pooled("plan", plannedDay, 40, (asked) => ({
+  ...asked,
+  lines: linesOfDay(asked, lineInPool),
+}));
 
 /** The plan of a day as a page begins with it, before it is refined. */
 export const firstPlanInPool = pooled("first-plan", firstPlanOfDay, 40);

@@ -33,7 +33,7 @@ export interface LinePlan {
  * Plays a day. Where people leave with birds undone on more than one day in ten, nothing true could be said of nine days
  * in ten: it is played as if everyone stayed, and the fault says that they leave too early.
  */
-function playedSetup(setup: LineSetup, play: PlayLine): { setup: LineSetup; answer: LineAnswer } {
+export function playedSetup(setup: LineSetup, play: PlayLine): { setup: LineSetup; answer: LineAnswer } {
   const answer = play(setup.day);
   if (answer.stuckReplications * 10 <= answer.replications) return { setup, answer };
   const staying = withEveryoneStaying(setup);

@@ -31,4 +31,13 @@ describe("the sheet of the scald", () => {
       /Water changed 2 times: the scald stops for .+ each, and [\d.]+ kWh of heat/,
     );
   });
+
+  test("says how long a dip may be, and of a hot bath that both can happen", () => {
+    const usual = sheet(planned());
+    expect(usual).toMatch(/From \d+ to .+ by our estimate: sooner, feathers hold; later, the skin tears/);
+    expect(usual).not.toContain("both can happen");
+    const hot = sheet(planned({ scaldMethod: "hot" }));
+    expect(hot).toContain("both can happen in one load");
+    expect(hot).toContain("the feather test decides");
+  });
 });

@@ -12,6 +12,8 @@ const plan = await import("#app/days/plan/plan.tsx");
 const days = await import("#app/days/days.tsx");
 const changeBatch = await import("#app/batches/change-batch.tsx");
 const plannedHours = await import("#app/farm/planned-hours.ts");
+const putBack = await import("#app/home/put-back.ts");
+const correctPack = await import("#app/days/pack/correct/correct-pack.tsx");
 const start = await import("#app/farm/first-run/first-run.tsx");
 
 let entries = 0;
@@ -131,6 +133,62 @@ describe("on a farm with a day", () => {
       before: { name: "White 1" },
       after: { name: "White 2" },
     });
+  });
+
+  test("a removal is undone where nothing has taken its place, and else says what has", async () => {
+    const able = {
+      weekdayMask: 32,
+      handsPercent: 100,
+      usesKnives: true,
+      scalds: true,
+      lifts: true,
+      bornYear: undefined,
+      besideAdult: [],
+      fromMinute: undefined,
+      toMinute: undefined,
+    };
+    const add = (entryId: string, name: string) =>
+      HERE.file.people.addPerson({ entryId, at: NOW }, { ...able, name });
+    const undo = (entryId: string) => callRoute(putBack.action, post({ entryId, back: "/season/people" }));
+    const names = () => HERE.file.people.people().map(({ name }) => name);
+    add("first-juno", "Juno");
+    HERE.file.removeFact("first-juno", NOW);
+    for (let time = 0; time < 2; time += 1)
+      expect(await undo("first-juno")).toMatchObject({ status: 303, to: "/season/people" });
+    expect(names()).toEqual(["Juno"]);
+    HERE.file.removeFact("first-juno", NOW);
+    add("other-juno", "juno");
+    expect(await undo("first-juno")).toMatchObject({
+      status: 409,
+      words: expect.stringContaining("Something else has that name by now"),
+    });
+    expect(names()).toEqual(["juno"]);
+    HERE.file.removeFact("other-juno", NOW);
+    expect(await undo("first-juno")).toMatchObject({ status: 303 });
+    expect(names()).toEqual(["Juno"]);
+  });
+
+  test("a bird that was sold meanwhile is corrected, and stays sold", async () => {
+    HERE.file.pack.recordCarcass({ entryId: "bird-of-mending", at: NOW }, 1, {
+      lotId: 1,
+      birdNumber: 5,
+      purpose: "sale",
+      weightMilligrams: 2_000_000,
+      asTyped: "2 kg",
+      reason: "",
+      placeId: undefined,
+    });
+    const { id } = HERE.file.pack.carcasses(1)[0]!;
+    HERE.file.freezers.takeOut({ entryId: "sale-of-mending", at: NOW }, [id], {
+      outOn: "2026-09-17",
+      how: "sold",
+    });
+    const typed = { weight: "4.9.2", purpose: "sale", reason: "", birdNumber: "5", placeId: "" };
+    expect(
+      await callRoute(correctPack.action, sent(typed), { dayId: "1", packId: String(id) }),
+    ).toMatchObject({ status: 303 });
+    expect(HERE.file.pack.carcasses(1)).toMatchObject([{ birdNumber: 5, asTyped: "4.9.2" }]);
+    expect(HERE.file.freezers.stored()).toEqual([]);
   });
 
   test.each([

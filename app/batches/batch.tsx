@@ -162,7 +162,7 @@ type Loaded = Route.ComponentProps["loaderData"];
 
 function chartSentence({ batch, view, on, setting }: Loaded, show: ReturnType<typeof useShow>): string {
   const { forecast } = view;
-  if (isFinished(batch)) return "What was expected of them; none is left.";
+  if (isFinished(batch)) return "All have been processed or lost; the band shows what was expected.";
   if (forecast.ageDays <= 0) return "Typical for this kind.";
   const [low, high] = forecast.birdBand;
   const day = on === setting.today ? "Today" : `On ${show.shortDay(on)}`;

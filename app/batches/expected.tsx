@@ -20,7 +20,7 @@ export function Finished({ alive, view }: Loaded) {
       <p className="py-1 text-sm">
         {view.days.length === 0
           ? "None was processed here."
-          : "What they weighed and cost stands with their processing days below, and under Books."}
+          : "What they weighed and cost is on their processing days below, and under Books."}
       </p>
     </Sheet>
   );
@@ -50,10 +50,10 @@ export function Expected({ batch, view, alive, on, asked, isOnRead, setting }: L
             size="small"
             note={
               <p className="is-worked-out">
-                8 times in 10 the mean lies between {show.value(low, "live-kg")} and{" "}
+                There are 8 chances in 10 that the mean is between {show.value(low, "live-kg")} and{" "}
                 {show.value(high, "live-kg")}.
                 {forecast.live.rule === "growth-curve" &&
-                  " None of them has been weighed, so this goes by the kind alone: farms differ that much. Five birds on a scale narrow it."}
+                  " None has been weighed yet, so this goes by the kind alone, and farms differ that much. Weigh five birds to narrow it."}
               </p>
             }
           />

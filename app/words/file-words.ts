@@ -81,5 +81,8 @@ export const countsInWords = ({ batches, days, packs, pictures, lastAt }: FileCo
 /** Why something that was removed can't be put back. */
 export const PUT_BACK_WORDS = {
   "not-alone": "This can't be put back by itself. Enter it again where it belongs.",
+  "name-taken": "Something else has that name by now. Rename or remove that first, then put this back.",
+  "grant-taken":
+    "Someone else works beside an adult by now, and a farm can name one at most. Change that first, then put this back.",
   "out-again": "The pack has gone out another way since then. Remove that first, then put this back.",
 } as const;

@@ -34,6 +34,20 @@ export interface Part {
   readonly most: number;
 }
 
+/** Why a removal is not undone. */
+export type NotPutBack = "not-alone" | "out-again" | "name-taken" | "grant-taken";
+
+/** Things that are known by their name: no two of them have the same. */
+const NAMED = [
+  "person",
+  "bird_owner",
+  "storage_place",
+  "supply",
+  "container",
+  "canning_process",
+  "cutting_scheme",
+];
+
 type EntryRow = Omit<PastEntry, "content" | "canPutBack"> & { content: string; canPutBack: number };
 type ChangeRow = Omit<PastChange, "before" | "after"> & { before: string; after: string };
 
@@ -65,6 +79,19 @@ export function historyQueries(database: Database) {
     SELECT EXISTS (SELECT 1 FROM pack_out AS gone JOIN pack_out AS other ON other.pack_id = gone.pack_id
                     WHERE gone.entry_id = @entryId AND other.entry_id <> @entryId
                       AND other.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS again`);
+  const standing = "entry_id NOT IN (SELECT entry_id FROM entry_taken_back)";
+  const isNameTaken = NAMED.map(
+    (
+      table,
+    ) => `EXISTS (SELECT 1 FROM ${table} AS own JOIN ${table} AS other ON lower(other.name) = lower(own.name)
+                         WHERE own.entry_id = @entryId AND other.entry_id <> @entryId AND other.${standing})`,
+  ).join(" OR ");
+  // A farm lets one young person work beside an adult at most.
+  const selectIsTaken = database.prepare<{ entryId: string }, { name: number; grant: number }>(`
+    SELECT ${isNameTaken} AS name,
+           EXISTS (SELECT 1 FROM person AS own JOIN person AS other ON other.beside_adult_stations <> ''
+                    WHERE own.entry_id = @entryId AND own.beside_adult_stations <> ''
+                      AND other.entry_id <> @entryId AND other.${standing}) AS "grant"`);
   const insertPutBack = database.prepare<{ entryId: string; at: number }>(`
     INSERT INTO put_back (entry_id, removed_at, removed_device_id, at, device_id)
     SELECT entry_id, at, device_id, @at, visiting_device() FROM entry_taken_back WHERE entry_id = @entryId`);
@@ -88,11 +115,14 @@ export function historyQueries(database: Database) {
     /**
      * Has a removed entry count again. Doing it again is harmless.
      *
-     * @returns why not: it is of a kind that has rules of its own, or its pack has gone out another way meanwhile
+     * @returns why not: it is of a kind that has rules of its own, or something else has taken its place meanwhile
      */
-    putBack: database.transaction((entryId: string, at: number): "put-back" | "not-alone" | "out-again" => {
+    putBack: database.transaction((entryId: string, at: number): "put-back" | NotPutBack => {
       if (selectCanPutBack.get({ entryId })?.can !== 1) return "not-alone";
       if (selectIsOutAgain.get({ entryId })!.again === 1) return "out-again";
+      const taken = selectIsTaken.get({ entryId })!;
+      if (taken.name === 1) return "name-taken";
+      if (taken.grant === 1) return "grant-taken";
       insertPutBack.run({ entryId, at });
       deleteTakenBack.run({ entryId });
       return "put-back";

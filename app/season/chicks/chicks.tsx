@@ -101,8 +101,9 @@ function Kind({ plan, feedCentsPerKilogram }: { plan: ChickPlan; feedCentsPerKil
           ` No batch is more than ${plan.mostOfABatch}, which is what your crew does in a day and your freezers hold.`}
       </p>
       <p className="pb-1 text-sm">
-        By the kind alone, 8 times in 10 the mean lies between {show.value(plan.dressedBand[0], "carcass-kg")}{" "}
-        and {show.value(plan.dressedBand[1], "carcass-kg")}: farms differ that much until some are weighed.
+        Going by the kind alone, there are 8 chances in 10 that the mean is between{" "}
+        {show.value(plan.dressedBand[0], "carcass-kg")} and {show.value(plan.dressedBand[1], "carcass-kg")}.
+        Farms differ that much; weigh some of yours to narrow it.
       </p>
       <ul>
         {plan.orders.map((order) => (

@@ -112,7 +112,10 @@ function CellBirds({ cell }: { cell: CellView }) {
     <ul className="grid min-w-0 grid-cols-1 gap-px text-xs leading-tight">
       {cell.held.map(({ dayId, name, birds }) => (
         <li key={dayId}>
-          <Link to={`/days/${dayId}`} className="block truncate bg-pine px-1 text-white">
+          <Link
+            to={`/days/${dayId}`}
+            className="grid min-h-11 content-center bg-pine px-1 leading-tight text-white"
+          >
             {birds} {name}
           </Link>
         </li>
@@ -121,7 +124,7 @@ function CellBirds({ cell }: { cell: CellView }) {
         <li key={batchId}>
           <a
             href={`#group-${batchId}-${cell.day}`}
-            className={`block truncate border border-pine bg-mist px-1 text-ink ${isPinned ? "" : "border-dashed"}`}
+            className={`block min-h-11 content-center border border-pine bg-mist px-1 leading-tight text-ink ${isPinned ? "" : "border-dashed"}`}
           >
             {birds} {name}
             {isPinned && ", pinned"}

@@ -45,7 +45,7 @@ test("a day is run on four phones by taps and keys alone, one of them without a 
     phoneAt(browser, farm.url, "board", TABLET),
   ]);
   const facts = async (): Promise<Fact[]> =>
-    (await (await page.request.get(`${farm.url}/days/3/day.json`)).json()).events;
+    (await (await page.request.get(`${farm.url}/days/3/day.json`, { maxRetries: 2 })).json()).events;
   const countOf = async (kind: string) => (await facts()).filter((fact) => fact.kind === kind).length;
 
   for (let bird = 0; bird < BIRDS; bird += 1) {

@@ -47,7 +47,8 @@ function smallTargets(): string[] {
     (element) => {
       if (element instanceof HTMLInputElement && /^(hidden|file)$/.test(element.type)) return [];
       const isTicked = element instanceof HTMLInputElement && /^(checkbox|radio)$/.test(element.type);
-      const target = isTicked ? (element.labels?.[0] ?? element) : element;
+      const stretched = element.classList.contains("stretched-link") ? element.closest("td") : null;
+      const target = isTicked ? (element.labels?.[0] ?? element) : (stretched ?? element);
       const { width, height } = target.getBoundingClientRect();
       if (!target.checkVisibility() || width <= 1 || isInSentence(element)) return [];
       const least = element.closest(".yard") ? glove : finger;

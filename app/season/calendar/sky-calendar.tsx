@@ -39,7 +39,7 @@ export function SkyCalendar(calendar: Calendar) {
           {weeks.map((week) => (
             <tr key={week[0]!.day}>
               {week.map((cell) => (
-                <td key={cell.day} className="h-14 border border-rule p-0 align-top">
+                <td key={cell.day} className="relative h-14 border border-rule p-0 align-top">
                   <Cell cell={cell} today={calendar.today} />
                 </td>
               ))}
@@ -108,14 +108,14 @@ function Cell({ cell, today }: { cell: CellView; today: string }) {
 /** The birds that are scheduled or proposed for a day, where else they could go, and what else is on. */
 function CellBirds({ cell }: { cell: CellView }) {
   const show = useShow();
+  // Ten weeks fit on a screen: a link that is alone in its day is as large as the day.
+  const isAlone = cell.held.length + cell.proposed.length === 1;
+  const chip = `block px-1 ${isAlone ? "stretched-link truncate" : "min-h-11 content-center"}`;
   return (
     <ul className="grid min-w-0 grid-cols-1 gap-px text-xs leading-tight">
       {cell.held.map(({ dayId, name, birds }) => (
         <li key={dayId}>
-          <Link
-            to={`/days/${dayId}`}
-            className="grid min-h-11 content-center bg-pine px-1 leading-tight text-white"
-          >
+          <Link to={`/days/${dayId}`} className={`${chip} bg-pine text-white`}>
             {birds} {name}
           </Link>
         </li>
@@ -124,7 +124,7 @@ function CellBirds({ cell }: { cell: CellView }) {
         <li key={batchId}>
           <a
             href={`#group-${batchId}-${cell.day}`}
-            className={`block min-h-11 content-center border border-pine bg-mist px-1 leading-tight text-ink ${isPinned ? "" : "border-dashed"}`}
+            className={`${chip} border border-pine bg-mist text-ink ${isPinned ? "" : "border-dashed"}`}
           >
             {birds} {name}
             {isPinned && ", pinned"}

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { BASIS, CHOICES, helper } from "#core/day/plan/days-of-tests.ts";
-import { type AskedPlan, linesOfDay, plannedDay, playedLine } from "#workers/line/planned-day.ts";
+import { type AskedPlan, plannedDay, playedLines } from "#workers/line/planned-day.ts";
 
 const choices = { ...CHOICES, startAt: Date.UTC(2026, 8, 19, 11) };
 const asked: AskedPlan = { basis: BASIS, processedOn: "2026-09-19", choices };
@@ -15,7 +15,7 @@ const until = (toMinute: number): AskedPlan => ({
 });
 
 const samePlan = (one: AskedPlan) => {
-  const lines = linesOfDay(one, playedLine);
+  const lines = playedLines(one);
   expect(JSON.stringify(plannedDay({ ...one, lines }))).toBe(JSON.stringify(plannedDay(one)));
   return lines.length;
 };
@@ -26,7 +26,7 @@ test("a plan from lines that were played before is the plan that plays them itse
 
 test("so is that of a crew whose hours do on an ordinary morning and not on a slow one, which is played twice", () => {
   const hours = Array.from({ length: 14 }, (_, step) => (10 + step / 2) * 60);
-  const tight = hours.find((minute) => linesOfDay(until(minute), playedLine).length === 2);
+  const tight = hours.find((minute) => playedLines(until(minute)).length === 2);
   expect(tight).toBeDefined();
   expect(samePlan(until(tight!))).toBe(2);
 });

@@ -31,10 +31,7 @@ export function plannedDay({ basis, processedOn, choices, lines }: AskedPlan): P
 }
 
 /** The lines that a day's plan plays: that of its crew, and where they leave too early also of one that stays. */
-export function linesOfDay(
-  { basis, processedOn, choices }: AskedPlan,
-  play: (day: LineDay) => LineAnswer,
-): LineAnswer[] {
+export function playedLines({ basis, processedOn, choices }: AskedPlan): LineAnswer[] {
   const plan = planInput(basis, processedOn, choices);
   const lines: LineAnswer[] = [];
   playedSetup(
@@ -43,7 +40,7 @@ export function linesOfDay(
       plan.lots.map((lot) => scaldPlan(lot, plan.means)),
     ),
     (day) => {
-      const answer = play(day);
+      const answer = playedLine(day);
       lines.push(answer);
       return answer;
     },
@@ -60,7 +57,7 @@ export const firstPlanOfDay = ({ basis, processedOn, choices }: AskedPlan): Plan
   planForDate(basis, processedOn, choices);
 
 /** A line, played as often as a page refines it. */
-export const playedLine = remembered((day: LineDay) => played(day, refinedReplications(day)), KEPT_LINES);
+const playedLine = remembered((day: LineDay) => played(day, refinedReplications(day)), KEPT_LINES);
 
 function played(day: LineDay, replications: number): LineAnswer {
   const tally = new LineTally(day, LINE_SEED);

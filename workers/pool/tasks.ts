@@ -27,7 +27,7 @@ import {
   limitOfLine,
   plannedDay,
   plannedMinutes,
-  playedLine,
+  playedLines,
   predictedMinutes,
 } from "#workers/line/planned-day.ts";
 import { type LabelSheets, labelSheets } from "#workers/pdf/label-sheets.ts";
@@ -105,7 +105,7 @@ export const TASKS = {
       iceFor: iceBags === undefined ? undefined : birdsThatIceChills(basis, processedOn, choices, iceBags),
     };
   },
-  "played-line": (day: LineDay): LineAnswer => playedLine(day),
+  "lines-of-day": (asked: AskedPlan): LineAnswer[] => playedLines(asked),
   plan: (asked: AskedPlan): PlanForDate => plannedDay(asked),
   "planned-minutes": (asked: AskedPlan): number => plannedMinutes(asked),
   "first-plan": (asked: AskedPlan): PlanForDate => firstPlanOfDay(asked),

@@ -3,20 +3,19 @@ import { crewReach } from "#core/day/crew/crew-reach.ts";
 import {
   firstPlanOfDay,
   limitOfLine,
-  linesOfDay,
   plannedDay,
   plannedMinutes,
-  playedLine,
+  playedLines,
   predictedMinutes,
 } from "#workers/line/planned-day.ts";
 
-/** Lines that were played: a change of prices, ice or tanks leaves them as they are. */
-const lineInPool = pooled("played-line", playedLine, 80);
+/** Lines that were played: they are the same however much ice is in stock. */
+const linesInPool = pooled("lines-of-day", playedLines, 80);
 
 /** The plan of a day, its line played as often as a page refines it, so that every screen says the same hour. */
 export const planInPool = pooled("plan", plannedDay, 40, (asked) => ({
   ...asked,
-  lines: linesOfDay(asked, lineInPool),
+  lines: linesInPool({ ...asked, basis: { ...asked.basis, iceBagsInStock: undefined } }),
 }));
 
 /** The plan of a day as a page begins with it, before it is refined. */

@@ -11,12 +11,17 @@ export interface DayCost {
   readonly amountCents: number;
 }
 
-export interface SettlementRow {
+/** What all people worked, where it was said. */
+interface WorkedMinutes {
+  /** On the day itself. */
+  readonly workMinutes: number | undefined;
+  /** On the days after, on which the birds were cut and packed. */
+  readonly packingMinutes: number | undefined;
+}
+
+export interface SettlementRow extends WorkedMinutes {
   readonly entryId: string;
   readonly settledAt: number;
-  readonly workMinutes: number | undefined;
-  /** Of the days after, on which the birds were cut and packed. */
-  readonly packingMinutes: number | undefined;
   readonly lots: readonly SettledLot[];
 }
 
@@ -28,10 +33,7 @@ export interface SettledLot {
 }
 
 /** What is said when a day is settled: hours of all people, and what lots weighed alive that morning, where they were weighed. */
-export interface SettlingFacts {
-  readonly workMinutes: number | undefined;
-  /** Of the days after, on which the birds were cut and packed. */
-  readonly packingMinutes: number | undefined;
+export interface SettlingFacts extends WorkedMinutes {
   readonly live: readonly Pick<SettledLot, "lotId" | "liveMeanMilligrams">[];
 }
 
@@ -42,10 +44,7 @@ export interface SupplyUse {
 }
 
 /** What was typed when a day was settled last, whether it still is or was opened again. */
-export interface TypedAtSettling {
-  readonly workMinutes: number | undefined;
-  /** Of the days after, on which the birds were cut and packed. */
-  readonly packingMinutes: number | undefined;
+export interface TypedAtSettling extends WorkedMinutes {
   readonly live: readonly SettledLot[];
   readonly used: SupplyUse["used"];
 }
@@ -67,10 +66,7 @@ export function settleQueries(database: Database) {
   const selectLots = database.prepare<[number], SettledLot>(`
     SELECT lot_id AS lotId, bird_count AS birdCount, live_mean_milligrams AS liveMeanMilligrams
       FROM settled_lot WHERE settlement_id = ?`);
-  const selectLast = database.prepare<
-    [number],
-    { id: number; entryId: string } & Pick<TypedAtSettling, "workMinutes" | "packingMinutes">
-  >(`
+  const selectLast = database.prepare<[number], { id: number; entryId: string } & WorkedMinutes>(`
     SELECT id, entry_id AS entryId, work_minutes AS workMinutes, packing_minutes AS packingMinutes FROM day_settlement
      WHERE day_id = ? ORDER BY id DESC LIMIT 1`);
   const selectUsed = database.prepare<[string], { supplyId: number; amount: number }>(

@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, test } from "vitest";
 import { callRoute, post } from "#app/call-route.ts";
 import { makeFarmOfTests } from "#app/farm-of-tests.ts";
 import { CONTEXT, HERE, openHere, startClock } from "#app/server/farm/here-of-tests.ts";
+import { helper } from "#core/day/plan/days-of-tests.ts";
 
 /** What was typed wrongly or has changed since is put right: routes called as the server calls them, on a farm in memory. */
 startClock("2026-09-17T10:12:00Z");
@@ -136,17 +137,7 @@ describe("on a farm with a day", () => {
   });
 
   test("a removal is undone where nothing has taken its place, and else says what has", async () => {
-    const able = {
-      weekdayMask: 32,
-      handsPercent: 100,
-      usesKnives: true,
-      scalds: true,
-      lifts: true,
-      bornYear: undefined,
-      besideAdult: [],
-      fromMinute: undefined,
-      toMinute: undefined,
-    };
+    const able = { ...helper(1), weekdayMask: 32 };
     const add = (entryId: string, name: string) =>
       HERE.file.people.addPerson({ entryId, at: NOW }, { ...able, name });
     const undo = (entryId: string) => callRoute(putBack.action, post({ entryId, back: "/season/people" }));

@@ -41,7 +41,7 @@ const TASK_WORDS: Readonly<Record<TaskKey, (facts: TaskFacts) => TaskWords>> = {
     why: `first bird off feed ${least} to ${most} h; leave the water`,
   }),
   burner: () => ({
-    title: "Turn the heat on under the scald water",
+    title: "Turn the heat on for the scald water",
     why: "never power an element that is not under water; gas outdoors only",
   }),
   day: ({ lots = [] }) => ({

@@ -101,7 +101,7 @@ function bandWords({ scald: { secondsRange }, choices }: LotPlan, show: Show): s
   const [from, to] = secondsRange.map(Math.round);
   const range = `From ${from} to ${show.value(to!, "seconds")} by our estimate: sooner, feathers hold; later, the skin tears in the plucker.`;
   return choices.scaldMethod === "hot"
-    ? `${range} So hot, both can happen in one load, and farms that scald this way differ: the feather test decides for each bird.`
+    ? `${range} At this heat both can happen in one load, and farms that scald this hot differ: the feather test decides for each bird.`
     : range;
 }
 

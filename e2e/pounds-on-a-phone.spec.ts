@@ -72,6 +72,8 @@ test("an empty farm goes from its first batch to the cost of a bird, in pounds o
   await walk.weigh(1, "4 9.2", "For sale");
   await walk.weigh(2, "4lb9.2oz", "For sale");
   await walk.weigh(3, "4-9 1/4", "Home use");
+  // A use stays for the next bird, and says so.
+  await expect(page.getByText("Still “Home use”, like bird 3.")).toBeVisible();
   await walk.weigh(4, "4.58", "Cut up");
   // 73.2 + 73.2 + 73.25 + 73.28 oz = 292.93 oz; / 4 = 73.2 oz.
   await expect(

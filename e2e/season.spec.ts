@@ -168,8 +168,13 @@ test.describe("on the demo farm", () => {
     await walk.press("Save");
     await expect(page.getByText("Name the pen they came from: 29 in east pen, 29 in west pen")).toBeVisible();
 
-    // Five pounds at two weeks is asked about, and may be kept.
+    // A line that is no weight is named, and the others are still counted.
     await page.goto(`${farm.url}/batches/3/weigh-in`);
+    await page.getByLabel("Weights", { exact: true }).pressSequentially("6 4\n6 6\n6 x2\n6 8");
+    await expect(page.getByText("Mean of 3 birds")).toBeVisible();
+    await expect(page.locator("dl[aria-live]")).toContainText("6 lb 6 oz");
+    await expect(page.getByText("Bird 3, “6 x2”: This is not a weight.")).toBeVisible();
+    // Five pounds at two weeks is asked about, and may be kept.
     await page.getByLabel("Weights", { exact: true }).fill("5 0");
     await walk.fill({ "Date weighed": "2026-07-11" });
     await walk.press("Save weights");

@@ -1,11 +1,10 @@
 import { z } from "zod";
+import { weightLines } from "#app/batches/record/weight-lines.ts";
 import { amount, choice, money, optional, tick, wholeNumber, words } from "#app/ui/read/read-field.ts";
 import { weight } from "#app/ui/read/read-measure.ts";
 import { localDay } from "#app/ui/read/read-when.ts";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
-import { LIVE_RANGE_KILOGRAMS } from "#core/packing/carcass-range.ts";
 import { MILLIGRAMS_PER_KILOGRAM } from "#core/quantity/conversion.ts";
-import type { Milligrams } from "#core/quantity/quantity.ts";
 import type { UnitSystem } from "#core/quantity/read-weight.ts";
 
 /** A bag of feed weighs between so many kilograms: a small sack to a bulk bag. */
@@ -95,46 +94,8 @@ export const costForm = ({ today }: FormSetting) =>
     amount: money("Enter the amount"),
   });
 
-export interface TypedWeight {
-  readonly weight: Milligrams;
-  readonly asTyped: string;
-}
-
-/** Most birds that one weigh-in takes. */
-const MOST_WEIGHTS = 200;
-
-/** One weight a line, or several on a line with a semicolon between. */
-function manyWeights(unitSystem: UnitSystem) {
-  const one = weight({
-    unitSystem,
-    ask: "One line is empty. Delete it, or enter a weight",
-    range: LIVE_RANGE_KILOGRAMS,
-    what: "a live chicken",
-  });
-  return z
-    .string()
-    .default("")
-    .transform((text, context): TypedWeight[] => {
-      const typed = text
-        .split(/[\n;]+/)
-        .map((line) => line.trim())
-        .filter(Boolean);
-      const fault = (message: string) => context.addIssue({ code: "custom", message });
-      if (typed.length === 0) fault("Enter the weight of at least one bird");
-      if (typed.length > MOST_WEIGHTS)
-        fault(`At most ${MOST_WEIGHTS} birds at a time; you entered ${typed.length}`);
-      const weights: TypedWeight[] = [];
-      typed.forEach((asTyped, index) => {
-        const read = one.safeParse(asTyped);
-        if (read.success) weights.push({ weight: read.data, asTyped: asTyped.slice(0, 40) });
-        else fault(`Bird ${index + 1}, "${asTyped.slice(0, 40)}": ${read.error.issues[0]!.message}`);
-      });
-      return weights;
-    });
-}
-
 export const weighInForm = (setting: FormSetting) =>
-  z.object({ weighedOn: happenedOn(setting), weights: manyWeights(setting.unitSystem), isSure: tick });
+  z.object({ weighedOn: happenedOn(setting), weights: weightLines(setting.unitSystem), isSure: tick });
 
 /** Feed left in bags of a size, as milligrams. */
 export const bagsToMilligrams = (bags: number, bagMilligrams: number): number =>

@@ -17,8 +17,8 @@ describe("a weigh-in", () => {
 
   test("names the bird whose weight can't be read, and keeps none of them", () => {
     expect(messages(form.safeParse({ weighedOn: "2026-09-12", weights: "6 4\nsix\n66" }))).toEqual([
-      'Bird 2, "six": This is not a weight. Enter it like 4 9.2 for 4 lb 9.2 oz, or 4.58',
-      'Bird 3, "66": 66 lb 0 oz is too heavy for a live chicken. Check the decimal point and the unit',
+      "Bird 2, “six”: This is not a weight. Enter it like 4 9.2 for 4 lb 9.2 oz, or 4.58",
+      "Bird 3, “66”: 66 lb 0 oz is too heavy for a live chicken. Check the decimal point and the unit",
     ]);
   });
 

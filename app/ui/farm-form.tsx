@@ -31,8 +31,8 @@ interface FarmFormProps<Schema extends z.ZodType<Entered, Entered>> {
   isRepeated?: boolean;
   /** Another button beside it. */
   beside?: ReactNode;
-  /** Called with what is in the form when it changes; undefined while it can't be read. */
-  onRead?: (value: z.output<Schema> | undefined) => void;
+  /** Called with what is in the form when it changes, undefined while it can't be read, and with it as typed. */
+  onRead?: (value: z.output<Schema> | undefined, typed: FormData) => void;
   children: (fields: Fields<Schema>) => ReactNode;
   /** Fields that are seldom changed, below the button. */
   after?: (fields: Fields<Schema>) => ReactNode;
@@ -97,8 +97,10 @@ function OneForm<Schema extends z.ZodType<Entered, Entered>>(props: FarmFormProp
       noValidate
       className="grid gap-5"
       onChange={(event) => {
-        const read = onRead && parse(new FormData(event.currentTarget));
-        onRead?.(read?.status === "success" ? (read.value as z.output<Schema>) : undefined);
+        if (!onRead) return;
+        const typed = new FormData(event.currentTarget);
+        const read = parse(typed);
+        onRead(read.status === "success" ? (read.value as z.output<Schema>) : undefined, typed);
       }}
     >
       <input type="hidden" name="entryId" value={refusal?.entryId ?? entryId} />

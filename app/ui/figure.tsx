@@ -64,7 +64,7 @@ export function Figure({
                   </span>
                 </>
               )}
-              {children && <span className="pl-2">{children}</span>}
+              {children && <span> {children}</span>}
             </span>
             <span className="figure-more">show the math</span>
           </span>

@@ -29,6 +29,18 @@ export interface Reading {
 
 const NO_MONEY = "—";
 
+const MINUTES_PER_DAY = 24 * 60;
+/** From here on nobody counts in hours: rests of 48 and 72 h are still called that. */
+const MINUTES_SAID_IN_DAYS = 100 * 60;
+
+/** Minutes in days, with the hours beside them while they still tell something. */
+function inDays(minutes: number): string {
+  const hours = Math.round((minutes % MINUTES_PER_DAY) / 60);
+  const days = Math.floor(minutes / MINUTES_PER_DAY);
+  if (days >= 10 || hours === 0) return `${Math.round(minutes / MINUTES_PER_DAY)} days`;
+  return hours === 24 ? `${days + 1} days` : `${days} days ${hours} h`;
+}
+
 export type Show = ReturnType<typeof showFor>;
 
 /** Words for every quantity, in the farm's own units, money, time zone and locale. */
@@ -105,6 +117,7 @@ export function showFor({ unitSystem, currency, timeZone, locale, seesMoney = tr
   const minutes = (value: number): string => {
     const whole = Math.round(value);
     if (whole < 60) return `${trimmed(value, value < 10 ? 1 : 0)} min`;
+    if (whole >= MINUTES_SAID_IN_DAYS) return inDays(whole);
     const rest = whole % 60;
     return rest === 0 ? `${whole / 60} h` : `${Math.floor(whole / 60)} h ${String(rest).padStart(2, "0")}`;
   };

@@ -5,6 +5,7 @@ import { farWeights } from "#app/batches/growth/far-weights.server.ts";
 import { loadFactPage } from "#app/batches/record/fact-page.server.ts";
 import { FactPage } from "#app/batches/record/fact-page.tsx";
 import { WeighInTally } from "#app/batches/record/weigh-in-tally.tsx";
+import { readWeightLines } from "#app/batches/record/weight-lines.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { flockOf } from "#app/server/farm/flock-of.server.ts";
 import { faultsOf, submitted } from "#app/server/submitted.server.ts";
@@ -43,7 +44,7 @@ export async function action({ context, request, params }: Route.ActionArgs) {
 
 export default function RecordWeighIn({ loaderData, actionData }: Route.ComponentProps) {
   const { batch, setting, entryId, flock } = loaderData;
-  const [weighed, setWeighed] = useState<readonly number[]>([]);
+  const [typed, setTyped] = useState("");
   return (
     <FactPage title="Live weights" batchName={batch.name}>
       <FarmForm
@@ -52,7 +53,7 @@ export default function RecordWeighIn({ loaderData, actionData }: Route.Componen
         entryId={entryId}
         defaults={{ weighedOn: setting.today }}
         submit="Save weights"
-        onRead={(read) => read && setWeighed(read.weights.map(({ weight }) => weight))}
+        onRead={(_, form) => setTyped(String(form.get("weights")))}
       >
         {(fields) => (
           <>
@@ -66,7 +67,7 @@ export default function RecordWeighIn({ loaderData, actionData }: Route.Componen
               }
               rows={8}
             />
-            <WeighInTally milligrams={weighed} flock={flock} />
+            <WeighInTally lines={readWeightLines(typed, setting.unitSystem)} flock={flock} />
             <TextField field={fields.weighedOn} label="Date weighed" type="date" />
             {actionData && <TickField field={fields.isSure} label="These weights are correct" />}
           </>

@@ -1,3 +1,4 @@
+import type { WeightLines } from "#app/batches/record/weight-lines.ts";
 import { useShow } from "#app/ui/use-show.tsx";
 import { plural } from "#app/words/show.ts";
 import { GROWTH_LEARNING } from "#core/growth/growth-constants.ts";
@@ -5,16 +6,17 @@ import { birdsToWeigh, weighInSummary } from "#core/growth/weigh-more.ts";
 import { kilogramsFromMilligrams, MILLIGRAMS_PER_OUNCE } from "#core/quantity/conversion.ts";
 
 interface WeighInTallyProps {
-  milligrams: readonly number[];
+  lines: WeightLines;
   flock: { birds: number; cvUsual: number };
 }
 
 /** How sure the mean is to be: two ounces, or sixty grams. */
 const WITHIN_METRIC_GRAMS = 60;
 
-/** What the birds weighed so far come to, as they are typed. */
-export function WeighInTally({ milligrams, flock }: WeighInTallyProps) {
+/** What the birds weighed so far come to, as they are typed, and which lines are no weights yet. */
+export function WeighInTally({ lines, flock }: WeighInTallyProps) {
   const show = useShow();
+  const milligrams = lines.weights.map(({ weight }) => weight);
   if (milligrams.length === 0) {
     return (
       <p className="text-soft">The mean, the spread, and how many more to weigh appear here as you type.</p>
@@ -41,6 +43,14 @@ export function WeighInTally({ milligrams, flock }: WeighInTallyProps) {
         <dt className="text-sm text-soft">For a mean within {distance}, 8 times in 10</dt>
         <dd className="font-display text-xl">{more === 0 ? "enough" : `${plural(more, "bird")} more`}</dd>
       </div>
+      {lines.faults.length > 0 && (
+        <div className="col-span-3">
+          <dt className="font-semibold">Left out until corrected</dt>
+          {lines.faults.map((fault) => (
+            <dd key={fault}>{fault}</dd>
+          ))}
+        </div>
+      )}
     </dl>
   );
 }

@@ -20,6 +20,8 @@ const DOT = 6;
 /** Of steps at either end that stay empty. */
 const EDGE_STEPS = 3;
 const AXIS = 22;
+/** The width of a label such as "4.5 lb"; one that would be cut off at the edge is left out. */
+const LABEL = 48;
 
 /** Each bird a dot over its weight, stacked where birds weigh alike; the last one stands out by color and ring. */
 export function DotPlot(props: DotPlotProps) {
@@ -43,7 +45,9 @@ function Drawn({ weights, sentence, width }: DotPlotProps & { width: number }) {
   const tallest = Math.max(...[...stacks.values()].map((stack) => stack.length));
   const height = Math.max(5, tallest) * DOT * 2 + DOT;
   const unit = show.isUs ? MILLIGRAMS_PER_POUND : MILLIGRAMS_PER_KILOGRAM;
-  const ticks = scaleLinear([x.domain()[0]! / unit, x.domain()[1]! / unit], [0, 1]).ticks(4);
+  const ticks = scaleLinear([x.domain()[0]! / unit, x.domain()[1]! / unit], [0, 1])
+    .ticks(4)
+    .filter((tick) => x(tick * unit) >= LABEL / 2 && x(tick * unit) <= width - LABEL / 2);
   return (
     <svg
       viewBox={`0 0 ${width} ${height + AXIS}`}

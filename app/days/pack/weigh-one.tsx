@@ -77,7 +77,7 @@ export function WeighOne(props: Loaded & WeighOneProps) {
             <Understood milligrams={understood} {...props} />
             <TextField field={fields.weight} label="Weight" hint={hint} inputMode="decimal" autoFocus />
             <FromScale field={fields.weight.name} devices={devices} isAutomatic />
-            <ChoiceField field={fields.purpose} label="Use" options={PURPOSES} />
+            <ChoiceField field={fields.purpose} label="Use" hint={purposeHint(last)} options={PURPOSES} />
             <div className="only-condemned">
               <TextField field={fields.reason} label="Reason, if condemned" hint={REASON_HINT} />
             </div>
@@ -87,6 +87,14 @@ export function WeighOne(props: Loaded & WeighOneProps) {
       {last && <UndoForm id={removalId} dayId={day.id} entryId={last.entryId} />}
     </Sheet>
   );
+}
+
+/** Says that a use stays for the next bird, by its name where it is not the usual one: it is easily overlooked. */
+function purposeHint(last: Carcass | undefined): string {
+  const kept = PURPOSES.find(({ value }) => value === last?.purpose);
+  return kept && kept.value !== "sale" && kept.value !== "condemned"
+    ? `Still “${kept.label}”, like bird ${last!.birdNumber}. Change it if this bird is not`
+    : "Stays the same until you change it";
 }
 
 /** What stays from bird to bird. */

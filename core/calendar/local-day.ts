@@ -44,3 +44,8 @@ export function addDays(day: LocalDay, days: number): LocalDay {
 export function weekdayOf(day: LocalDay): number {
   return (((dayNumber(day) + 3) % 7) + 7) % 7;
 }
+
+/** The same day so many months later; the last day of a month that is too short for it. */
+export function addMonths(day: LocalDay, months: number): LocalDay {
+  return Temporal.PlainDate.from(day).add({ months }, { overflow: "constrain" }).toString();
+}

@@ -2,6 +2,7 @@ import { MOST_LOTS } from "#core/processing-line/line-context.ts";
 import { accessQueries } from "#db/access/access-queries.server.ts";
 import { batchQueries } from "#db/batch/batch-queries.server.ts";
 import { bookQueries } from "#db/book/book-queries.server.ts";
+import { customerQueries } from "#db/customer/customer-queries.server.ts";
 import { callOffQueries } from "#db/day/call-off-queries.server.ts";
 import { changeQueries } from "#db/day/change-queries.server.ts";
 import { dayQueries } from "#db/day/day-queries.server.ts";
@@ -20,7 +21,7 @@ import { freezerQueries } from "#db/freezer/freezer-queries.server.ts";
 import { historyQueries } from "#db/history/history-queries.server.ts";
 import { countsOf } from "#db/life/file-counts.server.ts";
 import { openFile, type Writing } from "#db/open-file.server.ts";
-import { ownerQueries } from "#db/owner/owner-queries.server.ts";
+import { orderQueries } from "#db/order/order-queries.server.ts";
 import { byProductQueries } from "#db/pack/by-product-queries.server.ts";
 import { canningQueries } from "#db/pack/canning-queries.server.ts";
 import { cuttingQueries } from "#db/pack/cutting-queries.server.ts";
@@ -30,6 +31,7 @@ import { packQueries } from "#db/pack/pack-queries.server.ts";
 import { productQueries } from "#db/pack/product-queries.server.ts";
 import { redoQueries } from "#db/pack/redo-queries.server.ts";
 import { placeQueries } from "#db/place/place-queries.server.ts";
+import { saleQueries } from "#db/sale/sale-queries.server.ts";
 import { peopleQueries } from "#db/season/people-queries.server.ts";
 import { seasonQueries } from "#db/season/season-queries.server.ts";
 import { supplyQueries } from "#db/supply/supply-queries.server.ts";
@@ -72,7 +74,9 @@ export function openFarmFile(path: string, writing: Writing = {}) {
     books: bookQueries(database),
     season: seasonQueries(database),
     people: peopleQueries(database),
-    owning: ownerQueries(database),
+    customers: customerQueries(database),
+    ordering: orderQueries(database),
+    selling: saleQueries(database),
     readings: readingQueries(database),
     attached: addressQueries(database),
     access: accessQueries(database),

@@ -38,6 +38,15 @@ function withLots(tables: Map<string, Row[]>): Map<string, Row[]> {
     ...tables,
     // What happened on a day says more since; it is the same rows.
     ["day_event", tables.get("day_fact")!],
+    // Whose birds are processed here are among those who take birds, and a product's price has a day from which it counts.
+    ["bird_owner", tables.get("customer")!],
+    joined("product", ({ id }) => ({
+      price_cents: null,
+      price_unit: "pack",
+      ...tables
+        .get("product_price")!
+        .find((price) => price.product_id === id && price.from_day === "2000-01-01"),
+    })),
     // Carcasses became packs under their own numbers.
     ["carcass", tables.get("pack")!.map((row) => ({ ...currentOf(row.id), ...row }))],
     ["carcass_out", tables.get("pack_out")!.map(carcassOf)],

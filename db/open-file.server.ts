@@ -3,6 +3,7 @@ import { copyFileSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync 
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import BetterSqlite3, { type Database } from "better-sqlite3";
+import { localDayOf } from "#core/calendar/farm-time.ts";
 import { keepChanges } from "#db/history/keep-changes.server.ts";
 import { plainDatabase } from "#db/plain-database.server.ts";
 
@@ -35,6 +36,7 @@ export function openFile(path: string, { visiting, now = Date.now }: Writing = {
   database.pragma("busy_timeout = 5000");
   database.function("visiting_device", () => visiting?.() ?? null);
   database.function("present_moment", () => now());
+  database.function("present_day", (timeZone) => localDayOf(now(), String(timeZone)));
   const pending = migrations().filter(({ number }) => number > versionOf(database));
   if (pending.length > 0 && versionOf(database) > 0) tryOnCopy(database, path, pending);
   applyAll(database, pending);

@@ -26,8 +26,13 @@ const PRICES = [
 /** Prices, and what packs are weighed in. */
 export function makeCatalog(file: FarmFile, entry: MakeEntry): void {
   for (const [kind, priceCents, priceUnit] of PRICES) {
-    const { id, revision, kind: _kind, ...product } = productOf(file, kind);
-    file.catalog.saveProduct(id, revision, { ...product, priceCents, priceUnit });
+    must(
+      file.catalog.setPrice(entry("2026-06-15"), productOf(file, kind).id, {
+        priceCents,
+        priceUnit,
+        fromDay: "2026-06-15",
+      }),
+    );
   }
   must(
     file.labels.saveSetting(entry("2026-06-15"), {

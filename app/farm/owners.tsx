@@ -9,9 +9,9 @@ import { choice, words } from "#app/ui/read/read-field.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { Notice, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
-import { OWNER_WORDS } from "#app/words/owner-words.ts";
+import { CUSTOMER_WORDS } from "#app/words/customer-words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
-import { OWNER_KINDS } from "#core/sharing/owner-kind.ts";
+import { OWNER_KINDS } from "#core/sharing/customer-kind.ts";
 import type { Route } from "./+types/owners.ts";
 
 export const meta = () => [{ title: "Whose birds · Pale Morning" }];
@@ -32,7 +32,7 @@ export function loader({ context }: Route.LoaderArgs) {
     rule: farm.ruleForOthers,
     ownBirds: birdsOf(undefined),
     cap: here.file.season.setting().yearlyCapCount,
-    owners: here.file.owning.owners().map((owner) => ({ ...owner, birds: birdsOf(owner.id) })),
+    owners: here.file.customers.owners().map((owner) => ({ ...owner, birds: birdsOf(owner.id) })),
     entryId: newEntryId(),
   };
 }
@@ -42,7 +42,7 @@ export async function action({ context, request }: Route.ActionArgs) {
   requireFarm(here);
   const sent = await submitted(here, request, ownerForm);
   if (!sent.ok) return sent.refusal;
-  const outcome = here.file.owning.addOwner(sent.entry, sent.value);
+  const outcome = here.file.customers.add(sent.entry, { ...sent.value, contact: "", note: "" });
   const faults = faultsOf(outcome, { "name-taken": { name: "Someone of that name is on the list already" } });
   return faults ? sent.refuse(faults) : redirect("/farm/owners", 303);
 }
@@ -75,7 +75,7 @@ export default function Owners({ loaderData, actionData }: Route.ComponentProps)
                 <ChoiceField
                   field={fields.kind}
                   label="Who are they?"
-                  options={OWNER_KINDS.map((value) => ({ value, label: OWNER_WORDS[value] }))}
+                  options={OWNER_KINDS.map((value) => ({ value, label: CUSTOMER_WORDS[value] }))}
                 />
               </>
             )}
@@ -96,7 +96,7 @@ function BirdsOfYear({ year, ownBirds, cap, owners }: Route.ComponentProps["load
         caption="Birds of the year by owner"
         columns={[
           { head: "Owner", cell: ({ name, isRemoved }) => (isRemoved ? `${name} (removed)` : name) },
-          { head: "Who", cell: ({ kind }) => (kind ? OWNER_WORDS[kind] : "") },
+          { head: "Who", cell: ({ kind }) => (kind ? CUSTOMER_WORDS[kind] : "") },
           { head: "Birds", isNumber: true, cell: ({ birds }) => show.count(birds) },
           {
             head: "Remove",

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { fillOrders, type WantedLine } from "#core/orders/fill-orders.ts";
 import { type Ask, matchByPriority } from "#core/orders/match-by-priority.ts";
-import { wantedOn } from "#core/orders/standing-order.ts";
+import { wantedOn } from "#core/orders/order-dates.ts";
 import { seededRandom } from "#core/quantity/seeded-random.ts";
 
 const sum = (numbers: readonly number[]) => numbers.reduce((all, one) => all + one, 0);

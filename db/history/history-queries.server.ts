@@ -40,7 +40,7 @@ export type NotPutBack = "not-alone" | "out-again" | "name-taken" | "grant-taken
 /** Things that are known by their name: no two of them have the same. */
 const NAMED = [
   "person",
-  "bird_owner",
+  "customer",
   "storage_place",
   "supply",
   "container",

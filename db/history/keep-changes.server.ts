@@ -8,6 +8,7 @@ const CHANGED_TABLES = [
   "storage_place",
   "person",
   "product",
+  "customer",
   "processing_day",
   "day_lot",
 ] as const;

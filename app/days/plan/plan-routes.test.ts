@@ -232,8 +232,8 @@ test("the run sheet is a PDF on the farm's paper, a page for each station, with 
 
 test("birds of somebody who was removed from the owners stay theirs when the day is saved", () => {
   const someone = { entryId: "owner-of-tests", at: 0 };
-  HERE.file.owning.addOwner(someone, { name: "Ines", kind: "neighbor" });
-  const ownerId = HERE.file.owning.ownerOfEntry(someone.entryId)!;
+  HERE.file.customers.add(someone, { name: "Ines", kind: "neighbor", contact: "", note: "" });
+  const ownerId = HERE.file.customers.ofEntry(someone.entryId)!;
   const { entryId: _entryId, ...day } = HERE.file.day(1)!;
   const lots = day.lots.map((lot) => ({ ...lot, ownerId }));
   const seen = { seenRevision: day.revision, timeZone: day.timeZone, at: 1 };

@@ -36,7 +36,8 @@ export async function action({ context, request, params }: Route.ActionArgs) {
   if (!sent.ok) return sent.refusal;
   const { revision, ...setting } = sent.value;
   if (
-    here.file.catalog.saveProduct(product.id, revision ?? product.revision, setting) === "changed-meanwhile"
+    here.file.catalog.saveProduct(sent.entry, product.id, revision ?? product.revision, setting) ===
+    "changed-meanwhile"
   )
     return sent.refuse({
       "": "Someone changed this product meanwhile. Reload the page to see what they saved",

@@ -83,7 +83,7 @@ export function aroundDay(
     centsPerKilogram: terms.wholeCentsPerKilogram.value,
     forOthers: {
       rule: farm.ruleForOthers,
-      names: Object.fromEntries(file.owning.owners().map(({ id, name }) => [id, name])),
+      names: Object.fromEntries(file.customers.owners().map(({ id, name }) => [id, name])),
     },
     longestLineMinutes: terms.longestLineMinutes.value,
     personDays: file.people.personDays(from, to),

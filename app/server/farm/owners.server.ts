@@ -6,7 +6,7 @@ export function ownerNames(
   { file }: FarmContext,
   { lots }: Pick<ProcessingDay, "lots">,
 ): Record<number, string> {
-  const owners = file.owning.owners();
+  const owners = file.customers.owners();
   return Object.fromEntries(
     lots.flatMap(({ id, ownerId }) => {
       const owner = ownerId === undefined ? undefined : owners.find((one) => one.id === ownerId);

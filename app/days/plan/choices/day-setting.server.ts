@@ -34,7 +34,7 @@ export const ownersToChoose = (
   { file }: FarmContext,
   lots: readonly { readonly ownerId: number | undefined }[] = [],
 ): { id: number; name: string }[] =>
-  file.owning.owners().flatMap(({ id, name, isRemoved }) => {
+  file.customers.owners().flatMap(({ id, name, isRemoved }) => {
     if (!isRemoved) return [{ id, name }];
     return lots.some(({ ownerId }) => ownerId === id) ? [{ id, name: `${name} (removed)` }] : [];
   });

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { MOST_BIRDS_A_DAY } from "#app/days/plan/choices/lot-form.ts";
 import { choice, optional, wholeNumber, words } from "#app/ui/read/read-field.ts";
 import { BIRD_KINDS } from "#core/growth/bird-kind.ts";
-import { OWNER_KINDS } from "#core/sharing/owner-kind.ts";
+import { OWNER_KINDS } from "#core/sharing/customer-kind.ts";
 
 const MOST_ID = 1_000_000_000;
 const birdCount = wholeNumber({ least: 1, most: MOST_BIRDS_A_DAY, ask: "Enter the number of birds" });

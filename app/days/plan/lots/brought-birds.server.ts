@@ -19,7 +19,7 @@ export function broughtBirds(
   { ownerName, ownerKind, kind, birdCount, weeks, malePercent }: z.output<typeof bringLotForm>,
 ): Recorded<Refusal> {
   const part = (name: string): Entry => ({ ...entry, entryId: `${entry.entryId.slice(0, 55)}-${name}` });
-  const known = file.owning
+  const known = file.customers
     .owners()
     .find(({ name, isRemoved }) => !isRemoved && name.toLowerCase() === ownerName.toLowerCase());
   let outcome: Recorded<Refusal> = { recorded: true, isRepeat: false };
@@ -29,9 +29,14 @@ export function broughtBirds(
   };
   try {
     file.together(() => {
-      if (!known && !wasWritten(file.owning.addOwner(part("owner"), { name: ownerName, kind: ownerKind })))
+      if (
+        !known &&
+        !wasWritten(
+          file.customers.add(part("owner"), { name: ownerName, kind: ownerKind, contact: "", note: "" }),
+        )
+      )
         throw new NotWritten();
-      const ownerId = known?.id ?? file.owning.ownerOfEntry(part("owner").entryId);
+      const ownerId = known?.id ?? file.customers.ofEntry(part("owner").entryId);
       const name = freeName(file, `${ownerName}'s birds`, part("batch").entryId);
       const batch = {
         name,

@@ -79,7 +79,8 @@ function tryOnCopy(database: Database, path: string, pending: readonly Migration
   if (path === ":memory:") return;
   const backup = `${path}.before-${pending[0]!.number}`;
   const trial = `${path}.trial`;
-  rmSync(backup, { force: true });
+  removeFile(backup);
+  removeFile(trial);
   database.prepare("VACUUM INTO ?").run(backup);
   copyFileSync(backup, trial);
   const copy = new BetterSqlite3(trial);
@@ -87,8 +88,16 @@ function tryOnCopy(database: Database, path: string, pending: readonly Migration
     applyAll(copy, pending);
   } finally {
     copy.close();
-    rmSync(trial, { force: true });
+    removeFile(trial);
   }
+}
+
+/**
+ * Removes a data file with what SQLite keeps beside it. A trial that was ended in the middle leaves its journal, and that would be
+ * played back into the next one.
+ */
+function removeFile(path: string): void {
+  for (const beside of ["", "-journal", "-wal", "-shm"]) rmSync(`${path}${beside}`, { force: true });
 }
 
 /** The number of the last migration: no file of ours has a greater one. */

@@ -33,6 +33,32 @@ test("an older file is brought up to date with a backup beside it, and what stop
   rmSync(folder, { recursive: true });
 });
 
+test("a file whose trial was ended in the middle is brought up to date all the same", () => {
+  const folder = mkdtempSync(join(tmpdir(), "pale-morning-"));
+  const path = join(folder, "farm.sqlite");
+  const older = gunzipSync(readFileSync("db/fixtures/farm-at-version-18.sqlite.gz"));
+  writeFileSync(path, older);
+  // What the killed program left: a trial, and the journal of the change that it was in.
+  writeFileSync(`${path}.trial`, older);
+  const trial = new BetterSqlite3(`${path}.trial`);
+  trial.pragma("journal_mode = DELETE");
+  trial.pragma("cache_size = 1");
+  trial.exec("ALTER TABLE carcass RENAME TO fowl");
+  trial.exec("BEGIN; ALTER TABLE fowl RENAME TO carcass; CREATE TABLE more AS SELECT * FROM entry");
+  const journal = readFileSync(`${path}.trial-journal`);
+  expect(journal.subarray(0, 8).toString("hex")).toBe("d9d505f920a163d7");
+  trial.exec("ROLLBACK");
+  trial.close();
+  writeFileSync(`${path}.trial-journal`, journal);
+
+  const opened = openFile(path);
+  expect(opened.pragma("integrity_check", { simple: true })).toBe("ok");
+  expect(opened.pragma("user_version", { simple: true })).toBeGreaterThan(18);
+  expect(existsSync(`${path}.trial-journal`)).toBe(false);
+  opened.close();
+  rmSync(folder, { recursive: true });
+});
+
 test("pictures of an older file stand by what they hold, the same one once", () => {
   const folder = mkdtempSync(join(tmpdir(), "pale-morning-"));
   const path = join(folder, "farm.sqlite");

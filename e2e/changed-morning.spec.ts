@@ -73,7 +73,7 @@ test("on a morning without plucker and Maren, the new finish is shown before any
   expect(await screenFaults(page, farm.url, ["/days/3/run/change"])).toEqual([]);
 
   async function birdsPlanned(): Promise<number> {
-    const plan = await (await page.request.get(`${farm.url}/days/3/plan.json`)).json();
+    const plan = await (await page.request.get(`${farm.url}/days/3/plan.json`, { maxRetries: 2 })).json();
     return plan.birds;
   }
 });

@@ -9,8 +9,8 @@ export interface RouteOutcome {
 
 type Fields = Readonly<Record<string, string>>;
 
-export const post = (fields: Fields): Request =>
-  new Request("http://farm/x", { method: "POST", body: new URLSearchParams(fields) });
+export const post = (fields: Fields, query = ""): Request =>
+  new Request(`http://farm/x${query}`, { method: "POST", body: new URLSearchParams(fields) });
 
 /** The framework hands a route more than it reads; what it reads is here. */
 export async function callRoute(

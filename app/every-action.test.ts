@@ -46,7 +46,11 @@ test.each(RECORDED)(
   async (of) => {
     const { action } = (await import(`./${of.route}`)) as { action: (args: never) => unknown };
     const send = (fields: Fields) =>
-      callRoute(action, post({ entryId: `entry-of-${of.route.replace(/\W/g, "-")}`, ...fields }), of.params);
+      callRoute(
+        action,
+        post({ entryId: `entry-of-${of.route.replace(/\W/g, "-")}`, ...fields }, of.query),
+        of.params,
+      );
     const before = digest();
     const first = await send(of.fields);
     expect(first, JSON.stringify(first)).toSatisfy(
@@ -70,9 +74,7 @@ test.each(REPEATED)(
   async (of) => {
     const { action } = (await import(`./${of.route}`)) as { action: (args: never) => unknown };
     const send = async (fields: Fields) => {
-      const request = post(fields);
-      const url = `${request.url}${of.query ?? ""}`;
-      return callRoute(action, new Request(url, request), of.params).catch((error: unknown) => {
+      return callRoute(action, post(fields, of.query), of.params).catch((error: unknown) => {
         throw new Error(`${of.route} crashed`, { cause: error });
       });
     };

@@ -5,6 +5,7 @@ export type Fields = Readonly<Record<string, string>>;
 interface Case {
   readonly route: string;
   readonly params?: Fields;
+  readonly query?: string;
   readonly fields: Fields;
   /** What is changed in the third sending. */
   readonly changed: Fields;
@@ -152,6 +153,33 @@ export const RECORDED: readonly Case[] = [
     route: "farm/owners.tsx",
     fields: { name: "The next farm over", kind: "household" },
     changed: { kind: "neighbor" },
+  },
+  {
+    route: "orders/people/customers.tsx",
+    fields: { name: "The inn at the ford", kind: "business", contact: "by the bridge" },
+    changed: { contact: "" },
+  },
+  {
+    route: "orders/new-order.tsx",
+    fields: { customerId: "1", productId: "1", packs: "2", firstOn: "2026-09-25", rhythm: "once" },
+    changed: { rhythm: "month" },
+  },
+  {
+    route: "orders/add-line.tsx",
+    params: { orderId: "1" },
+    fields: { productId: "16", packs: "all" },
+    changed: { packs: "3" },
+  },
+  {
+    route: "orders/pay.tsx",
+    query: "?order=1",
+    fields: { amount: "10", how: "cash", paidOn: WEEK },
+    changed: { amount: "11" },
+  },
+  {
+    route: "orders/prices/prices.tsx",
+    fields: { productId: "1", price: "5.25", unit: "pound", fromDay: WEEK },
+    changed: { price: "5.50" },
   },
   {
     route: "farm/devices/devices.tsx",

@@ -138,6 +138,12 @@ export const REPEATED: readonly Repeat[] = [
   },
   {
     isRefused: true,
+    route: "orders/people/forget-customer.tsx",
+    params: { customerId: "1" },
+    fields: () => ({ isSure: "" }),
+  },
+  {
+    isRefused: true,
     route: "farm/data/import-farm.tsx",
     fields: () => ({ replaces: "on", farm: "not a file" }),
   },
@@ -206,6 +212,43 @@ export const REPEATED: readonly Repeat[] = [
     route: "freezers/take-out.ts",
     fields: () => ({ entryId: "out-of-tests", packId: "1", how: "sold" }),
     changed: { how: "eaten" },
+  },
+  {
+    route: "orders/sell/sell.tsx",
+    query: "?order=1&on=2026-09-25",
+    fields: () => ({
+      entryId: "sale-of-tests",
+      packs: "2",
+      total: "21.50",
+      paid: "cash",
+      customerId: "1",
+      soldOn: WEEK,
+    }),
+    changed: { total: "20" },
+  },
+  {
+    route: "orders/sale/take-return.tsx",
+    params: { saleId: "1", outId: "2" },
+    fields: () => ({
+      entryId: "return-of-tests",
+      reason: "leaking bag",
+      goes: "discarded",
+      credit: "21.50",
+      returnedOn: WEEK,
+    }),
+    changed: { credit: "20" },
+  },
+  {
+    route: "orders/close-order.ts",
+    params: { orderId: "1" },
+    fields: () => ({ entryId: "close-of-tests", wantedOn: "2026-09-25", how: "left-out" }),
+    changed: { how: "handed-over" },
+  },
+  {
+    route: "orders/people/change-customer.tsx",
+    params: { customerId: "1" },
+    fields: () => ({ entryId: "customer-of-tests", revision: "1", name: "The next farm", kind: "neighbor" }),
+    changed: { name: "The farm after that" },
   },
   {
     route: "days/run/taps/undo.ts",

@@ -103,7 +103,9 @@ export function Layout({ children }: { children: ReactNode }) {
             <Spine
               farmName={farm?.name ?? "New farm"}
               deviceName={loaded.deviceName}
-              words={farm?.words ?? { batches: "", season: "", days: "", freezers: "", books: "" }}
+              words={
+                farm?.words ?? { batches: "", season: "", days: "", freezers: "", orders: "", books: "" }
+              }
               units={`${show.weightUnit} · ${show.temperatureUnit} · ${reading.currency}`}
             />
           )}

@@ -1,4 +1,4 @@
-import { Form, NavLink } from "react-router";
+import { Form, NavLink, useLocation } from "react-router";
 import { KeyList } from "#app/ui/keys/key-list.tsx";
 import { useRole } from "#app/ui/visitor/role.tsx";
 import { mayOpen } from "#app/ui/visitor/route-roles.ts";
@@ -8,7 +8,7 @@ export interface SpineProps {
   /** Whose device this is; empty on the farm's own computer. */
   deviceName: string;
   /** One live word a section; empty where there is nothing to say. */
-  words: { batches: string; season: string; days: string; freezers: string; books: string };
+  words: { batches: string; season: string; days: string; freezers: string; orders: string; books: string };
   units: string;
 }
 
@@ -18,6 +18,7 @@ export function Spine({ farmName, deviceName, words, units }: SpineProps) {
   const sections = sectionsOf(words).filter(({ to }) =>
     to === "/today" ? role === "helper" : mayOpen(role, to),
   );
+  const inBar = sections.length > MOST_IN_BAR ? MOST_IN_BAR - 1 : sections.length;
   return (
     <header className="fixed inset-x-0 bottom-0 z-10 bg-night text-milk md:sticky md:top-0 md:h-dvh md:w-40 md:shrink-0 md:self-start print:hidden">
       <div className="flex h-full flex-col">
@@ -27,14 +28,12 @@ export function Spine({ farmName, deviceName, words, units }: SpineProps) {
         </div>
         <nav aria-label="Sections">
           <ul className="grid auto-cols-fr grid-flow-col md:grid-flow-row md:grid-cols-1">
-            {sections.map(({ to, name, word }) => (
-              <li key={to}>
-                <NavLink to={to} className="section-link">
-                  <span className="font-semibold">{name}</span>
-                  <span className="text-xs whitespace-nowrap text-fog md:text-sm">{word}</span>
-                </NavLink>
+            {sections.map((section, index) => (
+              <li key={section.to} className={index < inBar ? "" : "hidden md:block"}>
+                <SectionLink {...section} />
               </li>
             ))}
+            {inBar < sections.length && <More sections={sections.slice(inBar)} />}
           </ul>
         </nav>
         <div className="mt-auto hidden px-5 pb-5 text-sm text-fog md:block">
@@ -47,12 +46,56 @@ export function Spine({ farmName, deviceName, words, units }: SpineProps) {
   );
 }
 
+/** Fingers' breadths along the bottom of a phone. */
+const MOST_IN_BAR = 6;
+
+interface Section {
+  readonly to: string;
+  readonly name: string;
+  readonly word: string;
+}
+
+function SectionLink({ to, name, word }: Section) {
+  return (
+    <NavLink to={to} className="section-link">
+      <span className="font-semibold">{name}</span>
+      <span className="text-xs whitespace-nowrap text-fog md:text-sm">{word}</span>
+    </NavLink>
+  );
+}
+
+/** The sections that a phone has no room for, behind one more key. */
+function More({ sections }: { sections: readonly Section[] }) {
+  const { pathname } = useLocation();
+  const isHere = sections.some(({ to }) => pathname === to || pathname.startsWith(`${to}/`));
+  return (
+    <li className="md:hidden">
+      {/* Going anywhere folds it again. */}
+      <details key={pathname} className="relative h-full">
+        <summary
+          className={`section-link h-full cursor-pointer list-none font-semibold ${isHere ? "border-straw bg-ground" : ""}`}
+        >
+          More
+        </summary>
+        <ul className="absolute right-0 bottom-full w-40 bg-night">
+          {sections.map((section) => (
+            <li key={section.to}>
+              <SectionLink {...section} />
+            </li>
+          ))}
+        </ul>
+      </details>
+    </li>
+  );
+}
+
 const sectionsOf = (words: SpineProps["words"]) => [
   { to: "/today", name: "Today", word: "" },
   { to: "/batches", name: "Batches", word: words.batches },
   { to: "/season", name: "Season", word: words.season },
   { to: "/days", name: "Days", word: words.days },
   { to: "/freezers", name: "Freezers", word: words.freezers },
+  { to: "/orders", name: "Orders", word: words.orders },
   { to: "/books", name: "Books", word: words.books },
   { to: "/farm", name: "Farm", word: "" },
 ];

@@ -40,6 +40,10 @@ export function addDays(day: LocalDay, days: number): LocalDay {
   return dayOfNumber(dayNumber(day) + days);
 }
 
+/** The later of two local days. */
+export const laterOf = (one: LocalDay, other: LocalDay): LocalDay =>
+  daysBetween(one, other) > 0 ? other : one;
+
 /** Day of the week, 0 for Monday to 6 for Sunday. */
 export function weekdayOf(day: LocalDay): number {
   return (((dayNumber(day) + 3) % 7) + 7) % 7;

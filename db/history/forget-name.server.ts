@@ -11,12 +11,18 @@ const WORD = String.raw`[\p{L}\p{N}]`;
  *
  * @param name as it is known
  * @param alias what stands there from now on
+ * @param customerId of the customer that it is the name of: how to reach them, and what was noted of them, goes too
  * @returns rows in which it stood
  */
-export function forgetName(path: string, name: string, alias: string): number {
+export function forgetName(path: string, name: string, alias: string, customerId?: number): number {
   const database = new BetterSqlite3(path);
   try {
-    const rows = database.transaction(() => replaceEverywhere(database, name, alias)).immediate();
+    const rows = database
+      .transaction(() => {
+        if (customerId !== undefined) clearContact(database, customerId);
+        return replaceEverywhere(database, name, alias);
+      })
+      .immediate();
     // What was there before the row last grew or moved may still stand on the disk, and in the log of writes.
     database.exec("VACUUM");
     database.pragma("wal_checkpoint(TRUNCATE)");
@@ -24,6 +30,24 @@ export function forgetName(path: string, name: string, alias: string): number {
   } finally {
     database.close();
   }
+}
+
+/** Takes contact and note out of a customer, of what was entered of them, and of what they were before changes. */
+function clearContact(database: Database, id: number): void {
+  const empty = (json: string, at: string) => `json_set(${json}, '${at}.contact', '', '${at}.note', '')`;
+  database.prepare("UPDATE customer SET contact = '', note = '' WHERE id = ?").run(id);
+  database
+    .prepare(
+      `UPDATE entry SET content = ${empty("content", "$[1]")}
+        WHERE id = (SELECT entry_id FROM customer WHERE id = ?) AND json_extract(content, '$[0]') = 'customer'`,
+    )
+    .run(id);
+  database
+    .prepare(
+      `UPDATE row_change SET before = ${empty("before", "$")}, after = ${empty("after", "$")}
+        WHERE changed_table = 'customer' AND row_id = ?`,
+    )
+    .run(id);
 }
 
 interface TextColumn {

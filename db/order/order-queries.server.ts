@@ -48,6 +48,9 @@ export interface ClosedOrder {
 
 type OrderRefusal = "customer-removed" | "product-removed";
 
+/** Characters of an entry's id that one made from it keeps. */
+const MOST_OF_ID = 55;
+
 const REMOVED = "(SELECT entry_id FROM entry_taken_back)";
 
 /** Prepares every statement of orders once; call it once per connection. */
@@ -86,13 +89,12 @@ export function orderQueries(database: Database) {
     SELECT EXISTS (SELECT 1 FROM order_closed WHERE order_id = @orderId AND wanted_on = @wantedOn
                       AND entry_id NOT IN ${REMOVED}) AS found`);
 
-  const addLines = (entryId: string, orderId: number, lines: readonly OrderLineFacts[]) => {
-    for (const line of lines) {
+  const addLine = (entry: Entry, orderId: number, line: OrderLineFacts) =>
+    entries.once<"product-removed">(entry, ["order-line", orderId, line], () => {
       if (!selectIsProduct.get(line.productId)!.found) return "product-removed";
-      insertLine.run({ ...line, entryId, orderId });
-    }
-    return undefined;
-  };
+      insertLine.run({ ...line, entryId: entry.entryId, orderId });
+      return undefined;
+    });
 
   return {
     /** Orders that stand, by when they came in. */
@@ -100,12 +102,14 @@ export function orderQueries(database: Database) {
     lines: (): OrderLine[] => selectLines.all(),
     closed: (): ClosedOrder[] => selectClosed.all(),
     ofEntry: (entryId: string): number | undefined => selectOfEntry.get(entryId)?.id,
-    /** An order with its lines. */
-    add: (entry: Entry, order: OrderFacts, lines: readonly OrderLineFacts[]): Recorded<OrderRefusal> =>
-      entries.once(entry, ["order", order, lines], () => {
+    /** An order with its first line, which is an entry of its own and can be removed alone. */
+    add: (entry: Entry, order: OrderFacts, line: OrderLineFacts): Recorded<OrderRefusal> =>
+      entries.once<OrderRefusal>(entry, ["order", order], () => {
         if (!selectIsCustomer.get(order.customerId)!.found) return "customer-removed";
         insertOrder.run({ ...order, entryId: entry.entryId });
-        return addLines(entry.entryId, selectOfEntry.get(entry.entryId)!.id, lines);
+        const ofLine = { ...entry, entryId: `${entry.entryId.slice(0, MOST_OF_ID)}-line` };
+        const outcome = addLine(ofLine, selectOfEntry.get(entry.entryId)!.id, line);
+        return outcome.recorded || outcome.reason === "entry-used" ? undefined : outcome.reason;
       }),
     /** Another product on an order. */
     addLine: (
@@ -113,10 +117,9 @@ export function orderQueries(database: Database) {
       orderId: number,
       line: OrderLineFacts,
     ): Recorded<"product-removed" | "order-removed"> =>
-      entries.once(entry, ["order-line", orderId, line], () => {
-        if (!selectOrders.all().some(({ id }) => id === orderId)) return "order-removed";
-        return addLines(entry.entryId, orderId, [line]);
-      }),
+      selectOrders.all().some(({ id }) => id === orderId)
+        ? addLine(entry, orderId, line)
+        : { recorded: false, reason: "order-removed" },
     /** Ends one time of an order; ended already, nothing more is written of it. */
     close: (
       entry: Entry,

@@ -40,9 +40,17 @@ export interface BegunPdf {
   readonly adorn: (draw: () => void) => void;
   /** Draws something that says a few words only. */
   readonly picture: (words: string, draw: () => void) => void;
+  /** Begins a table; its rows follow, until it is ended. */
+  readonly startTable: () => void;
+  /** A row of the table that was begun: what draws each of its cells. */
+  readonly row: (as: "TH" | "TD", cells: readonly (() => void)[]) => void;
+  readonly endTable: () => void;
   /** Its bytes. */
   readonly end: () => Promise<Uint8Array<ArrayBuffer>>;
 }
+
+/** A head says that it is the head of its column. */
+const cellOptions = (as: "TH" | "TD") => (as === "TH" ? ({ scope: "Column" } as object) : {});
 
 /** A tagged PDF without a page yet: all that is drawn on it goes through `say`, `picture` or `adorn`. */
 export function beginPdf({ paper, margin, madeAt, title }: PdfStart): BegunPdf {
@@ -69,6 +77,7 @@ export function beginPdf({ paper, margin, madeAt, title }: PdfStart): BegunPdf {
   for (const [name, font] of fonts()) pdf.registerFont(name, font);
   const document = pdf.struct("Document");
   pdf.addStructure(document);
+  let table = document;
   return {
     pdf,
     say: (as, draw) => void document.add(pdf.struct(as, {}, draw)),
@@ -78,6 +87,19 @@ export function beginPdf({ paper, margin, madeAt, title }: PdfStart): BegunPdf {
       draw();
       pdf.endMarkedContent();
     },
+    startTable: () => {
+      table = pdf.struct("Table");
+      document.add(table);
+    },
+    row: (as, cells) =>
+      void table.add(
+        pdf.struct(
+          "TR",
+          {},
+          cells.map((draw) => pdf.struct(as, cellOptions(as), draw)),
+        ),
+      ),
+    endTable: () => void table.end(),
     end: async () => {
       document.end();
       pdf.end();

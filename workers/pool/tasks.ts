@@ -32,6 +32,7 @@ import {
 } from "#workers/line/planned-day.ts";
 import { type LabelSheets, labelSheets } from "#workers/pdf/label-sheets.ts";
 import { type RunSheet, runSheet } from "#workers/pdf/run-sheet.ts";
+import { type WrittenPages, writtenPages } from "#workers/pdf/written-pages.ts";
 
 /** A day that runs: what its plan is made of, and what was tapped. */
 export interface RunningDay {
@@ -122,6 +123,7 @@ export const TASKS = {
     await dropOldBackups(folder);
     return backup;
   },
+  "written-pages": (pages: WrittenPages): Promise<Uint8Array> => writtenPages(pages),
   "read-calendar": ({ text, ...asked }: { readonly text: string } & CalendarAsked): CalendarReading =>
     readCalendar(text, asked),
   /** Writes the whole farm into a file. */
@@ -148,8 +150,12 @@ export const TASKS = {
     }
   },
   /** Puts another name in the place of one, everywhere in a file that is open nowhere else. */
-  "forget-name": (asked: { readonly path: string; readonly name: string; readonly alias: string }): number =>
-    forgetName(asked.path, asked.name, asked.alias),
+  "forget-name": (asked: {
+    readonly path: string;
+    readonly name: string;
+    readonly alias: string;
+    readonly customerId?: number;
+  }): number => forgetName(asked.path, asked.name, asked.alias, asked.customerId),
   /** What is damaged in a data file; empty where nothing is. */
   "check-file": (path: string): string[] => damageOf(path),
 } as const;

@@ -12,8 +12,9 @@ import type { Batch } from "#db/batch/batch-queries.server.ts";
 import type { DatedChoices, KeptPlan } from "#db/day/day-queries.server.ts";
 import { USUAL_DAY, USUAL_LOT } from "#db/day/usual-day.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
-import type { WayOut } from "#db/freezer/freezer-queries.server.ts";
+import type { KnownPack, WayOut } from "#db/freezer/freezer-queries.server.ts";
 import { asPoundsAndOunces, at, DEMO_ZONE, type entryMaker, must } from "#demo/demo-file.ts";
+import { sellTo } from "#demo/demo-orders.ts";
 import { packTheParts, theByProducts } from "#demo/demo-packs.ts";
 import { drawsFrom } from "#demo/draws.ts";
 
@@ -301,12 +302,19 @@ function markSome(file: FarmFile, entry: MakeEntry, dayId: number): void {
 /** Over the summer most were sold and some eaten. */
 function someLeave(file: FarmFile, entry: MakeEntry, dayId: number, startAt: number): void {
   const draws = drawsFrom(startAt);
-  for (const bird of file.freezers.stored().filter((one) => one.dayId === dayId)) {
+  const sold = new Map<string, KnownPack[]>();
+  for (const pack of file.freezers.stored().filter((one) => one.dayId === dayId)) {
     if (draws.uniform() > 0.72) continue;
     const outOn = addDays("2026-07-04", 7 * Math.floor(draws.uniform() * 10));
-    const how: WayOut = bird.purpose === "pets" ? "given" : bird.purpose === "own" ? "eaten" : "sold";
-    must(file.freezers.takeOut(entry(outOn), [bird.id], { outOn, how }));
+    if (pack.purpose === "sale") {
+      sold.set(outOn, [...(sold.get(outOn) ?? []), pack]);
+      continue;
+    }
+    const how: WayOut = pack.purpose === "pets" ? "given" : "eaten";
+    must(file.freezers.takeOut(entry(outOn), [pack.id], { outOn, how }));
   }
+  for (const [soldOn, packs] of [...sold].toSorted(([one], [other]) => one.localeCompare(other)))
+    sellTo(file, entry, { soldOn, who: Math.floor(draws.uniform() * 8), packs });
 }
 
 /** People of the farm by name, and where they stand. */

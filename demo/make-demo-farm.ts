@@ -3,6 +3,7 @@ import type { FarmFile } from "#db/farm-file.server.ts";
 import { makeDemoBatches } from "#demo/demo-batches.ts";
 import { makeDemoDays } from "#demo/demo-days.ts";
 import { DEMO_ZONE, type entryMaker, must, entryMaker as newEntryMaker } from "#demo/demo-file.ts";
+import { makeCustomers, makeOrders } from "#demo/demo-orders.ts";
 import { makeCatalog } from "#demo/demo-packs.ts";
 import { makeDemoSeason } from "#demo/demo-season.ts";
 
@@ -14,11 +15,13 @@ export function makeDemoFarm(file: FarmFile): void {
     makeKitAndPlaces(file, entry);
     makeDevices(file, entry);
     makeCatalog(file, entry);
+    makeCustomers(file, entry);
     makeDemoBatches(file, entry);
 
     makePast(file, entry);
     makeDemoSeason(file, entry);
     makeDemoDays(file, entry);
+    makeOrders(file, entry);
   });
 }
 
@@ -47,15 +50,15 @@ function makeSettings(file: FarmFile): void {
       jugCount: 8,
       jugMilliliters: 1893,
       madeIceMilligrams: undefined,
-      scalderMilliliters: 60_000,
-      scalderWatts: 2000,
+      scalderMilliliters: 80_000,
+      scalderWatts: 3000,
       scalderHeat: "electric",
       isScalderLidded: true,
-      isScalderInsulated: false,
+      isScalderInsulated: true,
       scaldAtOnceCount: 1,
       scalderFillMillicelsius: undefined,
-      circuitVolts: 120,
-      breakerAmps: 15,
+      circuitVolts: 240,
+      breakerAmps: 20,
       altitudeMeters: 310,
       ruleForOthers: "At most 1,000 birds a year, and own birds only.",
       dayCostSharedBy: "birds",
@@ -69,7 +72,7 @@ function makeSettings(file: FarmFile): void {
 function makeKitAndPlaces(file: FarmFile, entry: ReturnType<typeof entryMaker>): void {
   const kit = [
     ["Four cones", 9600, { lifeYears: 10, lifeBirds: undefined }],
-    ["60-liter drum with its element", 31_000, { lifeYears: undefined, lifeBirds: 3000 }],
+    ["80-liter scalding tank with its element", 31_000, { lifeYears: undefined, lifeBirds: 3000 }],
     ["Table, hose and sinks", 24_000, { lifeYears: 8, lifeBirds: undefined }],
     ["Chamber sealer", 28_500, { lifeYears: 6, lifeBirds: undefined }],
     ["Barn chest freezer", 64_900, { lifeYears: 12, lifeBirds: undefined }],

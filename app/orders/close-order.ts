@@ -23,6 +23,5 @@ export async function action({ context, request, params }: Route.ActionArgs) {
     { entryId: entryId!, at: here.now() },
     { orderId: order.id, wantedOn: wantedOn!, how: end },
   );
-  const undo = new URLSearchParams({ undo: entryId!, what: `${order.customerName}, ${wantedOn}` });
-  return redirect(`/orders?${undo}`, 303);
+  return redirect("/orders", 303);
 }

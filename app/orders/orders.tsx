@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { type OrderTime, ordersNow } from "#app/server/order/orders-now.server.ts";
+import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { fillWords, orderLineWords, RHYTHM_WORDS } from "#app/words/order-words.ts";
@@ -17,7 +18,7 @@ const LATELY_DAYS = 30;
 export function loader({ context }: Route.LoaderArgs) {
   const here = context.get(farmContext);
   const farm = requireFarm(here);
-  const { selling, customers } = here.file;
+  const { selling, customers, ordering } = here.file;
   const today = localDayOf(here.now(), farm.timeZone);
   const names = new Map(customers.all().map(({ id, name }) => [id, name]));
   return {
@@ -26,6 +27,14 @@ export function loader({ context }: Route.LoaderArgs) {
       .owed()
       .filter(({ owedCents }) => owedCents > 0)
       .map((one) => ({ ...one, name: names.get(one.customerId) ?? "" })),
+    closed: ordering
+      .closed()
+      .slice(-MOST_CLOSED)
+      .toReversed()
+      .map((one) => ({
+        ...one,
+        name: ordering.orders().find(({ id }) => id === one.orderId)?.customerName ?? "a removed order",
+      })),
     sales: selling
       .sales(addDays(today, -LATELY_DAYS), today)
       .slice(0, 8)
@@ -35,6 +44,8 @@ export function loader({ context }: Route.LoaderArgs) {
       })),
   };
 }
+
+const MOST_CLOSED = 5;
 
 /** Who wants what, the soonest first, and whether it can be filled. */
 export default function Orders({ loaderData }: Route.ComponentProps) {
@@ -82,6 +93,7 @@ export default function Orders({ loaderData }: Route.ComponentProps) {
         <div className="grid gap-5">
           <Owed {...loaderData} />
           <Lately {...loaderData} />
+          <Closed {...loaderData} />
         </div>
       </div>
     </Page>
@@ -129,6 +141,33 @@ function Owed({ owed }: Loaded) {
               {name}
             </Link>
             <span className="font-mono">{show.money(owedCents)}</span>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}
+
+/** Orders that were closed last, so that a slip can be undone. Those handed over are undone with their sale. */
+function Closed({ closed }: Loaded) {
+  const show = useShow();
+  if (closed.length === 0) return null;
+  return (
+    <Sheet heading="Closed recently" className="print:hidden">
+      <ul>
+        {closed.map(({ entryId, name, wantedOn, how }) => (
+          <li key={entryId} className="flex items-baseline justify-between gap-3 border-b border-rule">
+            <span>
+              {name}, {show.shortDay(wantedOn)}: {how === "left-out" ? "skipped" : "handed over"}
+            </span>
+            {how === "left-out" && (
+              <RemoveButton
+                entryId={entryId}
+                back="/orders"
+                what={`skipping ${name}, ${show.shortDay(wantedOn)}`}
+                verb="undo"
+              />
+            )}
           </li>
         ))}
       </ul>

@@ -55,9 +55,13 @@ export default function Takings({ loaderData: { years, year, rows } }: Route.Com
             caption="Takings by day"
             className="text-base"
             columns={[
-              { head: "Day", cell: ({ day }) => show.shortDay(day) },
-              { head: "Packs", isNumber: true, cell: ({ packs }) => show.count(packs) },
-              { head: "Sold", isNumber: true, cell: ({ soldCents }) => show.money(soldCents) },
+              { head: "Day", isOneLine: true, cell: ({ day }) => show.monthDay(day) },
+              { head: "Packs", isNumber: true, cell: ({ packs }) => (packs === 0 ? "" : show.count(packs)) },
+              {
+                head: "Sold",
+                isNumber: true,
+                cell: ({ soldCents }) => (soldCents === 0 ? "" : show.money(soldCents)),
+              },
               ...ways.map((way: PaymentWay) => ({
                 head: PAYMENT_WORDS[way],
                 isNumber: true,

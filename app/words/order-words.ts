@@ -18,6 +18,9 @@ export const PAYMENT_WORDS = {
   other: "Other",
 } as const satisfies Readonly<Record<PaymentWay, string>>;
 
+/** A weight that was asked for: whole pounds without their ounces. */
+const asked = (milligrams: number, show: Show) => show.bird(milligrams).replace(/ lb 0 oz$/, " lb");
+
 /** The size that is wished for; empty where any will do. */
 export function sizeWords(
   {
@@ -27,9 +30,9 @@ export function sizeWords(
   show: Show,
 ): string {
   if (leastMilligrams !== undefined && mostMilligrams !== undefined)
-    return `${show.bird(leastMilligrams)} to ${show.bird(mostMilligrams)}`;
-  if (leastMilligrams !== undefined) return `${show.bird(leastMilligrams)} or more`;
-  return mostMilligrams === undefined ? "" : `${show.bird(mostMilligrams)} or less`;
+    return `${asked(leastMilligrams, show)} to ${asked(mostMilligrams, show)}`;
+  if (leastMilligrams !== undefined) return `${asked(leastMilligrams, show)} or more`;
+  return mostMilligrams === undefined ? "" : `${asked(mostMilligrams, show)} or less`;
 }
 
 interface LineInWords {
@@ -42,7 +45,7 @@ interface LineInWords {
 /** Such as "12 × Whole chicken, 4 lb 0 oz to 5 lb 0 oz". */
 export function orderLineWords(line: LineInWords, show: Show): string {
   const size = sizeWords(line, show);
-  const count = line.packs === undefined ? "All" : `${show.count(line.packs)} ×`;
+  const count = line.packs === undefined ? "Every pack of" : `${show.count(line.packs)} ×`;
   return `${count} ${line.product}${size === "" ? "" : `, ${size}`}`;
 }
 

@@ -77,8 +77,8 @@ function Orders({ orders, customer }: Loaded) {
         {orders.map((order) => (
           <li key={order.id} className="flex items-baseline justify-between gap-3 border-b border-rule">
             <Link to={`/orders/${order.id}`} className="lone-link">
-              {RHYTHM_WORDS[order.rhythm]}, {order.rhythm === "once" ? "for" : "from"}{" "}
-              {show.shortDay(order.firstOn)}
+              {RHYTHM_WORDS[order.rhythm].replace(/^./, (first) => first.toUpperCase())},{" "}
+              {order.rhythm === "once" ? "for" : "from"} {show.shortDay(order.firstOn)}
             </Link>
             <RemoveButton
               entryId={order.entryId}

@@ -124,7 +124,7 @@ function PackLine({ pack, to, verb }: { pack: Pack; to: string; verb: "add" | "t
           {pack.birdNumber !== undefined && ` bird ${pack.birdNumber}`}
           <span className="block text-sm text-soft">
             <span className="font-mono">{pack.code}</span> · {pack.placeName ?? "no location"} ·{" "}
-            {pack.batchName}
+            <span className="whitespace-nowrap">{pack.batchName}</span>
           </span>
         </span>
         <span className="shrink-0 text-right">

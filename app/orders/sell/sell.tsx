@@ -39,7 +39,7 @@ export function loader({ context, request }: Route.LoaderArgs) {
     chosen,
     // What was asked for and is not in stock any more: sold on another phone.
     goneCount: ids.length - ids.filter((id) => all.some((pack) => pack.id === id)).length,
-    found: scanned ? [] : packsFound(others, find),
+    found: packsFound(others, scanned ? "" : find),
     inStock: all.length,
     find: scanned ? "" : find,
     customers,

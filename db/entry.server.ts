@@ -93,6 +93,7 @@ const FACTS = [
   "sale",
   "payment",
   "pack_return",
+  "lot_share",
   "device_address",
   "invitation",
   "kit_item",

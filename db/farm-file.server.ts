@@ -32,6 +32,7 @@ import { productQueries } from "#db/pack/product-queries.server.ts";
 import { redoQueries } from "#db/pack/redo-queries.server.ts";
 import { placeQueries } from "#db/place/place-queries.server.ts";
 import { saleQueries } from "#db/sale/sale-queries.server.ts";
+import { shareQueries } from "#db/sale/share-queries.server.ts";
 import { peopleQueries } from "#db/season/people-queries.server.ts";
 import { seasonQueries } from "#db/season/season-queries.server.ts";
 import { supplyQueries } from "#db/supply/supply-queries.server.ts";
@@ -77,6 +78,7 @@ export function openFarmFile(path: string, writing: Writing = {}) {
     customers: customerQueries(database),
     ordering: orderQueries(database),
     selling: saleQueries(database),
+    sharing: shareQueries(database),
     readings: readingQueries(database),
     attached: addressQueries(database),
     access: accessQueries(database),

@@ -67,6 +67,8 @@ const SCREENS = {
     "/days/1/pack",
     "/days/1/settle",
     "/days/3/settle",
+    "/days/1/settle/products",
+    "/days/3/settle/products",
     "/days/3/settle/cost",
   ],
   orders: [
@@ -87,6 +89,10 @@ const SCREENS = {
     "/orders/customers/1",
     "/orders/customers/1/change",
     "/orders/customers/1/forget",
+    "/orders/share/1/1",
+    "/orders/share/1/1?basis=weight&birds-9=1&birds-10=2",
+    "/freezers/year",
+    "/freezers/year?rate=1&with=sale",
   ],
   "freezers, books and farm": [
     "/freezers",

@@ -62,6 +62,9 @@ export default function Batches({ loaderData: { alive, gone, asked, isEmpty } }:
             <ButtonLink kind="plain" to="/season/chicks">
               How many chicks?
             </ButtonLink>
+            <ButtonLink kind="plain" to="/freezers/year">
+              Through the year
+            </ButtonLink>
             <ButtonLink to="/batches/new">Add a batch</ButtonLink>
           </div>
         )}

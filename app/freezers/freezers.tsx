@@ -93,6 +93,12 @@ function MoreLinks({ isEmpty }: { isEmpty: boolean }) {
       <ButtonLink kind="plain" to="/freezers/supplies">
         Supplies
       </ButtonLink>
+      <ButtonLink kind="plain" to="/freezers/year">
+        Through the year
+      </ButtonLink>
+      <ButtonLink kind="plain" to="/orders/picking">
+        Picking list
+      </ButtonLink>
       {!isEmpty && (
         <ButtonLink kind="plain" to="/freezers/place">
           Add a refrigerator or freezer

@@ -13,6 +13,10 @@ export const RULE_WORDS: Readonly<Record<RuleName, string>> = {
   "dressing-percentage": "Mean dressed weight divided by mean live weight.",
   "feed-per-weight-dressed":
     "This day's share of the batch's feed, divided by total dressed weight. The share is based on what each bird has eaten by its age.",
+  "feed-per-weight-sold":
+    "The same feed, divided by the weight that can be sold: home use, pet food, and condemned birds are not in it.",
+  "birds-in-stock": "Whole birds, plus the weight of all cuts divided by the weight of a bird.",
+  "weeks-of-stock": "Birds in stock divided by birds eaten a week.",
   "chill-time":
     "Heat leaving the thickest part from both sides, with the cavity open to the water. Go by a probe in the breast, not the clock.",
   "ice-needed": "Heat from the birds, water, and tanks, divided by the heat that ice absorbs, plus a margin.",
@@ -114,6 +118,12 @@ export const RULE_WORDS: Readonly<Record<RuleName, string>> = {
 export const INPUT_WORDS: Readonly<Record<InputName, string>> = {
   "birds-dressed": "birds dressed",
   "total-dressed-weight": "total dressed weight",
+  "whole-birds-stored": "whole birds stored",
+  "cuts-stored": "cuts stored",
+  "weight-of-a-bird": "weight of a bird",
+  "birds-in-stock": "birds in stock",
+  "birds-a-week": "birds a week",
+  "weight-that-can-be-sold": "weight that can be sold",
   "total-cost": "total cost",
   "mean-dressed-weight": "mean dressed weight",
   "mean-live-weight": "mean live weight",

@@ -139,6 +139,7 @@ export function showFor({ unitSystem, currency, timeZone, locale, seesMoney = tr
     seconds,
     minutes,
     hours: (value) => minutes(Math.round(value * 60)),
+    weeks: (value) => `${trimmed(value, 1)} weeks`,
     days: (value) => `${count(value)} days`,
     instant: (at) => `${formats.weekday(at)} ${time(at)}`,
     birds: count,
@@ -178,6 +179,9 @@ export function showFor({ unitSystem, currency, timeZone, locale, seesMoney = tr
     /** Any value by its unit. */
     value: (value: number, unit: Unit) => byUnit[unit](value),
     bird,
+    /** A small difference between weights: ounces, or grams. */
+    gap: (milligrams: number) =>
+      isUs ? `${trimmed(milligrams / MILLIGRAMS_PER_OUNCE, 2)} oz` : `${trimmed(milligrams / 1000, 0)} g`,
     /** A weight as it was put on the scale, with nothing rounded away. */
     exactBird: (milligrams: number) => bird(milligrams, 3),
     bulk,

@@ -104,6 +104,7 @@ export const SOURCE_WORDS: Readonly<Record<Source, string>> = {
   freezing:
     "a published formula for freezing times, within a tenth on regular shapes; a freezer's spare power varies most",
   label: "arithmetic: a label never says more than the pack holds",
+  sharing: "arithmetic on what was weighed, until the gap is smaller than the scale can show",
   cost: "your own bills and hours, split so the parts add up to the cent",
   season:
     "your prices and people where entered, our estimates otherwise; value is sales minus feed, labor, and rental",

@@ -2,7 +2,9 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { allot } from "#core/cost/allot.ts";
 import { feedUsed, splitBatchCost } from "#core/cost/batch-cost.ts";
+import { feedPerKilogramSold } from "#core/cost/feed-sold.ts";
 import { kitShare } from "#core/cost/kit-share.ts";
+import { productCosts } from "#core/cost/product-cost.ts";
 import { cents } from "#core/quantity/quantity.ts";
 
 const weights = fc
@@ -73,6 +75,67 @@ test("feed left in the bag is stock at the mean price, not the batch's cost", ()
   });
   expect(feedUsed([], 0).cents).toBe(0);
   expect(() => feedUsed(bought, 101)).toThrow("not be more than the 100 kg bought, got 101");
+});
+
+test("by-products are taken off what the birds cost, and the rest goes to the cuts by value or weight, to the cent", () => {
+  const cut = (name: string, kilograms: number, centsPerKilogram: number, ownCents = 0) => ({
+    name,
+    kilograms,
+    centsPerKilogram,
+    ownCents: cents(ownCents),
+  });
+  // Livers bring 2 x 400 = 800, less 100 for their bags: 700. 10,000 - 700 = 9,300 over 6,000 and 3,000 of value.
+  const cuts = [cut("wings", 5, 600, 50), cut("breasts", 4, 1500, 20)];
+  const livers = [cut("livers", 2, 400, 100)];
+  const byValue = productCosts(cents(10_000), cuts, livers, "value");
+  expect([byValue.creditCents, byValue.jointAfterCreditCents, byValue.incomeCents]).toEqual([700, 9300, 0]);
+  expect(byValue.products.map(({ jointCents, cents: all }) => [jointCents, all])).toEqual([
+    [3100, 3150],
+    [6200, 6220],
+  ]);
+  expect(byValue.products[1]!.costPerKilogram).toBe(1555);
+  // By weight 5 to 4: 5,166.67 and 4,133.33.
+  const byWeight = productCosts(cents(10_000), cuts, livers, "weight");
+  expect(byWeight.products.map(({ jointCents }) => jointCents)).toEqual([5167, 4133]);
+  // Without prices value is no basis.
+  const unpriced = cuts.map((one) => ({ ...one, centsPerKilogram: 0 }));
+  expect(productCosts(cents(10_000), unpriced, [], "value").products[0]!.jointCents).toBe(5556);
+  // Livers worth more than the birds cost are income.
+  expect(productCosts(cents(500), cuts, livers, "value")).toMatchObject({
+    jointAfterCreditCents: 0,
+    incomeCents: 200,
+  });
+  // Equal parts: the first in the alphabet takes the odd cent.
+  const equal = productCosts(cents(101), [cut("b", 1, 1), cut("a", 1, 1)], [], "value");
+  expect(equal.products.map(({ jointCents }) => jointCents)).toEqual([50, 51]);
+});
+
+test("whatever came of the birds, the parts and the credit add up to what they cost", () => {
+  const product = fc.record({
+    name: fc.string({ minLength: 1, maxLength: 4 }),
+    kilograms: fc.double({ min: 0.1, max: 60, noNaN: true }),
+    centsPerKilogram: fc.nat(3000),
+    ownCents: fc.nat(900).map(cents),
+  });
+  fc.assert(
+    fc.property(
+      amount,
+      fc.array(product, { minLength: 1, maxLength: 6 }),
+      fc.array(product, { maxLength: 3 }),
+      fc.constantFrom("value" as const, "weight" as const),
+      (joint, cuts, others, basis) => {
+        const costs = productCosts(joint, cuts, others, basis);
+        const shared = costs.products.reduce((sum, { jointCents }) => sum + jointCents, 0);
+        expect(shared).toBe(costs.jointAfterCreditCents);
+        expect(shared + costs.creditCents - costs.incomeCents).toBe(joint);
+      },
+    ),
+  );
+});
+
+test("feed to a pound sold leaves out what is not sold, and has no answer where nothing is", () => {
+  expect(feedPerKilogramSold(500, 100)?.value).toBe(5);
+  expect(feedPerKilogramSold(500, 0)).toBeUndefined();
 });
 
 test("kit is written off over its birds, or over its years at the farm's birds a year", () => {

@@ -13,6 +13,7 @@ export type Unit =
   | "minutes"
   | "hours"
   | "days"
+  | "weeks"
   | "instant"
   | "birds"
   | "people"
@@ -57,6 +58,7 @@ export type Source =
   | "freezing"
   | "label"
   | "cost"
+  | "sharing"
   | "season"
   | "own-log";
 

@@ -76,6 +76,14 @@ export function freezerQueries(database: Database) {
     SELECT count(*) AS birds FROM pack_out AS gone JOIN pack_now AS now ON now.pack_id = gone.pack_id
      WHERE gone.out_on > ? AND gone.out_on <= ? AND gone.entry_id NOT IN ${removed}
        AND now.bird_number IS NOT NULL`);
+  const selectEaten = database.prepare<
+    [string, string],
+    { birds: number; cutMilligrams: number; firstOn: string | undefined }
+  >(`
+    SELECT count(now.bird_number) AS birds, min(gone.out_on) AS firstOn,
+           coalesce(sum(CASE WHEN now.bird_number IS NULL THEN now.weight_milligrams ELSE 0 END), 0) AS cutMilligrams
+      FROM pack_out AS gone JOIN pack_now AS now ON now.pack_id = gone.pack_id
+     WHERE gone.out_on > ? AND gone.out_on <= ? AND gone.how = 'eaten' AND gone.entry_id NOT IN ${removed}`);
   const selectStoredCount = database.prepare<[], { birds: number }>(
     "SELECT count(*) AS birds FROM pack_now WHERE is_stored = 1 AND bird_number IS NOT NULL",
   );
@@ -157,6 +165,8 @@ export function freezerQueries(database: Database) {
     storedCount: (): number => selectStoredCount.get()!.birds,
     /** Whole birds that left after one day and up to another. */
     birdsOutBetween: (after: string, to: string): number => selectBirdsOutBetween.get(after, to)!.birds,
+    /** What was taken out to be eaten after one day and up to another, and the first time of it. */
+    eatenBetween: (after: string, to: string) => selectEaten.get(after, to)!,
     /** Packs that left last, newest first. */
     lately: (most: number): PackOut[] => selectLately.all(most),
     /** All of the packs leave, or none. */

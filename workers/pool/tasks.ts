@@ -15,6 +15,7 @@ import type { BackupReason } from "#core/file/file-life.ts";
 import type { Bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import type { LineAnswer } from "#core/processing-line/line-tally.ts";
+import { fairShareOf } from "#core/sharing/share-fair.ts";
 import { forgetName } from "#db/history/forget-name.server.ts";
 import { type Backup, dropOldBackups, writeBackup } from "#db/life/backup-archive.server.ts";
 import { writeFarmCsv } from "#db/life/farm-csv.server.ts";
@@ -123,6 +124,7 @@ export const TASKS = {
     await dropOldBackups(folder);
     return backup;
   },
+  "fair-share": fairShareOf,
   "written-pages": (pages: WrittenPages): Promise<Uint8Array> => writtenPages(pages),
   "read-calendar": ({ text, ...asked }: { readonly text: string } & CalendarAsked): CalendarReading =>
     readCalendar(text, asked),

@@ -99,6 +99,23 @@ function lighterThanDressed(
   return faults.length > 0 ? Object.fromEntries(faults) : undefined;
 }
 
+/** What each product cost, and the way to share the birds of a lot among those who raised them. */
+function MoreOfDay({ day, lots }: Route.ComponentProps["loaderData"]) {
+  const dressed = lots.filter(({ settlement }) => settlement);
+  return (
+    <p className="flex flex-wrap gap-3 print:hidden">
+      <ButtonLink kind="plain" to={`/days/${day.id}/settle/products`}>
+        Cost of each product
+      </ButtonLink>
+      {dressed.map(({ lotId, batch }) => (
+        <ButtonLink key={lotId} kind="plain" to={`/orders/share/${day.id}/${lotId}`}>
+          {dressed.length > 1 ? `Share ${batch.name} among households` : "Share the birds among households"}
+        </ButtonLink>
+      ))}
+    </p>
+  );
+}
+
 export default function Settle({ loaderData, actionData }: Route.ComponentProps) {
   const { day, lots, names } = loaderData;
   const head = (
@@ -138,6 +155,7 @@ export default function Settle({ loaderData, actionData }: Route.ComponentProps)
           <Close {...loaderData} refusal={actionData} />
           <Kept {...loaderData} />
           <Export dayId={day.id} />
+          <MoreOfDay {...loaderData} />
         </div>
         <div className="grid content-start gap-5">
           {dressed.map((lot) => (

@@ -37,6 +37,7 @@ const ENTRY_WORDS: Readonly<Record<string, string>> = {
   "label-print": "Labels printed",
   "label-template": "Label layout",
   lot: "Lot added to a day",
+  "lot-share": "Birds shared among households",
   loss: "Birds lost",
   mark: "Date on the calendar",
   note: "Note",

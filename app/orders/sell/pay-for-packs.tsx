@@ -21,14 +21,14 @@ const WAYS = [
 
 /** Who takes the chosen packs, for how much, and how it is paid. */
 export function PayForPacks({ loaded, refusal }: PayForPacksProps) {
-  const { chosen, customers, customer, order, today, entryId } = loaded;
+  const { chosen, customers, customer, order, today, entryId, agreedCents } = loaded;
   const show = useShow();
   const ids = chosen.map(({ id }) => id);
   const total = chosen.reduce((sum, { cents }) => sum + (cents ?? 0), 0);
   const unpriced = chosen.filter(({ cents }) => cents === undefined).length;
   return (
     <Sheet heading={`${plural(chosen.length, "pack")}, ${show.money(total)}`} className="max-w-prose">
-      {unpriced > 0 && (
+      {unpriced > 0 && agreedCents === undefined && (
         <Notice>
           {plural(unpriced, "pack")} {unpriced === 1 ? "has" : "have"} no price. Enter the total yourself, or
           set prices under Orders, Prices.
@@ -40,7 +40,12 @@ export function PayForPacks({ loaded, refusal }: PayForPacksProps) {
         entryId={entryId}
         defaults={{
           packs: ids.join(),
-          total: unpriced > 0 ? "" : (total / 100).toFixed(2),
+          total:
+            agreedCents !== undefined
+              ? (agreedCents / 100).toFixed(2)
+              : unpriced > 0
+                ? ""
+                : (total / 100).toFixed(2),
           customerId: customer ? String(customer.id) : "",
           paid: "cash",
           soldOn: today,

@@ -42,6 +42,10 @@ export function loader({ context, request }: Route.LoaderArgs) {
     found: packsFound(others, scanned ? "" : find),
     inStock: all.length,
     find: scanned ? "" : find,
+    // What was agreed on before, such as a household's part of the cost.
+    agreedCents: /^\d{1,8}$/.test(searchParams.get("total") ?? "")
+      ? Number(searchParams.get("total"))
+      : undefined,
     customers,
     customer: customers.find(({ id }) => id === customer),
     order: time && { id: time.order.id, wantedOn: time.wantedOn },

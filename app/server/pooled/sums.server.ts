@@ -1,5 +1,6 @@
 import { pooled } from "#app/server/pooled/pooled.server.ts";
 import { crewReach } from "#core/day/crew/crew-reach.ts";
+import { fairShareOf } from "#core/sharing/share-fair.ts";
 import {
   firstPlanOfDay,
   limitOfLine,
@@ -26,6 +27,9 @@ export const plannedMinutesInPool = pooled("planned-minutes", plannedMinutes, 50
 
 /** Minutes that our times would have said of a day that is over: the same few are asked for by every plan. */
 export const predictedInPool = pooled("predicted-minutes", predictedMinutes, 60);
+
+/** Birds shared among households: a few dozen ways of a large lot are searched. */
+export const fairShareInPool = pooled("fair-share", fairShareOf, 40);
 
 /** The station that limits a day's line. */
 export const limitInPool = pooled("limit-of-line", limitOfLine, 40);

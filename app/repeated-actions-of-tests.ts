@@ -214,6 +214,12 @@ export const REPEATED: readonly Repeat[] = [
     changed: { how: "eaten" },
   },
   {
+    route: "orders/share/share.tsx",
+    params: { dayId: "1", lotId: "1" },
+    fields: () => ({ entryId: "share-of-tests", basis: "birds", assignment: "1:2", asked: "1:1" }),
+    changed: { basis: "weight" },
+  },
+  {
     route: "orders/sell/sell.tsx",
     query: "?order=1&on=2026-09-25",
     fields: () => ({

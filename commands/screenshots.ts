@@ -39,7 +39,6 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
     await page.getByRole("button", { name: "The day after" }).click();
     await page.getByRole("cell", { name: "Sunday, September 20" }).waitFor();
   });
-  await picture("run-sheet", "/days/3/sheet", DESK);
   await picture("settle", "/days/1/settle", DESK, async (page) => {
     await page.locator("details.figure").first().locator("summary").click();
   });
@@ -50,6 +49,12 @@ await withDemoFarm(BASE, THURSDAY_MORNING, async () => {
   await phone("/farm/history");
   await phone("/season/people/4/forget");
   await sideBySide("farm");
+  await phone("/orders");
+  await phone("/orders/1?on=2026-09-25");
+  await phone("/orders/sell?order=1&on=2026-09-25");
+  await phone("/orders/share/1/1?basis=birds&birds-9=4&birds-10=6");
+  await phone("/days/1/settle/products");
+  await sideBySide("orders");
   await phone("/days/3/plan", bringNeighborsBirds);
   await phone("/days/3/tasks");
 });

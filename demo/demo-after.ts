@@ -2,7 +2,7 @@ import { MINUTE } from "#core/calendar/milliseconds.ts";
 import type { RestFact } from "#db/day/rest-queries.server.ts";
 import type { SaidFact } from "#db/day/run-queries.server.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
-import { asPoundsAndOunces, at, entryMaker, must } from "#demo/demo-file.ts";
+import { asPoundsAndOunces, at, entryMaker, must, priceOf } from "#demo/demo-file.ts";
 import { packTheParts, theByProducts } from "#demo/demo-packs.ts";
 import { drawsFrom } from "#demo/draws.ts";
 
@@ -102,6 +102,7 @@ export function makePacking(file: FarmFile, dayId: number): void {
   const lotId = file.day(dayId)!.lots[0]!.id;
   const place = (name: string) => file.places().find((one) => one.name === name)!.id;
   const whole = file.catalog.products().find(({ kind }) => kind === "whole-bird")!;
+  const price = priceOf(file, whole.id);
   for (let bird = 1; bird <= WEIGHED; bird += 1) {
     const { milligrams, asTyped } = asPoundsAndOunces(1.82 * (1 + 0.12 * draws.normal()));
     const purpose =
@@ -118,8 +119,8 @@ export function makePacking(file: FarmFile, dayId: number): void {
           purpose === "cut"
             ? undefined
             : place(purpose === "own" ? "House upright" : "Wash house refrigerator"),
-        priceCents: purpose === "sale" ? whole.priceCents : undefined,
-        priceUnit: whole.priceUnit,
+        priceCents: purpose === "sale" ? price.priceCents : undefined,
+        priceUnit: price.priceUnit,
       }),
     );
   }

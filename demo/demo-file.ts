@@ -1,6 +1,7 @@
 import { instantOf } from "#core/calendar/farm-time.ts";
 import { MILLIGRAMS_PER_KILOGRAM, MILLIGRAMS_PER_OUNCE } from "#core/quantity/conversion.ts";
 import type { Entry, Recorded } from "#db/entry.server.ts";
+import type { FarmFile } from "#db/farm-file.server.ts";
 
 export const DEMO_ZONE = "America/New_York";
 
@@ -23,6 +24,12 @@ export function entryMaker(prefix = "demo"): (day: string, time?: string) => Ent
 /** Demo data that is refused is a fault in the demo. */
 export function must<Reason extends string>(outcome: Recorded<Reason>): void {
   if (!outcome.recorded) throw new Error(`the demo farm was refused: ${outcome.reason}`);
+}
+
+/** What a product costs by the last price that was set, whatever day it is. */
+export function priceOf(file: FarmFile, productId: number) {
+  const price = file.catalog.prices().find((one) => one.productId === productId);
+  return { priceCents: price?.priceCents, priceUnit: price?.priceUnit ?? "pack" };
 }
 
 /** A weight as it would be read off the scale and typed: pounds and ounces to a tenth. */

@@ -4,7 +4,7 @@ import { MILLIGRAMS_PER_POUND } from "#core/quantity/conversion.ts";
 import type { CustomerKind } from "#core/sharing/customer-kind.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 import type { KnownPack } from "#db/freezer/freezer-queries.server.ts";
-import { type entryMaker, must } from "#demo/demo-file.ts";
+import { type entryMaker, must, priceOf } from "#demo/demo-file.ts";
 
 type MakeEntry = ReturnType<typeof entryMaker>;
 
@@ -37,11 +37,10 @@ export function sellTo(
   { soldOn, who, packs }: { soldOn: string; who: number; packs: readonly KnownPack[] },
 ): void {
   const [name] = CUSTOMERS[who % 8]!;
-  const products = file.catalog.products();
-  const priced = packs.map((pack) => {
-    const { priceCents, priceUnit } = products.find(({ id }) => id === pack.productId)!;
-    return { packId: pack.id, cents: packPrice({ ...pack, priceCents, priceUnit })! };
-  });
+  const priced = packs.map((pack) => ({
+    packId: pack.id,
+    cents: packPrice({ ...pack, ...priceOf(file, pack.productId) })!,
+  }));
   const amountCents = priced.reduce((sum, { cents }) => sum + cents, 0);
   must(
     file.selling.sell(

@@ -5,7 +5,7 @@ import type { ProductKindName } from "#core/packing/product-kinds.ts";
 import { MILLIGRAMS_PER_KILOGRAM, MILLIGRAMS_PER_OUNCE } from "#core/quantity/conversion.ts";
 import type { FarmFile } from "#db/farm-file.server.ts";
 import type { Carcass, PackFacts } from "#db/pack/pack-row.server.ts";
-import { type entryMaker, must } from "#demo/demo-file.ts";
+import { type entryMaker, must, priceOf } from "#demo/demo-file.ts";
 import { drawsFrom } from "#demo/draws.ts";
 
 type MakeEntry = ReturnType<typeof entryMaker>;
@@ -108,7 +108,8 @@ export function packTheParts(file: FarmFile, entry: MakeEntry, of: PartsOfDay): 
   const packedBy = people.find(({ name }) => name === "Pell")?.id;
   const container = file.catalog.containers().find(({ name }) => name === "Vacuum bag")!;
   const packOne = (kind: ProductKindName, pieces: number, ounces: number) => {
-    const { id: productId, priceCents, priceUnit } = productOf(file, kind);
+    const productId = productOf(file, kind).id;
+    const { priceCents, priceUnit } = priceOf(file, productId);
     const tenths = Math.round(pieces * ounces * (1 + 0.06 * draws.normal()) * 10);
     const weightMilligrams = Math.round((tenths / 10) * MILLIGRAMS_PER_OUNCE);
     must(

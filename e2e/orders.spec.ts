@@ -166,7 +166,7 @@ test("a price begins on its day, a picking list names place and code, and a cust
   await expect(page.getByRole("row", { name: /^Whole chicken/ })).toContainText("$5.50 / lb");
 
   await page.goto(`${farm.url}/orders/picking?by=2026-09-25`);
-  await expect(page.getByRole("region", { name: "Lenore Quist" })).toContainText(
+  await expect(page.getByRole("region", { name: "Lenore Quist, Fri, Sep 18" })).toContainText(
     "4RFH6Barn chest2 lb 3.5 oz",
   );
   await expect(page.getByText("$")).toHaveCount(0);

@@ -31,7 +31,7 @@ test("a bath that can't keep up says at which bird, and is mended with more powe
     await expect(page.getByText("Saved.")).toBeVisible();
     await page.goto(`${farm.url}/days/3/plan`);
   };
-  await power("950");
+  await power("600");
   const failing = page.getByText(/The bath can't keep up: from bird \d+ on, the water is too cool/);
   await expect(failing).toBeVisible();
   await expect(page.getByText(/Put the lid on between birds: heats/)).toBeVisible();

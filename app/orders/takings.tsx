@@ -27,7 +27,6 @@ export function loader({ context, request }: Route.LoaderArgs) {
 export default function Takings({ loaderData: { years, year, rows } }: Route.ComponentProps) {
   const show = useShow();
   const total = (of: (row: (typeof rows)[number]) => number) => rows.reduce((sum, row) => sum + of(row), 0);
-  const ways = PAYMENT_WAYS.filter((way) => rows.some((row) => row[`${way}Cents`] !== 0));
   return (
     <Page>
       <PageHead title="Takings" line="what was sold and what came in, by day" />
@@ -51,37 +50,49 @@ export default function Takings({ loaderData: { years, year, rows } }: Route.Com
               ))}
             </nav>
           )}
-          <DataTable
-            caption="Takings by day"
-            className="text-base"
-            columns={[
-              { head: "Day", isOneLine: true, cell: ({ day }) => show.monthDay(day) },
-              { head: "Packs", isNumber: true, cell: ({ packs }) => (packs === 0 ? "" : show.count(packs)) },
-              {
-                head: "Sold",
-                isNumber: true,
-                cell: ({ soldCents }) => (soldCents === 0 ? "" : show.money(soldCents)),
-              },
-              ...ways.map((way: PaymentWay) => ({
-                head: PAYMENT_WORDS[way],
-                isNumber: true,
-                cell: (row: (typeof rows)[number]) =>
-                  row[`${way}Cents`] === 0 ? "" : show.money(row[`${way}Cents`]),
-              })),
-            ]}
-            rows={rows}
-            keyOf={({ day }) => day}
-          />
-          <p className="py-2">
-            Came in:{" "}
-            <b className="font-mono">
-              {show.money(total((row) => ways.reduce((sum, way) => sum + row[`${way}Cents`], 0)))}
-            </b>{" "}
-            of <b className="font-mono">{show.money(total(({ soldCents }) => soldCents))}</b> sold, deposits
-            included.
-          </p>
+          <ByDay rows={rows} />
         </Sheet>
       )}
     </Page>
+  );
+}
+
+type Rows = Route.ComponentProps["loaderData"]["rows"];
+
+function ByDay({ rows }: { rows: Rows }) {
+  const show = useShow();
+  const total = (of: (row: Rows[number]) => number) => rows.reduce((sum, row) => sum + of(row), 0);
+  const ways = PAYMENT_WAYS.filter((way) => rows.some((row) => row[`${way}Cents`] !== 0));
+  return (
+    <>
+      <DataTable
+        caption="Takings by day"
+        className="text-base"
+        columns={[
+          { head: "Day", isOneLine: true, cell: ({ day }) => show.monthDay(day) },
+          { head: "Packs", isNumber: true, cell: ({ packs }) => (packs === 0 ? "" : show.count(packs)) },
+          {
+            head: "Sold",
+            isNumber: true,
+            cell: ({ soldCents }) => (soldCents === 0 ? "" : show.money(soldCents)),
+          },
+          ...ways.map((way: PaymentWay) => ({
+            head: PAYMENT_WORDS[way],
+            isNumber: true,
+            cell: (row: Rows[number]) => (row[`${way}Cents`] === 0 ? "" : show.money(row[`${way}Cents`])),
+          })),
+        ]}
+        rows={rows}
+        keyOf={({ day }) => day}
+      />
+      <p className="py-2">
+        Came in:{" "}
+        <b className="font-mono">
+          {show.money(total((row) => ways.reduce((sum, way) => sum + row[`${way}Cents`], 0)))}
+        </b>{" "}
+        of <b className="font-mono">{show.money(total(({ soldCents }) => soldCents))}</b> sold, deposits
+        included.
+      </p>
+    </>
   );
 }

@@ -17,7 +17,7 @@ export interface KeptForm {
 }
 
 /** One form of every kind of fact, in an order in which each can be kept. */
-export const KEPT_FORMS: readonly KeptForm[] = RECORDED.map(({ route, params = {}, fields }) => {
+export const KEPT_FORMS: readonly KeptForm[] = RECORDED.map(({ route, params = {}, query = "", fields }) => {
   const { path = "" } = routes.find(({ file }) => file === route) ?? {};
-  return { path: `/${path.replace(/:(\w+)/g, (_, name: string) => params[name] ?? "1")}`, fields };
+  return { path: `/${path.replace(/:(\w+)/g, (_, name: string) => params[name] ?? "1")}${query}`, fields };
 });

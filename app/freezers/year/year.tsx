@@ -56,36 +56,11 @@ export function loader({ context, request }: Route.LoaderArgs) {
 
 /** How long the household's birds last, and how many to raise next. */
 export default function Year({ loaderData }: Route.ComponentProps) {
-  const { typed, isRead, withSale, ownRate, isEmpty, left, lastUntil, chicks } = loaderData;
-  const show = useShow();
+  const { isEmpty, left } = loaderData;
   return (
     <Page>
       <PageHead title="Through the year" line="how long your household's birds last" />
-      <Sheet heading="How fast you eat them" className="max-w-prose">
-        <Form method="get" className="grid gap-3 py-2">
-          <AskBox
-            key={typed}
-            name="rate"
-            label="Birds a week"
-            hint={
-              ownRate === undefined
-                ? "Such as 1, or 0.5 for one every two weeks"
-                : `Leave empty for your own rate: ${show.value(ownRate, "times").replace("×", "")} a week, by what was taken out for eating`
-            }
-            defaultValue={typed}
-            inputMode="decimal"
-            maxLength={20}
-            fault={isRead ? undefined : `Enter a number from 0 to ${MOST_A_WEEK}, such as 1.5`}
-          />
-          <label className="flex min-h-11 items-center gap-3">
-            <input type="checkbox" name="with" value="sale" defaultChecked={withSale} className="size-5" />
-            Count packs for sale too
-          </label>
-          <Button kind="plain" className="justify-self-start">
-            Show
-          </Button>
-        </Form>
-      </Sheet>
+      <Rate {...loaderData} />
       {isEmpty && (
         <EmptyPlace
           heading="Nothing set aside for you"
@@ -97,38 +72,82 @@ export default function Year({ loaderData }: Route.ComponentProps) {
           </p>
         </EmptyPlace>
       )}
-      {left && (
-        <Sheet heading={isEmpty ? "What you need" : "What you have"} className="max-w-prose">
-          <Figure
-            label="Birds in stock"
-            reckoning={left.birds}
-            beside="whole, and cuts counted as birds"
-            size="small"
-          />
-          {left.weeks ? (
-            <Figure
-              label="They last"
-              reckoning={left.weeks}
-              beside={lastUntil && `until about ${show.dayWithYear(lastUntil)}`}
-            />
-          ) : (
-            <p>At that rate they last for good.</p>
-          )}
-          <p className="py-2">
-            {left.shortForYear === 0
-              ? "That is enough for a year."
-              : `${plural(left.shortForYear, "bird")} more for a full year: order about ${plural(chicks ?? 0, "chick")}, since some are always lost.`}{" "}
-            A bird of {show.value(loaderData.kilogramsPerBird, "carcass-kg")} is about{" "}
-            {plural(mealsOf(loaderData.kilogramsPerBird), "serving")}, soup from the frame aside.
-          </p>
-          <p className="py-1 print:hidden">
-            <Link to="/season/chicks" className="lone-link">
-              How many chicks, and when?
-            </Link>
-          </p>
-        </Sheet>
-      )}
+      {left && <Have {...loaderData} left={left} />}
     </Page>
+  );
+}
+
+type Loaded = Route.ComponentProps["loaderData"];
+
+function Rate({ typed, isRead, withSale, ownRate }: Loaded) {
+  const show = useShow();
+  return (
+    <Sheet heading="How fast you eat them" className="max-w-prose">
+      <Form method="get" className="grid gap-3 py-2">
+        <AskBox
+          key={typed}
+          name="rate"
+          label="Birds a week"
+          hint={
+            ownRate === undefined
+              ? "Such as 1, or 0.5 for one every two weeks"
+              : `Leave empty for your own rate: ${show.value(ownRate, "times").replace("×", "")} a week, by what was taken out for eating`
+          }
+          defaultValue={typed}
+          inputMode="decimal"
+          maxLength={20}
+          fault={isRead ? undefined : `Enter a number from 0 to ${MOST_A_WEEK}, such as 1.5`}
+        />
+        <label className="flex min-h-11 items-center gap-3">
+          <input type="checkbox" name="with" value="sale" defaultChecked={withSale} className="size-5" />
+          Count packs for sale too
+        </label>
+        <Button kind="plain" className="justify-self-start">
+          Show
+        </Button>
+      </Form>
+    </Sheet>
+  );
+}
+
+function Have({
+  isEmpty,
+  left,
+  lastUntil,
+  chicks,
+  ...loaded
+}: Loaded & { left: NonNullable<Loaded["left"]> }) {
+  const show = useShow();
+  return (
+    <Sheet heading={isEmpty ? "What you need" : "What you have"} className="max-w-prose">
+      <Figure
+        label="Birds in stock"
+        reckoning={left.birds}
+        beside="whole, and cuts counted as birds"
+        size="small"
+      />
+      {left.weeks ? (
+        <Figure
+          label="They last"
+          reckoning={left.weeks}
+          beside={lastUntil && `until about ${show.dayWithYear(lastUntil)}`}
+        />
+      ) : (
+        <p>At that rate they last for good.</p>
+      )}
+      <p className="py-2">
+        {left.shortForYear === 0
+          ? "That is enough for a year."
+          : `${plural(left.shortForYear, "bird")} more for a full year: order about ${plural(chicks ?? 0, "chick")}, since some are always lost.`}{" "}
+        A bird of {show.value(loaded.kilogramsPerBird, "carcass-kg")} is about{" "}
+        {plural(mealsOf(loaded.kilogramsPerBird), "serving")}, soup from the frame aside.
+      </p>
+      <p className="py-1 print:hidden">
+        <Link to="/season/chicks" className="lone-link">
+          How many chicks, and when?
+        </Link>
+      </p>
+    </Sheet>
   );
 }
 

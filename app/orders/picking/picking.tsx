@@ -75,8 +75,7 @@ export default function Picking({ loaderData: { by, times } }: Route.ComponentPr
       {times.map((time) => (
         <Sheet
           key={time.key}
-          heading={time.name}
-          beside={show.shortDay(time.wantedOn)}
+          heading={`${time.name}, ${show.shortDay(time.wantedOn)}`}
           className="break-inside-avoid"
         >
           {time.note && <p className="text-sm">{time.note}</p>}

@@ -1,7 +1,8 @@
 import { data, Form, redirect, useNavigation } from "react-router";
 import { Households } from "#app/orders/share/households.tsx";
-import { askedSplit, readAssignment, writeAssignment } from "#app/orders/share/share-form.ts";
+import { askedSplit, readAssignment } from "#app/orders/share/share-form.ts";
 import { sharedLot, shareOf } from "#app/orders/share/share-reading.server.ts";
+import { type LoadedShare, SplitFields } from "#app/orders/share/split-fields.tsx";
 import { SwapBirds } from "#app/orders/share/swap-birds.tsx";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { formFields, newEntryId } from "#app/server/submitted.server.ts";
@@ -148,10 +149,6 @@ export default function Share({ loaderData }: Route.ComponentProps) {
   );
 }
 
-export type LoadedShare = Route.ComponentProps["loaderData"] & {
-  share: NonNullable<Route.ComponentProps["loaderData"]["share"]>;
-};
-
 /** Who shares, and how much each should get. */
 function WhoShares({ households, typed, basis, fault, birds }: Route.ComponentProps["loaderData"]) {
   const { state } = useNavigation();
@@ -215,25 +212,5 @@ function Save({ share, basis, entryId }: LoadedShare) {
       <SplitFields share={share} basis={basis} entryId={entryId} />
       <Button>Save this split</Button>
     </Form>
-  );
-}
-
-/** The split as a form carries it. */
-export function SplitFields({ share, basis, entryId }: Pick<LoadedShare, "share" | "basis" | "entryId">) {
-  const parts = share.households.map(({ customerId, birds }) => ({
-    customerId,
-    packIds: birds.map(({ packId }) => packId),
-  }));
-  return (
-    <>
-      <input type="hidden" name="entryId" value={entryId} />
-      <input type="hidden" name="basis" value={basis} />
-      <input type="hidden" name="assignment" value={writeAssignment(parts)} />
-      <input
-        type="hidden"
-        name="asked"
-        value={share.households.map(({ customerId, asked }) => `${customerId}:${asked}`).join()}
-      />
-    </>
   );
 }

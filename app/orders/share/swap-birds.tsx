@@ -1,5 +1,5 @@
 import { Form } from "react-router";
-import { type LoadedShare, SplitFields } from "#app/orders/share/share.tsx";
+import { type LoadedShare, SplitFields } from "#app/orders/share/split-fields.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 

@@ -138,9 +138,17 @@ export function removeFact(database: Database) {
         OR EXISTS (SELECT 1 FROM day_cost AS cost WHERE cost.entry_id = @id AND NOT EXISTS (
              SELECT 1 FROM day_settlement AS settlement WHERE settlement.day_id = cost.day_id
                 AND settlement.entry_id NOT IN (SELECT entry_id FROM entry_taken_back))) AS found`);
+  // A pack that came back into stock and left again can't have come back any less.
+  const selectIsOutAgain = database.prepare<{ id: string }, { found: boolean }>(`
+    SELECT EXISTS (SELECT 1 FROM pack_return AS back JOIN pack_out AS gone ON gone.id = back.pack_out_id
+                     JOIN pack_now AS now ON now.pack_id = gone.pack_id
+                    WHERE back.entry_id = @id AND back.goes = 'stock' AND now.is_stored = 0
+                      AND back.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)
+                      AND gone.entry_id NOT IN (SELECT entry_id FROM entry_taken_back)) AS found`);
   const { remove } = entryQueries(database);
-  return database.transaction((entryId: string, at: number): "taken-back" | "not-a-fact" => {
+  return database.transaction((entryId: string, at: number): "taken-back" | "not-a-fact" | "out-again" => {
     if (!selectIsFact.get({ id: entryId })!.found) return "not-a-fact";
+    if (selectIsOutAgain.get({ id: entryId })!.found) return "out-again";
     remove(entryId, at);
     return "taken-back";
   }).immediate;

@@ -5,7 +5,10 @@ import type { Route } from "./+types/take-back.ts";
 /** Takes one written-down thing back: it stays in the file and is left out of every sum. Taps and birds have ways of their own. */
 export async function action(asked: Route.ActionArgs) {
   const { here, back, entryId, what } = await askedEntry(asked);
-  if (here.file.removeFact(entryId, here.now()) === "not-a-fact") {
+  const outcome = here.file.removeFact(entryId, here.now());
+  if (outcome === "out-again")
+    throw data("That pack was sold or taken out again since. Undo that first.", { status: 409 });
+  if (outcome === "not-a-fact") {
     throw data("That can't be removed here. If it belongs to a settled day, reopen the day first.", {
       status: 409,
     });

@@ -99,7 +99,13 @@ function Rate({ typed, isRead, withSale, ownRate }: Loaded) {
           fault={isRead ? undefined : `Enter a number from 0 to ${MOST_A_WEEK}, such as 1.5`}
         />
         <label className="flex min-h-11 items-center gap-3">
-          <input type="checkbox" name="with" value="sale" defaultChecked={withSale} className="size-5" />
+          <input
+            type="checkbox"
+            name="with"
+            value="sale"
+            defaultChecked={withSale}
+            className="size-5 shrink-0 accent-pine"
+          />
           Count packs for sale too
         </label>
         <Button kind="plain" className="justify-self-start">

@@ -163,7 +163,7 @@ function WhoShares({ households, typed, basis, fault, birds }: Route.ComponentPr
               name="basis"
               value="birds"
               defaultChecked={basis === "birds"}
-              className="size-5"
+              className="size-5 shrink-0 accent-pine"
             />
             Each so many birds: {birds} in all
           </label>
@@ -173,7 +173,7 @@ function WhoShares({ households, typed, basis, fault, birds }: Route.ComponentPr
               name="basis"
               value="weight"
               defaultChecked={basis === "weight"}
-              className="size-5"
+              className="size-5 shrink-0 accent-pine"
             />
             Each so large a part of the weight: 1 and 2 are a third and two thirds
           </label>

@@ -2,6 +2,7 @@ import { daysBetween, type LocalDay } from "#core/calendar/local-day.ts";
 import { type BirdSpread, shareBelow } from "#core/growth/bird-spread.ts";
 import { type Ask, matchByPriority } from "#core/orders/match-by-priority.ts";
 import { normalQuantile } from "#core/quantity/normal.ts";
+import { seededRandom } from "#core/quantity/seeded-random.ts";
 
 /** So many packs of a product, wanted by a day. */
 export interface WantedLine {
@@ -91,6 +92,16 @@ export function fillOrders(
   }
   return lines.map(({ key }) => filled.get(key)!);
 }
+
+/** As `fillOrders`, all in one, and the same every time: for a thread that has to be sent what it works out. */
+export const fillOrdersOf = (asked: {
+  readonly lines: readonly WantedLine[];
+  readonly stock: readonly PackInStock[];
+  readonly coming: readonly ComingPacks[];
+}): FilledLine[] => fillOrders(asked.lines, asked.stock, asked.coming, seededRandom(SEED));
+
+/** Any will do: with one seed the same orders get the same answer. */
+const SEED = 1;
 
 function fillProduct(
   lines: readonly WantedLine[],

@@ -12,6 +12,7 @@ import { scaldPlan } from "#core/day/plan/scald-plan.ts";
 import type { DayFact } from "#core/day/run/day-fact.ts";
 import { tanksNow } from "#core/day/run/tanks-now.ts";
 import type { BackupReason } from "#core/file/file-life.ts";
+import { fillOrdersOf } from "#core/orders/fill-orders.ts";
 import type { Bottleneck } from "#core/processing-line/alternatives/line-whatif.ts";
 import type { LineDay } from "#core/processing-line/line-day.ts";
 import type { LineAnswer } from "#core/processing-line/line-tally.ts";
@@ -125,6 +126,7 @@ export const TASKS = {
     return backup;
   },
   "fair-share": fairShareOf,
+  "fill-orders": fillOrdersOf,
   "written-pages": (pages: WrittenPages): Promise<Uint8Array> => writtenPages(pages),
   "read-calendar": ({ text, ...asked }: { readonly text: string } & CalendarAsked): CalendarReading =>
     readCalendar(text, asked),

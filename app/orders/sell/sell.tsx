@@ -55,26 +55,35 @@ export function loader({ context, request }: Route.LoaderArgs) {
 }
 
 /** The order, and its day, that packs are handed over for. */
-function orderTimeOf(here: FarmContext, farm: Farm, asked: URLSearchParams) {
+function orderAsked({ file }: FarmContext, asked: URLSearchParams) {
   const orderId = Number(asked.get("order") ?? 0);
-  const on = asked.get("on") ?? "";
-  if (orderId === 0 || !isLocalDay(on)) return undefined;
-  return ordersNow(here, farm).find((time) => time.order.id === orderId && time.wantedOn === on);
+  const wantedOn = asked.get("on") ?? "";
+  const isThere = isLocalDay(wantedOn) && file.ordering.orders().some(({ id }) => id === orderId);
+  return isThere ? { orderId, wantedOn } : undefined;
+}
+
+/** The same with what is set aside for it. */
+function orderTimeOf(here: FarmContext, farm: Farm, search: URLSearchParams) {
+  const asked = orderAsked(here, search);
+  return (
+    asked &&
+    ordersNow(here, farm).find((time) => time.order.id === asked.orderId && time.wantedOn === asked.wantedOn)
+  );
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
   const here = context.get(farmContext);
-  const farm = requireFarm(here);
+  requireFarm(here);
   const sent = await submitted(here, request, sellForm);
   if (!sent.ok) return sent.refusal;
   const { packs: ids, total, customerId, paid, soldOn, note } = sent.value;
-  const time = orderTimeOf(here, farm, new URL(request.url).searchParams);
+  const time = orderAsked(here, new URL(request.url).searchParams);
   const all = packsToSell(here);
   const prices = ids.map((id) => all.find((pack) => pack.id === id)?.cents ?? 0);
   const shares = allot(cents(total), prices.some((price) => price > 0) ? prices : ids.map(() => 1));
   const outcome = here.file.selling.sell(
     sent.entry,
-    { customerId, orderId: time?.order.id, soldOn, note: note ?? "" },
+    { customerId, orderId: time?.orderId, soldOn, note: note ?? "" },
     ids.map((packId, index) => ({ packId, cents: shares[index]! })),
     { paid: paid === "later" ? undefined : { amountCents: total, how: paid }, closes: time?.wantedOn },
   );

@@ -2,16 +2,16 @@ import { restDaysOf } from "#app/server/day/rest-days.server.ts";
 import type { FarmContext } from "#app/server/farm/farm-context.server.ts";
 import { flockOf } from "#app/server/farm/flock-of.server.ts";
 import { lotsOfDay } from "#app/server/farm/required.server.ts";
+import { fillOrdersInPool } from "#app/server/pooled/sums.server.ts";
 import { productName } from "#app/words/packing/product-words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays, laterOf } from "#core/calendar/local-day.ts";
 import { USUAL_SCHEME } from "#core/cutting/cut-list.ts";
 import { comingPacks } from "#core/day/orders/coming-packs.ts";
 import { flockOn } from "#core/growth/flock-forecast.ts";
-import { type ComingPacks, type FilledLine, fillOrders } from "#core/orders/fill-orders.ts";
+import type { ComingPacks, FilledLine } from "#core/orders/fill-orders.ts";
 import { wantedOn } from "#core/orders/order-dates.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
-import { seededRandom } from "#core/quantity/seeded-random.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 import type { Order, OrderLine } from "#db/order/order-queries.server.ts";
 
@@ -47,8 +47,8 @@ export function ordersNow(here: FarmContext, farm: Farm): OrderTime[] {
   );
   const keyOf = (lineId: number, day: string) => `${lineId} ${day}`;
   const filled = new Map(
-    fillOrders(
-      sorted.flatMap((time) =>
+    fillOrdersInPool({
+      lines: sorted.flatMap((time) =>
         time.lines.map((line) => ({
           key: keyOf(line.id, time.wantedOn),
           productId: line.productId,
@@ -59,7 +59,7 @@ export function ordersNow(here: FarmContext, farm: Farm): OrderTime[] {
           wantedOn: laterOf(time.wantedOn, today),
         })),
       ),
-      freezers
+      stock: freezers
         .stored()
         .filter(({ purpose }) => purpose === "sale")
         .map(({ id, productId, weightMilligrams }) => ({
@@ -67,9 +67,8 @@ export function ordersNow(here: FarmContext, farm: Farm): OrderTime[] {
           productId,
           kilograms: kilograms(weightMilligrams),
         })),
-      comingOf(here, farm, today),
-      seededRandom(1),
-    ).map((fill) => [fill.key, fill]),
+      coming: comingOf(here, farm, today),
+    }).map((fill) => [fill.key, fill]),
   );
   return sorted.map((time) => ({
     key: keyOf(time.order.id, time.wantedOn),

@@ -1,5 +1,6 @@
 import { pooled } from "#app/server/pooled/pooled.server.ts";
 import { crewReach } from "#core/day/crew/crew-reach.ts";
+import { fillOrdersOf } from "#core/orders/fill-orders.ts";
 import { fairShareOf } from "#core/sharing/share-fair.ts";
 import {
   firstPlanOfDay,
@@ -27,6 +28,9 @@ export const plannedMinutesInPool = pooled("planned-minutes", plannedMinutes, 50
 
 /** Minutes that our times would have said of a day that is over: the same few are asked for by every plan. */
 export const predictedInPool = pooled("predicted-minutes", predictedMinutes, 60);
+
+/** What can be filled of all orders: a farm of many takes a tenth of a second. */
+export const fillOrdersInPool = pooled("fill-orders", fillOrdersOf, 20);
 
 /** Birds shared among households: a few dozen ways of a large lot are searched. */
 export const fairShareInPool = pooled("fair-share", fairShareOf, 40);

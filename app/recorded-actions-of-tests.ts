@@ -177,6 +177,11 @@ export const RECORDED: readonly Case[] = [
     changed: { amount: "11" },
   },
   {
+    route: "orders/prices/shop.tsx",
+    fields: { productId: "1", kind: "pastured", price: "5.99", unit: "pound", seenOn: WEEK, place: "" },
+    changed: { price: "6.49" },
+  },
+  {
     route: "orders/prices/prices.tsx",
     fields: { productId: "1", price: "5.25", unit: "pound", fromDay: WEEK },
     changed: { price: "5.50" },

@@ -137,6 +137,7 @@ export default [
   route("orders/sell", "orders/sell/sell.tsx"),
   route("orders/picking", "orders/picking/picking.tsx"),
   route("orders/prices", "orders/prices/prices.tsx"),
+  route("orders/prices/shop", "orders/prices/shop.tsx"),
   route("orders/takings", "orders/takings.tsx"),
   route("orders/customers", "orders/people/customers.tsx"),
   route("orders/customers/:customerId", "orders/people/customer.tsx"),

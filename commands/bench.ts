@@ -4,6 +4,7 @@ import { benchForecast } from "#commands/bench/bench-forecast.ts";
 import { benchForecastInPool } from "#commands/bench/bench-forecast-pool.ts";
 import { benchLabels } from "#commands/bench/bench-labels.ts";
 import { benchLine } from "#commands/bench/bench-line.ts";
+import { benchOrders } from "#commands/bench/bench-orders.ts";
 import { benchPacks } from "#commands/bench/bench-packs.ts";
 import { benchPage } from "#commands/bench/bench-page.ts";
 import { benchSeason } from "#commands/bench/bench-season.ts";
@@ -52,6 +53,7 @@ function filled(years: number): FarmFile {
 
 console.log("");
 benchPacks();
+benchOrders();
 await benchLabels();
 await benchBatchPage(birdsAYear);
 await benchSeason();

@@ -94,6 +94,7 @@ const FACTS = [
   "payment",
   "pack_return",
   "lot_share",
+  "shop_price",
   "device_address",
   "invitation",
   "kit_item",

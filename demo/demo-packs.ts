@@ -34,6 +34,7 @@ export function makeCatalog(file: FarmFile, entry: MakeEntry): void {
       }),
     );
   }
+  seenInTheShop(file, entry);
   must(
     file.labels.saveSetting(entry("2026-06-15"), {
       widthMillimeters: 100,
@@ -68,6 +69,25 @@ export function makeCatalog(file: FarmFile, entry: MakeEntry): void {
       file.catalog.addContainer(entry("2026-06-15"), {
         name,
         tareMilligrams: Math.round(ounces * MILLIGRAMS_PER_OUNCE),
+      }),
+    );
+}
+
+/** What the store in the valley asks. */
+function seenInTheShop(file: FarmFile, entry: MakeEntry): void {
+  for (const [kind, raised, priceCents, seenOn] of [
+    ["whole-bird", "ordinary", 189, "2026-08-29"],
+    ["whole-bird", "pastured", 599, "2026-08-29"],
+    ["breast-bone-in", "ordinary", 449, "2026-08-29"],
+  ] as const)
+    must(
+      file.catalog.addShopPrice(entry(seenOn), {
+        productId: productOf(file, kind).id,
+        priceCents,
+        priceUnit: "pound",
+        kind: raised,
+        seenOn,
+        place: "the store in the valley",
       }),
     );
 }

@@ -165,6 +165,17 @@ test("a price begins on its day, a picking list names place and code, and a cust
   await walk.press("Set price");
   await expect(page.getByRole("row", { name: /^Whole chicken/ })).toContainText("$5.50 / lb");
 
+  // The shop asks 1.89; ours is 5.50 now.
+  await page.goto(`${farm.url}/orders/prices/shop`);
+  await expect(page.getByText("Ordinary in the shop: $1.89 / lb. Yours is $3.61 / lb more.")).toBeVisible();
+  await walk.choose("Organic");
+  await walk.fill({ "Price on the shelf": "0" });
+  await walk.press("Add shop price");
+  await expect(page.getByText("Enter a price above 0")).toBeVisible();
+  await walk.fill({ "Price on the shelf": "6.50" });
+  await walk.press("Add shop price");
+  await expect(page.getByText("Organic in the shop: $6.50 / lb. Yours is $1.00 / lb less.")).toBeVisible();
+
   await page.goto(`${farm.url}/orders/picking?by=2026-09-25`);
   await expect(page.getByRole("region", { name: "Lenore Quist, Fri, Sep 18" })).toContainText(
     "4RFH6Barn chest2 lb 3.5 oz",

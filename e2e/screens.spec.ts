@@ -84,6 +84,7 @@ const SCREENS = {
     "/orders/sales/1/return/1",
     "/orders/picking?by=2026-10-30",
     "/orders/prices",
+    "/orders/prices/shop",
     "/orders/takings",
     "/orders/customers",
     "/orders/customers/1",

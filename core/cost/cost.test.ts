@@ -5,6 +5,7 @@ import { feedUsed, splitBatchCost } from "#core/cost/batch-cost.ts";
 import { feedPerKilogramSold } from "#core/cost/feed-sold.ts";
 import { kitShare } from "#core/cost/kit-share.ts";
 import { productCosts } from "#core/cost/product-cost.ts";
+import { wholeOrCut } from "#core/cost/whole-or-cut.ts";
 import { cents } from "#core/quantity/quantity.ts";
 
 const weights = fc
@@ -130,6 +131,27 @@ test("whatever came of the birds, the parts and the credit add up to what they c
         expect(shared + costs.creditCents - costs.incomeCents).toBe(joint);
       },
     ),
+  );
+});
+
+test("a bird is worth more cut up where its cuts bring more than the work and the bags cost", () => {
+  const bird = { kind: "fast", dressedKilograms: 2, liveKilograms: 2.8 } as const;
+  // Leg quarters are 31 % and wings 10 % of it: 0.62 kg at 1,000 and 0.2 kg at 1,500 are 620 + 300 = 920.
+  const cuts = [
+    { product: "leg-quarter", centsPerKilogram: 1000 },
+    { product: "wing", centsPerKilogram: 1500 },
+    { product: "back", centsPerKilogram: undefined },
+  ] as const;
+  const work = { minutes: 6, centsAnHour: 1500, bagCents: 50 };
+  const cheap = wholeOrCut(bird, 300, cuts, work);
+  // 920 - 150 - 50 = 720, against 600 whole.
+  expect([cheap.wholeCents, cheap.laborCents, cheap.unpriced]).toEqual([600, 150, ["back"]]);
+  expect(cheap.cutCents).toBeCloseTo(920, 9);
+  expect(cheap.gainCents).toBeCloseTo(120, 9);
+  expect(cheap.evenCentsPerKilogram).toBeCloseTo(360, 9);
+  expect(wholeOrCut(bird, 400, cuts, work).gainCents).toBeLessThan(0);
+  expect(() => wholeOrCut({ ...bird, dressedKilograms: 0 }, 300, cuts, work)).toThrow(
+    "more than 0 kg, got 0",
   );
 });
 

@@ -1,4 +1,5 @@
 import type { Database } from "better-sqlite3";
+import type { ShopKind } from "#core/cost/shop-kind.ts";
 import type { PriceUnit } from "#core/label/pack-price.ts";
 import { PRODUCT_KIND_NAMES, type ProductKindName } from "#core/packing/product-kinds.ts";
 import { type Entry, entryQueries, type Recorded } from "#db/entry.server.ts";
@@ -32,6 +33,18 @@ export interface DatedPrice extends Price {
   readonly entryId: string | undefined;
   readonly productId: number;
   readonly fromDay: string;
+}
+
+/** What a shop asked for the like of a product, as somebody saw it. */
+export interface ShopPrice {
+  readonly id: number;
+  readonly entryId: string;
+  readonly productId: number;
+  readonly priceCents: number;
+  readonly priceUnit: PriceUnit;
+  readonly kind: ShopKind;
+  readonly seenOn: string;
+  readonly place: string;
 }
 
 /** A bowl or a bag, and what it weighs empty. */
@@ -76,6 +89,13 @@ export function productQueries(database: Database) {
       FROM product_price
      WHERE entry_id IS NULL OR entry_id NOT IN (SELECT entry_id FROM entry_taken_back)
      ORDER BY product_id, from_day DESC, id DESC`);
+  const selectShopPrices = database.prepare<[], ShopPrice>(`
+    SELECT id, entry_id AS entryId, product_id AS productId, price_cents AS priceCents, price_unit AS priceUnit, kind,
+           seen_on AS seenOn, place
+      FROM shop_price WHERE entry_id NOT IN (SELECT entry_id FROM entry_taken_back) ORDER BY seen_on DESC, id DESC`);
+  const insertShopPrice = database.prepare<Omit<ShopPrice, "id">>(`
+    INSERT INTO shop_price (entry_id, product_id, price_cents, price_unit, kind, seen_on, place)
+    VALUES (@entryId, @productId, @priceCents, @priceUnit, @kind, @seenOn, @place)`);
   const selectProductOfEntry = database.prepare<[string], { id: number }>(
     "SELECT id FROM product WHERE entry_id = ?",
   );
@@ -121,6 +141,13 @@ export function productQueries(database: Database) {
     setPrice: (entry: Entry, productId: number, price: Price & { fromDay: string }): Recorded =>
       entries.once(entry, ["price", productId, price], () => {
         insertPrice.run({ entryId: entry.entryId, productId, ...price });
+        return undefined;
+      }),
+    /** Prices seen in shops, the latest first. */
+    shopPrices: (): ShopPrice[] => selectShopPrices.all(),
+    addShopPrice: (entry: Entry, seen: Omit<ShopPrice, "id" | "entryId">): Recorded =>
+      entries.once(entry, ["shop-price", seen], () => {
+        insertShopPrice.run({ entryId: entry.entryId, ...seen });
         return undefined;
       }),
     /** A product of the farm's own, with its price from today. */

@@ -69,6 +69,7 @@ const ENTRY_WORDS: Readonly<Record<string, string>> = {
   "rest-program": "Rest program",
   sale: "Sale",
   settle: "Day settled",
+  "shop-price": "Price seen in a shop",
   size: "Size asked for",
   spell: "Weather",
   supply: "Supply",

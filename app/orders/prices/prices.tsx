@@ -1,5 +1,6 @@
 import { redirect } from "react-router";
 import { z } from "zod";
+import { unitOptions } from "#app/orders/prices/unit-options.ts";
 import { farmContext, requireFarm } from "#app/server/farm/farm-context.server.ts";
 import { faultsOf, newEntryId, submitted } from "#app/server/submitted.server.ts";
 import { DataTable } from "#app/ui/data-table.tsx";
@@ -8,7 +9,7 @@ import { ChoiceField, SelectField, TextField } from "#app/ui/field.tsx";
 import { choice, money, wholeNumber } from "#app/ui/read/read-field.ts";
 import { localDay } from "#app/ui/read/read-when.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
-import { FoldedSheet, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
+import { ButtonLink, FoldedSheet, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
 import { PRICE_UNIT_WORDS, productName } from "#app/words/packing/product-words.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
@@ -72,7 +73,11 @@ export default function Prices({ loaderData, actionData }: Route.ComponentProps)
   const priced = products.filter(({ priceCents }) => priceCents !== undefined);
   return (
     <Page>
-      <PageHead title="Prices" line={`${farmName}, ${show.dayWithYear(today)}`} />
+      <PageHead title="Prices" line={`${farmName}, ${show.dayWithYear(today)}`}>
+        <ButtonLink kind="plain" to="/orders/prices/shop" className="print:hidden">
+          Against the shop
+        </ButtonLink>
+      </PageHead>
       <Sheet heading="Price list" beside="print this page for the stand">
         {priced.length === 0 ? (
           <p>No product has a price yet. Set the first one below; labels and sales then carry it.</p>
@@ -165,16 +170,3 @@ function AllPrices({ prices, today }: Loaded) {
     </FoldedSheet>
   );
 }
-
-const unitOptions = (isUs: boolean) =>
-  isUs
-    ? [
-        { value: "pound", label: "Pound" },
-        { value: "pack", label: "Pack" },
-        { value: "quart", label: "Quart" },
-      ]
-    : [
-        { value: "kilogram", label: "Kilogram" },
-        { value: "pack", label: "Pack" },
-        { value: "liter", label: "Liter" },
-      ];

@@ -163,6 +163,7 @@ export const ROUTE_ROLES: Readonly<Record<keyof Register["pages"], RouteRoles>> 
   "/orders/sell": OWNERS,
   "/orders/picking": POSTED,
   "/orders/prices": OWNERS,
+  "/orders/prices/shop": OWNERS,
   "/orders/takings": OWNERS,
   "/orders/customers": OWNERS,
   "/orders/customers/:customerId": OWNERS,

@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import { DayHead } from "#app/days/leaves.tsx";
-import { costsOfProducts } from "#app/days/settle/products/costs-of-products.server.ts";
+import { costsOfProducts } from "#app/server/day/costs-of-products.server.ts";
 import { farmContext } from "#app/server/farm/farm-context.server.ts";
 import { requireDay } from "#app/server/farm/required.server.ts";
 import { DataTable } from "#app/ui/data-table.tsx";

@@ -116,7 +116,7 @@ function ProductRow({ product }: { product: Product }) {
         </p>
       ))}
       {shops.map((seen) => (
-        <p key={seen.id} className="flex items-baseline justify-between gap-3 text-sm">
+        <div key={seen.id} className="flex items-baseline justify-between gap-3 text-sm">
           <span>
             {shopWords(product, seen, show)}
             <span className="text-soft">
@@ -126,7 +126,7 @@ function ProductRow({ product }: { product: Product }) {
             </span>
           </span>
           <RemoveButton entryId={seen.entryId} back="/orders/prices/shop" what={`shop price of ${name}`} />
-        </p>
+        </div>
       ))}
     </li>
   );

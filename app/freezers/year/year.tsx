@@ -126,6 +126,28 @@ function Have({
   const show = useShow();
   return (
     <Sheet heading={isEmpty ? "What you need" : "What you have"} className="max-w-prose">
+      {!isEmpty && <Lasting left={left} lastUntil={lastUntil} />}
+      <p className="py-2">
+        {left.shortForYear === 0
+          ? "That is enough for a year."
+          : `${plural(left.shortForYear, "bird")} more for a full year: order about ${plural(chicks ?? 0, "chick")}, since some are always lost.`}{" "}
+        A bird of {show.value(loaded.kilogramsPerBird, "carcass-kg")} is about{" "}
+        {plural(mealsOf(loaded.kilogramsPerBird), "serving")}, soup from the frame aside.
+      </p>
+      <p className="py-1 print:hidden">
+        <Link to="/season/chicks" className="lone-link">
+          How many chicks, and when?
+        </Link>
+      </p>
+    </Sheet>
+  );
+}
+
+/** What there is, and until when it lasts. */
+function Lasting({ left, lastUntil }: { left: NonNullable<Loaded["left"]>; lastUntil: Loaded["lastUntil"] }) {
+  const show = useShow();
+  return (
+    <>
       <Figure
         label="Birds in stock"
         reckoning={left.birds}
@@ -141,19 +163,7 @@ function Have({
       ) : (
         <p>At that rate they last for good.</p>
       )}
-      <p className="py-2">
-        {left.shortForYear === 0
-          ? "That is enough for a year."
-          : `${plural(left.shortForYear, "bird")} more for a full year: order about ${plural(chicks ?? 0, "chick")}, since some are always lost.`}{" "}
-        A bird of {show.value(loaded.kilogramsPerBird, "carcass-kg")} is about{" "}
-        {plural(mealsOf(loaded.kilogramsPerBird), "serving")}, soup from the frame aside.
-      </p>
-      <p className="py-1 print:hidden">
-        <Link to="/season/chicks" className="lone-link">
-          How many chicks, and when?
-        </Link>
-      </p>
-    </Sheet>
+    </>
   );
 }
 

@@ -77,7 +77,7 @@ test("two packs are sold from a phone at the market, one comes back, and the sal
   // Another phone sells one of them first.
   const other = await context.newPage();
   await other.goto(samePacks);
-  await other.getByRole("link", { name: "Take off Breasts, bone in, skin on 4VDC2" }).click();
+  await other.getByRole("link", { name: "Remove Breasts, bone in, skin on 4VDC2" }).click();
   await expect(other.getByText("1 pack, $17.44")).toBeVisible();
   await other.getByRole("link", { name: "Next: who pays, and how" }).click();
   await other.getByRole("button", { name: "Save sale" }).click();
@@ -94,7 +94,7 @@ test("two packs are sold from a phone at the market, one comes back, and the sal
   await walk.press("Save sale");
   await expect(page.getByRole("heading", { name: "Odile Marsh" })).toBeVisible();
   const money = page.getByRole("region", { name: "Money" });
-  await expect(money).toContainText(/Asked\$30\.00/);
+  await expect(money).toContainText(/Total\$30\.00/);
   await expect(money).toContainText(/Still owed\$0\.00/);
   const receipt = await page.request.get(`${page.url()}/receipt.pdf`);
   expect(receipt.headers()["content-type"]).toBe("application/pdf");
@@ -108,7 +108,7 @@ test("two packs are sold from a phone at the market, one comes back, and the sal
   await expect(page.getByText("That is more than was asked for it")).toBeVisible();
   await walk.fill({ "Taken off what they owe": "13.46" });
   await walk.press("Save return");
-  await expect(page.getByRole("region", { name: "Money" })).toContainText(/Paid too much\$13\.46/);
+  await expect(page.getByRole("region", { name: "Money" })).toContainText(/Overpaid\$13\.46/);
   await expect(page.getByText("leaking bag, and was thrown away")).toBeVisible();
 
   const sale = page.url();

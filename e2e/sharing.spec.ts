@@ -51,7 +51,7 @@ test("ten birds are shared by two households, two are swapped, and one household
   await expect(page.getByRole("region", { name: "Ines's household" })).toContainText("Handed over.");
 
   // A third and two thirds of what is left, by weight.
-  await page.getByRole("link", { name: "Share them anew" }).tap();
+  await page.getByRole("link", { name: "Split again" }).tap();
   await walk.choose("Each so large a part of the weight: 1 and 2 are a third and two thirds");
   await walk.fill({ "Ines's household": "1", "Maren and Tobias": "2" });
   await walk.press("Find the fairest split");

@@ -77,5 +77,7 @@ export function fillWords(fill: FilledLine, wanted: number | undefined, show: Sh
 function chanceWords(chance: number): string {
   const tenths = Math.round(chance * 10);
   if (tenths >= 10) return "Nearly sure to be enough.";
-  return tenths <= 0 ? "Hardly a chance to fill all of it." : `${tenths} in 10 to fill all of it.`;
+  return tenths <= 0
+    ? "Little chance of filling all of it."
+    : `${tenths} chances in 10 of filling all of it.`;
 }

@@ -139,6 +139,7 @@ export function showFor({ unitSystem, currency, timeZone, locale, seesMoney = tr
     seconds,
     minutes,
     hours: (value) => minutes(Math.round(value * 60)),
+    "per-week": (value) => `${trimmed(value, 2)} a week`,
     weeks: (value) => `${trimmed(value, 1)} weeks`,
     days: (value) => `${count(value)} days`,
     instant: (at) => `${formats.weekday(at)} ${time(at)}`,

@@ -29,7 +29,7 @@ export interface WholeOrCut {
  *
  * @param minutes at the block and the sealer for one bird
  * @param centsAnHour 0 where the farm does not count its hours
- * @param bagCents for the bags of one bird's cuts, less the bag of a whole one
+ * @param bagCents for the bags of one bird's cuts, beyond the bag that it would take whole
  * @throws {RangeError} if the bird weighs nothing
  */
 export function wholeOrCut(

@@ -10,7 +10,7 @@ export interface Ask {
  * Hands out things of several classes. Whoever stands first gets as much as can be given at all; whoever comes next as much as can be
  * given beside that, and so on: what the first were given may be exchanged for other classes that suit them as well, but never reduced.
  *
- * Augmenting paths; with a asks and c classes it takes about a² c steps.
+ * By augmenting paths.
  *
  * @param asks those who stand first come first
  * @param supply things of each class, whole numbers

@@ -14,9 +14,6 @@ export interface OrderDates {
 
 const DAYS_BETWEEN = { week: 7, "two-weeks": 14 } as const;
 
-/** Times that are looked at of one order at most: eight years by the week. */
-const MOST_TIMES = 416;
-
 /**
  * The days that an order is wanted on, from the first up to a day and including it. A monthly order keeps its day of the month: one
  * of January 31 is wanted on February 28 and on March 31.
@@ -24,7 +21,7 @@ const MOST_TIMES = 416;
 export function wantedOn({ firstOn, rhythm, until }: OrderDates, upTo: LocalDay): LocalDay[] {
   const last = until !== undefined && daysBetween(until, upTo) > 0 ? until : upTo;
   const days: LocalDay[] = [];
-  for (let time = 0; time < MOST_TIMES; time += 1) {
+  for (let time = 0; ; time += 1) {
     const day = rhythm === "month" ? addMonths(firstOn, time) : inDays(firstOn, rhythm, time);
     if (daysBetween(day, last) < 0) break;
     days.push(day);

@@ -110,6 +110,18 @@ describe("orders are filled", () => {
     });
   });
 
+  test("too few of a size that others ahead were given are too few, and not of the wrong size", () => {
+    const size = { leastKilograms: 4 * LB, mostKilograms: 5 * LB };
+    const [first, second] = fillOrders(
+      [line("first", 3, size), line("second", 2, size)],
+      birds([4.2, 4.4, 4.6, 3]),
+      [],
+      seededRandom(7),
+    );
+    expect([first!.missing, second!.missing]).toEqual([0, 2]);
+    expect(second!.shortfall).toEqual({ why: "too-few" });
+  });
+
   test("all there is goes to whoever asks for all, once those before are served", () => {
     const [some, all] = fillOrders(
       [
@@ -182,5 +194,7 @@ describe("a standing order", () => {
     expect(dates("2026-09-04", "week", "2026-12-31", "2026-09-11")).toEqual(["2026-09-04", "2026-09-11"]);
     expect(dates("2026-09-04", "once", "2026-12-31")).toEqual(["2026-09-04"]);
     expect(dates("2026-09-04", "once", "2026-09-03")).toEqual([]);
+    // A weekly order is still there after twenty years: 7,305 days are 1,043 weeks.
+    expect(dates("2006-09-04", "week", "2026-09-04")).toHaveLength(1044);
   });
 });

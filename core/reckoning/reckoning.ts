@@ -14,6 +14,7 @@ export type Unit =
   | "hours"
   | "days"
   | "weeks"
+  | "per-week"
   | "instant"
   | "birds"
   | "people"

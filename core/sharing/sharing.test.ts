@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { cents } from "#core/quantity/quantity.ts";
 import { seededRandom } from "#core/quantity/seeded-random.ts";
+import { chicksFor, servingsOfBird } from "#core/sharing/birds-at-home.ts";
 import { shareParts } from "#core/sharing/share-basis.ts";
 import { shareCost } from "#core/sharing/share-cost.ts";
 import { fairShare, gapsOf } from "#core/sharing/share-fair.ts";
@@ -89,6 +90,11 @@ test("each kind of cost adds up to the cent", () => {
     ),
   );
   expect(shareCost({ feed: cents(100) }, [1, 1, 1])).toEqual([{ feed: 34 }, { feed: 33 }, { feed: 33 }]);
+});
+
+test("a bird of 2 kg is nine servings, and a hundred birds take a hundred and nine chicks", () => {
+  // 2 x 0.66 x 0.75 / 0.115 = 8.6; 100 / 0.99^8 = 108.4.
+  expect([servingsOfBird(2), servingsOfBird(0.01), chicksFor(100), chicksFor(0)]).toEqual([9, 1, 109, 0]);
 });
 
 test("weeks left count cuts as birds, and there is no answer for those who eat none", () => {

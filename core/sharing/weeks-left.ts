@@ -51,7 +51,7 @@ export function weeksLeft(stock: HouseholdStock): WeeksLeft {
             unit: "weeks",
             inputs: [
               input("birds-in-stock", have, "birds", "calculated"),
-              inputSetting("birds-a-week", birdsPerWeek, "count"),
+              inputSetting("birds-a-week", birdsPerWeek, "per-week"),
             ],
             rule: "weeks-of-stock",
             source: "sharing",

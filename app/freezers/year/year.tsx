@@ -9,6 +9,7 @@ import { plural } from "#app/words/show.ts";
 import { localDayOf } from "#core/calendar/farm-time.ts";
 import { addDays } from "#core/calendar/local-day.ts";
 import { readNumber } from "#core/quantity/read-number.ts";
+import { chicksFor, servingsOfBird } from "#core/sharing/birds-at-home.ts";
 import { weeksLeft } from "#core/sharing/weeks-left.ts";
 import type { Route } from "./+types/year.ts";
 
@@ -16,8 +17,8 @@ export const meta = () => [{ title: "Through the year · Pale Morning" }];
 
 /** More birds a week than any household eats. */
 const MOST_A_WEEK = 50;
-/** Of a hundred chicks, so many are usually processed. */
-const CHICKS_LOST = 0.06;
+/** Beyond this nobody needs a date. */
+const MOST_WEEKS = 520;
 const DAYS_PER_WEEK = 7;
 
 export function loader({ context, request }: Route.LoaderArgs) {
@@ -48,8 +49,11 @@ export function loader({ context, request }: Route.LoaderArgs) {
     rate,
     isEmpty: stock.wholeBirds === 0 && stock.cutKilograms === 0,
     left,
-    lastUntil: left?.weeks && addDays(today, Math.floor(left.weeks.value * DAYS_PER_WEEK)),
-    chicks: left && Math.ceil(left.shortForYear / (1 - CHICKS_LOST)),
+    lastUntil:
+      left?.weeks && left.weeks.value <= MOST_WEEKS
+        ? addDays(today, Math.floor(left.weeks.value * DAYS_PER_WEEK))
+        : undefined,
+    chicks: left && chicksFor(left.shortForYear),
     kilogramsPerBird: stock.kilogramsPerBird.value,
   };
 }
@@ -91,7 +95,7 @@ function Rate({ typed, isRead, withSale, ownRate }: Loaded) {
           hint={
             ownRate === undefined
               ? "Such as 1, or 0.5 for one every two weeks"
-              : `Leave empty for your own rate: ${show.value(ownRate, "times").replace("×", "")} a week, by what was taken out for eating`
+              : `Leave empty for your own rate: ${show.value(ownRate, "per-week")}, by what was taken out for eating`
           }
           defaultValue={typed}
           inputMode="decimal"
@@ -132,7 +136,7 @@ function Have({
           ? "That is enough for a year."
           : `${plural(left.shortForYear, "bird")} more for a full year: order about ${plural(chicks ?? 0, "chick")}, since some are always lost.`}{" "}
         A bird of {show.value(loaded.kilogramsPerBird, "carcass-kg")} is about{" "}
-        {plural(mealsOf(loaded.kilogramsPerBird), "serving")}, soup from the frame aside.
+        {plural(servingsOfBird(loaded.kilogramsPerBird), "serving")}, soup from the frame aside.
       </p>
       <p className="py-1 print:hidden">
         <Link to="/season/chicks" className="lone-link">
@@ -154,20 +158,15 @@ function Lasting({ left, lastUntil }: { left: NonNullable<Loaded["left"]>; lastU
         beside="whole, and cuts counted as birds"
         size="small"
       />
-      {left.weeks ? (
+      {left.weeks && left.weeks.value <= MOST_WEEKS ? (
         <Figure
           label="They last"
           reckoning={left.weeks}
           beside={lastUntil && `until about ${show.dayWithYear(lastUntil)}`}
         />
       ) : (
-        <p>At that rate they last for good.</p>
+        <p>At that rate they never run out.</p>
       )}
     </>
   );
-}
-
-/** Servings of cooked meat of a bird: two thirds of it is meat, a quarter cooks away, 115 g a serving. See docs/sources.md#sharing. */
-function mealsOf(kilograms: number): number {
-  return Math.max(1, Math.round((kilograms * 0.66 * 0.75) / 0.115));
 }

@@ -7,7 +7,9 @@ import { wholeOrCut } from "#core/cost/whole-or-cut.ts";
 import { USUAL_SCHEME } from "#core/cutting/cut-list.ts";
 import { CUT_MINUTES, sealHandMinutes, USUAL_CUTTING } from "#core/cutting/cutting-constants.ts";
 import { centsPerKilogram } from "#core/label/price-per-kilogram.ts";
+import type { SupplyKind } from "#core/packing/supply-stock.ts";
 import { kilogramsFromMilligrams } from "#core/quantity/conversion.ts";
+import type { ProcessingDay } from "#db/day/day-queries.server.ts";
 import type { Farm } from "#db/farm/farm-queries.server.ts";
 
 /** The last settled day of our own birds that something can be costed of. */
@@ -43,16 +45,19 @@ export function againstTheShop(here: FarmContext, farm: Farm) {
   return {
     products,
     costedOn: last?.day.processedOn,
-    cut: last && cutOf(here, farm, last.day.id, last.day.lots[0]!.batchId),
+    cut: last && cutOf(here, farm, last.day),
   };
 }
 
 /** Whether a bird like the last ones brings more whole or cut up; undefined without a price for whole birds. */
-function cutOf(here: FarmContext, farm: Farm, dayId: number, batchId: number) {
-  const batch = here.file.batch(batchId);
+function cutOf(here: FarmContext, farm: Farm, day: ProcessingDay) {
+  const lot = day.lots.find(({ ownerId }) => ownerId === undefined);
+  const batch = lot && here.file.batch(lot.batchId);
   const weights = here.file.pack
-    .carcasses(dayId)
-    .flatMap(({ weightMilligrams }) => (weightMilligrams === undefined ? [] : [weightMilligrams]));
+    .carcasses(day.id)
+    .flatMap(({ lotId, weightMilligrams }) =>
+      lotId !== lot?.id || weightMilligrams === undefined ? [] : [weightMilligrams],
+    );
   const products = here.file.catalog.products();
   const priceOf = (kind: string) => {
     const product = products.find((one) => one.kind === kind);
@@ -62,8 +67,10 @@ function cutOf(here: FarmContext, farm: Farm, dayId: number, batchId: number) {
   if (!batch || weights.length === 0 || whole === undefined) return undefined;
   const dressedKilograms =
     kilogramsFromMilligrams(weights.reduce((sum, weight) => sum + weight, 0)) / weights.length;
-  const bag = here.file.supplying.supplies().find(({ kind }) => kind === "vacuum_bag");
-  const bagEach = bag ? bag.packCents / bag.packAmount : 0;
+  const centsOf = (kind: SupplyKind) => {
+    const supply = here.file.supplying.supplies().find((one) => one.kind === kind);
+    return supply ? supply.packCents / supply.packAmount : 0;
+  };
   const minutes = CUT_MINUTES.knife + sealHandMinutes(USUAL_CUTTING);
   return {
     dressedKilograms,
@@ -79,7 +86,7 @@ function cutOf(here: FarmContext, farm: Farm, dayId: number, batchId: number) {
       {
         minutes,
         centsAnHour: hourRate(farm).value,
-        bagCents: bagEach * USUAL_CUTTING.packsPerBird,
+        bagCents: Math.max(0, centsOf("vacuum_bag") * USUAL_CUTTING.packsPerBird - centsOf("bag")),
       },
     ),
   };

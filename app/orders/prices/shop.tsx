@@ -174,7 +174,7 @@ function WholeOrCut({ cut }: Loaded) {
         A bird of {show.value(cut.dressedKilograms, "carcass-kg")} brings{" "}
         {show.money(Math.round(cut.wholeCents))} whole. Its cuts bring {show.money(Math.round(cut.cutCents))},
         less {show.money(Math.round(cut.laborCents))} for {show.value(cut.minutes, "minutes")} of work and{" "}
-        {show.money(Math.round(cut.bagCents))} for bags.
+        {show.money(Math.round(cut.bagCents))} more for bags.
       </p>
       <p>
         Both bring the same when a whole bird sells for {show.value(cut.evenCentsPerKilogram, "cents-per-kg")}

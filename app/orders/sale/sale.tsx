@@ -41,7 +41,7 @@ export default function SalePage({ loaderData }: Route.ComponentProps) {
       <Packs {...loaderData} />
       <Sheet heading="Money">
         <dl className="grid max-w-sm grid-cols-2 gap-1">
-          <dt>Asked</dt>
+          <dt>Total</dt>
           <dd className="text-right font-mono">{show.money(sale.totalCents)}</dd>
           {sale.creditCents > 0 && (
             <>
@@ -58,7 +58,7 @@ export default function SalePage({ loaderData }: Route.ComponentProps) {
               <dd className="text-right font-mono">{show.money(payment.amountCents)}</dd>
             </div>
           ))}
-          <dt className="font-semibold">{owed < 0 ? "Paid too much" : "Still owed"}</dt>
+          <dt className="font-semibold">{owed < 0 ? "Overpaid" : "Still owed"}</dt>
           <dd className="text-right font-mono font-semibold">{show.money(Math.abs(owed))}</dd>
         </dl>
         <RemoveButton

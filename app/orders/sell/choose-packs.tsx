@@ -68,7 +68,7 @@ function Chosen(loaded: Loaded) {
             key={pack.id}
             pack={pack}
             to={sellPath({ ...loaded, packIds: ids.filter((id) => id !== pack.id) })}
-            verb="take off"
+            verb="remove"
           />
         ))}
       </ul>
@@ -108,7 +108,7 @@ function FindPacks({ chosen, order, customer, find }: Loaded) {
 
 const totalOf = (packs: readonly Pack[]) => packs.reduce((sum, { cents }) => sum + (cents ?? 0), 0);
 
-function PackLine({ pack, to, verb }: { pack: Pack; to: string; verb: "add" | "take off" }) {
+function PackLine({ pack, to, verb }: { pack: Pack; to: string; verb: "add" | "remove" }) {
   const show = useShow();
   return (
     <li className="border-b border-rule last:border-b-0">
@@ -117,7 +117,7 @@ function PackLine({ pack, to, verb }: { pack: Pack; to: string; verb: "add" | "t
         preventScrollReset
         replace
         className="flex min-h-16 items-center justify-between gap-3 py-1"
-        aria-label={`${verb === "add" ? "Add" : "Take off"} ${pack.name} ${pack.code}`}
+        aria-label={`${verb === "add" ? "Add" : "Remove"} ${pack.name} ${pack.code}`}
       >
         <span>
           <b>{pack.name}</b>

@@ -1,7 +1,7 @@
 import type { AskedShare } from "#app/orders/share/share-reading.server.ts";
 import { SHARE_BASES, type ShareBasis } from "#core/sharing/share-basis.ts";
 
-const MOST_ASKED = 100_000;
+const MOST_ASKED = 99_999;
 
 export interface AskedSplit {
   readonly basis: ShareBasis;
@@ -34,13 +34,21 @@ function faultOf(basis: ShareBasis, asked: readonly AskedShare[], birds: number)
     : `There are only ${birds} birds; these are ${sum}. Take off ${sum - birds}`;
 }
 
-/** Which household gets which packs, as a form carries it: `3:12,14;5:13,15`. Undefined where it is not ours. */
+/** Which household gets which packs, as a form carries it: `3:12,14;5:13,15`. Undefined where it is not ours, or gives a pack twice. */
 export function readAssignment(text: string): { customerId: number; packIds: number[] }[] | undefined {
   if (!/^(?:\d{1,9}:\d{1,9}(?:,\d{1,9})*)(?:;\d{1,9}:\d{1,9}(?:,\d{1,9})*)*$/.test(text)) return undefined;
-  return text.split(";").map((part) => {
+  const parts = text.split(";").map((part) => {
     const [customer, packs] = part.split(":");
     return { customerId: Number(customer), packIds: packs!.split(",").map(Number) };
   });
+  const given = parts.flatMap(({ packIds }) => packIds);
+  return new Set(given).size === given.length ? parts : undefined;
+}
+
+/** What each household asked for, as a form carries it: `3:12,5:18`. Undefined where it is not ours. */
+export function readAsked(text: string): ReadonlyMap<number, number> | undefined {
+  if (!/^\d{1,9}:[1-9]\d{0,4}(?:,\d{1,9}:[1-9]\d{0,4})*$/.test(text)) return undefined;
+  return new Map(text.split(",").map((one) => one.split(":").map(Number) as [number, number]));
 }
 
 export const writeAssignment = (

@@ -1,6 +1,6 @@
 import { data, Form, redirect, useNavigation } from "react-router";
 import { Households } from "#app/orders/share/households.tsx";
-import { askedSplit, readAssignment } from "#app/orders/share/share-form.ts";
+import { askedSplit, readAsked, readAssignment } from "#app/orders/share/share-form.ts";
 import { sharedLot, shareOf } from "#app/orders/share/share-reading.server.ts";
 import { type LoadedShare, SplitFields } from "#app/orders/share/split-fields.tsx";
 import { SwapBirds } from "#app/orders/share/swap-birds.tsx";
@@ -57,14 +57,11 @@ export async function action({ context, params, request }: Route.ActionArgs) {
   const fields = await formFields(request);
   const text = (name: string) => String(fields.get(name) ?? "");
   const parts = readAssignment(text("assignment"));
-  const asked = new Map(
-    text("asked")
-      .split(",")
-      .map((one) => one.split(":").map(Number) as [number, number]),
-  );
+  const asked = readAsked(text("asked"));
   const basis = SHARE_BASES.find((one) => one === text("basis"));
   if (
     !parts ||
+    !asked ||
     !basis ||
     !isEntryId(text("entryId")) ||
     !parts.every(({ customerId }) => asked.has(customerId))
@@ -134,7 +131,7 @@ export default function Share({ loaderData }: Route.ComponentProps) {
           <SwapBirds {...loaderData} share={share} />
           <div className="flex flex-wrap items-baseline gap-4 print:hidden">
             <ButtonLink kind="plain" to="?again=1">
-              Share them anew
+              Split again
             </ButtonLink>
             <RemoveButton
               entryId={saved.entryId}

@@ -24,6 +24,7 @@ const BAG_OF = { whole: "bag", other: "vacuum_bag" } as const satisfies Record<s
 interface MadeProduct extends ProductToCost {
   readonly productId: number;
   readonly isMain: boolean;
+  readonly isWhole: boolean;
   readonly packs: number;
   /** Sold by volume: its kilograms are liters. */
   readonly isByVolume: boolean;
@@ -69,14 +70,10 @@ export function costsOfProducts(here: FarmContext, farm: Farm, day: ProcessingDa
     ways,
     others,
     waitingBirds:
-      waiting.length > 0 && !products.some(({ isMain, name }) => isMain && name !== WHOLE)
-        ? waiting.length
-        : 0,
+      waiting.length > 0 && !products.some(({ isMain, isWhole }) => isMain && !isWhole) ? waiting.length : 0,
     feedSold: feedKilograms > 0 ? feedPerKilogramSold(feedKilograms, sold) : undefined,
   };
 }
-
-const WHOLE = productName({ kind: "whole-bird", name: "" });
 
 /** What the day's bags cost, by the kind of pack that they went on. */
 function bagsOf(here: FarmContext, day: ProcessingDay, packs: readonly Pack[]) {
@@ -129,8 +126,8 @@ function madeProducts(
     return bagged.some((count) => count > 0) ? allot(cents(all), bagged) : made.map(() => cents(0));
   };
   const [whole, other] = [share(true, bags.whole), share(false, bags.other)];
-  return made.map(({ isWhole, ...one }, index) => ({
+  return made.map((one, index) => ({
     ...one,
-    ownCents: isWhole ? whole[index]! : other[index]!,
+    ownCents: one.isWhole ? whole[index]! : other[index]!,
   }));
 }

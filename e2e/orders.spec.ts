@@ -100,6 +100,13 @@ test("two packs are sold from a phone at the market, one comes back, and the sal
   expect(receipt.headers()["content-type"]).toBe("application/pdf");
   expect((await receipt.body()).subarray(0, 5).toString()).toBe("%PDF-");
 
+  // A pack that left by a sale is put back with the sale, not by itself.
+  const soldAt = page.url();
+  await page.goto(`${farm.url}/freezers`);
+  const left = page.getByRole("region", { name: "Recently taken out" }).getByRole("listitem");
+  await expect(left.filter({ hasText: "4VDC2" }).getByRole("button")).toHaveCount(0);
+  await left.filter({ hasText: "4VDC2" }).getByRole("link", { name: "see the sale" }).tap();
+  await expect(page).toHaveURL(soldAt);
   // 30.00 over 17.44 and 14.20 is 16.54 and 13.46.
   await page.getByRole("link", { name: "4VDC2 came back" }).tap();
   await expect(page.getByLabel("Taken off what they owe")).toHaveValue("13.46");
@@ -112,6 +119,11 @@ test("two packs are sold from a phone at the market, one comes back, and the sal
   await expect(page.getByText("leaking bag, and was thrown away")).toBeVisible();
 
   const sale = page.url();
+  // What is ticked in a freezer and sold goes the same way.
+  await page.goto(`${farm.url}/freezers/place/2`);
+  await page.getByRole("checkbox", { name: /664MM/ }).check();
+  await walk.press("sold");
+  await expect(page.getByText("1 pack, $16.33")).toBeVisible();
   await page.goto(`${farm.url}/orders/takings`);
   await expect(page.getByRole("row", { name: /^Sep 17/ })).toContainText("$16.54");
   await page.goto(sale);

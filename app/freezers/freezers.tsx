@@ -1,5 +1,5 @@
 import { group, sum } from "d3-array";
-import { Form } from "react-router";
+import { Form, Link } from "react-router";
 import { FeedInStock } from "#app/freezers/feed-in-stock.tsx";
 import { Fill } from "#app/freezers/fill.tsx";
 import { roomOfPlaces } from "#app/server/day/room-of-places.server.ts";
@@ -8,6 +8,7 @@ import { type StockRow, stockOf } from "#app/server/freezer/stock.server.ts";
 import { RemoveButton } from "#app/ui/remove-button.tsx";
 import { Button, ButtonLink, EmptyPlace, Page, PageHead, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { useMayOpen } from "#app/ui/visitor/role.tsx";
 import { placeInWords } from "#app/words/packing/place-words.ts";
 import { productName } from "#app/words/packing/product-words.ts";
 import { plural } from "#app/words/show.ts";
@@ -165,6 +166,7 @@ function Stock({ rows }: { rows: readonly StockRow[] }) {
 /** Packs that left last, so that a slip can be undone. */
 function Lately({ lately }: Pick<Loaded, "lately">) {
   const show = useShow();
+  const mayOpen = useMayOpen();
   if (lately.length === 0) return null;
   return (
     <Sheet heading="Recently taken out" className="print:hidden">
@@ -178,12 +180,20 @@ function Lately({ lately }: Pick<Loaded, "lately">) {
                 : show.bird(pack.weightMilligrams)}
               : {pack.how} {show.shortDay(pack.outOn)}
             </span>
-            <RemoveButton
-              entryId={pack.outEntryId}
-              back="/freezers"
-              what={packCode(pack.id)}
-              verb="put back"
-            />
+            {pack.saleId === undefined ? (
+              <RemoveButton
+                entryId={pack.outEntryId}
+                back="/freezers"
+                what={packCode(pack.id)}
+                verb="put back"
+              />
+            ) : (
+              mayOpen("/orders/sales/1") && (
+                <Link to={`/orders/sales/${pack.saleId}`} className="lone-link text-sm">
+                  see the sale
+                </Link>
+              )
+            )}
           </li>
         ))}
       </ul>

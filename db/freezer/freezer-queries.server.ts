@@ -20,6 +20,8 @@ export interface PackOut extends KnownPack {
   readonly outEntryId: string;
   readonly outOn: string;
   readonly how: WayOut;
+  /** Undefined where it left without a sale; else it comes back with the whole sale, or as a return. */
+  readonly saleId: number | undefined;
 }
 
 /** Packs of one product, lot and use that lie in one place. */
@@ -68,7 +70,7 @@ export function freezerQueries(database: Database) {
     SELECT ${PACK_COLUMNS} FROM pack_now AS now
      WHERE now.is_stored = 1 AND (@productId = 0 OR now.product_id = @productId) ORDER BY now.pack_id DESC LIMIT 1`);
   const selectLately = database.prepare<[number], PackOut>(`
-    SELECT ${KNOWN}, gone.entry_id AS outEntryId, gone.out_on AS outOn, gone.how
+    SELECT ${KNOWN}, gone.entry_id AS outEntryId, gone.out_on AS outOn, gone.how, gone.sale_id AS saleId
       FROM pack_out AS gone JOIN pack_now AS now ON now.pack_id = gone.pack_id ${WITH_NAMES}
      WHERE gone.entry_id NOT IN ${removed}
      ORDER BY gone.out_on DESC, gone.id DESC LIMIT ?`);

@@ -2,6 +2,7 @@ import { Form, Link } from "react-router";
 import { PrintLabels } from "#app/ui/label/print-labels.tsx";
 import { Button, Sheet } from "#app/ui/sheet.tsx";
 import { useShow } from "#app/ui/use-show.tsx";
+import { useMayOpen } from "#app/ui/visitor/role.tsx";
 import { piecesInWords, productName } from "#app/words/packing/product-words.ts";
 import { plural } from "#app/words/show.ts";
 import { USE_WORDS } from "#app/words/words.ts";
@@ -68,6 +69,7 @@ function PackRow({ pack }: { pack: Loaded["packs"][number] }) {
 
 /** What can be done with all packs that are ticked. */
 function WithTicked({ others, waysOut, hasPrinter }: Pick<Loaded, "others" | "waysOut" | "hasPrinter">) {
+  const maySell = useMayOpen()("/orders/sell");
   return (
     <div className="grid gap-3 border-t border-rule bg-leaf py-3 md:sticky md:bottom-0 print:hidden">
       {others.length > 0 && (
@@ -89,11 +91,18 @@ function WithTicked({ others, waysOut, hasPrinter }: Pick<Loaded, "others" | "wa
       )}
       <div className="flex flex-wrap items-center gap-2">
         <span className="font-semibold">Take out the ticked packs:</span>
-        {waysOut.map((how) => (
-          <Button key={how} kind="plain" name="how" value={how} formAction="/freezers/out">
-            {how}
-          </Button>
-        ))}
+        {waysOut.map((how) =>
+          how === "sold" && maySell ? (
+            // To whom and for how much is asked there.
+            <Button key={how} kind="plain" formMethod="get" formAction="/orders/sell">
+              sold
+            </Button>
+          ) : (
+            <Button key={how} kind="plain" name="how" value={how} formAction="/freezers/out">
+              {how}
+            </Button>
+          ),
+        )}
       </div>
       <PrintLabels what="the ticked labels" hasPrinter={hasPrinter} />
     </div>

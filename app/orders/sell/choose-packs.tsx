@@ -25,8 +25,7 @@ export function ChoosePacks(loaded: Loaded) {
     <>
       {goneCount > 0 && (
         <Notice tone="stop">
-          {plural(goneCount, "pack")} of these {goneCount === 1 ? "is" : "are"} not in stock any more: sold or
-          taken out on another phone.
+          {plural(goneCount, "pack")} of these can't be sold: no longer in stock, or not weighed for sale.
         </Notice>
       )}
       <Chosen {...loaded} />

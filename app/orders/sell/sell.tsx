@@ -26,7 +26,9 @@ export function loader({ context, request }: Route.LoaderArgs) {
   const find = (searchParams.get("find") ?? "").trim().slice(0, MOST_FIND);
   const scanned = packOfCode(all, find);
   const time = orderTimeOf(here, farm, searchParams);
-  const asked = searchParams.get("packs");
+  // Packs that were ticked in a freezer come one by one.
+  const ticked = searchParams.getAll("packId");
+  const asked = searchParams.get("packs") ?? (ticked.length > 0 ? ticked.join() : null);
   const ids = asked === null ? (time?.lines.flatMap(({ fill }) => fill.packIds) ?? []) : packIdsIn(asked);
   const chosen = [...new Set([...ids, ...(scanned ? [scanned.id] : [])])].flatMap(
     (id) => all.find((pack) => pack.id === id) ?? [],

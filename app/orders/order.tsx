@@ -106,7 +106,7 @@ function Next({ time, entryId }: { time: OrderTime; entryId: string }) {
 
 const Done = () => (
   <Sheet heading="Done">
-    <p>Nothing of this order is open.</p>
+    <p>Everything on this order is done.</p>
   </Sheet>
 );
 

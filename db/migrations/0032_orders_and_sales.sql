@@ -11,7 +11,7 @@ ALTER TABLE customer ADD COLUMN who TEXT NOT NULL DEFAULT 'customer'
 UPDATE customer SET who = kind;
 ALTER TABLE customer DROP COLUMN kind;
 ALTER TABLE customer RENAME COLUMN who TO kind;
--- A phone number, an address, a day when they are at home: whatever they left. It goes when they are forgotten.
+-- A phone number, an address, a day when they are at home: whatever they left. It is erased when they are forgotten.
 ALTER TABLE customer ADD COLUMN contact TEXT NOT NULL DEFAULT '' CHECK (length(contact) <= 200);
 ALTER TABLE customer ADD COLUMN note TEXT NOT NULL DEFAULT '' CHECK (length(note) <= 500);
 ALTER TABLE customer ADD COLUMN revision INTEGER NOT NULL DEFAULT 1;

@@ -18,7 +18,7 @@ export function CustomerFields({ fields }: { fields: Fields<typeof customerForm>
       <TextField
         field={fields.contact}
         label="How to reach them"
-        hint="Only what they agreed to leave with you, such as a phone number. It goes when you forget them"
+        hint="Only what they agreed to leave with you, such as a phone number. It is erased when you forget them"
       />
       <TextField field={fields.note} label="Note" hint="Such as: picks up Fridays after five" />
     </>

@@ -157,7 +157,7 @@ export const ROUTE_ROLES: Readonly<Record<keyof Register["pages"], RouteRoles>> 
   "/freezers/containers": OWNERS,
   "/freezers/out": HANDIWORK,
 
-  "/orders": SHOWN,
+  "/orders": OWNERS,
   "/orders/new": OWNERS,
   "/orders/pay": OWNERS,
   "/orders/sell": OWNERS,
@@ -173,7 +173,7 @@ export const ROUTE_ROLES: Readonly<Record<keyof Register["pages"], RouteRoles>> 
   "/orders/sales/:saleId/return/:outId": OWNERS,
   "/orders/sales/:saleId/receipt.pdf": OWNERS,
   "/orders/share/:dayId/:lotId": OWNERS,
-  "/orders/:orderId": SHOWN,
+  "/orders/:orderId": OWNERS,
   "/orders/:orderId/line": OWNERS,
   "/orders/:orderId/close": OWNERS,
 
